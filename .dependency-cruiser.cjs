@@ -1,0 +1,68 @@
+/** The one-way imports: web → core, server → core; a capability is entered by its index. */
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { path: '^(server|web|demo|e2e|bench|tools)/' },
+    },
+    {
+      name: 'core-has-no-node',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-uses-only-zod',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { path: 'node_modules', pathNot: 'node_modules/zod/' },
+    },
+    {
+      name: 'server-not-web',
+      severity: 'error',
+      from: { path: '^server/src' },
+      to: { path: '^(web|demo|e2e|bench|tools)/' },
+    },
+    {
+      name: 'web-not-server',
+      severity: 'error',
+      from: { path: '^web/src' },
+      to: { path: '^(server|demo|e2e|bench|tools)/' },
+    },
+    {
+      name: 'core-rooms-by-their-index',
+      comment: 'A capability is reached through its index.ts, never by its insides.',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'server-rooms-by-their-index',
+      severity: 'error',
+      from: { path: '^server/src/([^/]+)/' },
+      to: {
+        path: '^server/src/([^/]+)/',
+        pathNot: ['^server/src/$1/', '^server/src/[^/]+/index\\.ts$'],
+      },
+    },
+    {
+      name: 'not-to-undeclared',
+      severity: 'error',
+      from: {},
+      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.tools.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['@fair-gable/source', 'import', 'types', 'default'],
+      extensions: ['.ts', '.js', '.mjs', '.vue', '.json'],
+    },
+  },
+};

@@ -1,0 +1,90 @@
+import type { Display, UnitKey } from '../quantity/index.ts';
+import type { stations } from './stations.ts';
+
+export type StationKey = (typeof stations)[number]['key'];
+export type Layer = 'outside' | 'inside' | 'roof' | 'papers';
+export type Side = 'door' | 'off-door' | 'centre' | 'front' | 'rear';
+
+/** Where something usually is: its side, and its share of the overall length back from the coupler. */
+export interface UsualPlace {
+  readonly side: Side;
+  readonly share: number;
+}
+
+export interface StationEntry {
+  readonly key: string;
+  /** Order and peg number. */
+  readonly number: number;
+  readonly label: string;
+  /** One or two words, beside the peg. */
+  readonly short: string;
+  readonly layer: Layer;
+  readonly usual: UsualPlace;
+}
+
+/** How a located thing is drawn. */
+export type Shape =
+  'inlet' | 'tank' | 'axle' | 'door' | 'slide' | 'awning' | 'battery' | 'cylinder';
+
+/** What runs in it; the only colours inside the drawing. */
+export type Medium = 'water' | 'waste' | 'gas' | 'power';
+
+export interface Located extends UsualPlace {
+  readonly shape: Shape;
+  readonly medium?: Medium;
+}
+
+interface Entry {
+  readonly key: string;
+  readonly label: string;
+  /** In plain words, for a newcomer. */
+  readonly explain: string;
+  /** The usual station; the unit's own place overrides it. */
+  readonly station: StationKey;
+  /** How to check it on the lot. */
+  readonly check: string;
+  readonly notToBeConfused?: string;
+  /** Where it can hurt: the usual caution, deferring to label, local code and licensed people. */
+  readonly caution?: string;
+  readonly located?: Located;
+  /** The feature it belongs to: where that is not fitted, there is nothing to know here. */
+  readonly partOf?: string;
+  /** What to demonstrate beside the card's sentence, and how long the doing takes. */
+  readonly show?: { readonly what: string; readonly seconds: number };
+  /** Other specs whose numbers stand on the same card. */
+  readonly numbers?: readonly string[];
+}
+
+export interface Plausible {
+  readonly from: number;
+  readonly to: number;
+  readonly unit: UnitKey;
+}
+
+export type ValueKind =
+  | { readonly kind: 'text'; readonly limit: number }
+  | { readonly kind: 'number'; readonly plausible: { readonly from: number; readonly to: number } }
+  | { readonly kind: 'choice'; readonly choices: readonly { key: string; label: string }[] }
+  | { readonly kind: 'quantity'; readonly display: Display; readonly plausible: Plausible }
+  | {
+      readonly kind: 'counted';
+      readonly display: Display;
+      /** Of each. */
+      readonly plausible: Plausible;
+      readonly counts: { readonly from: number; readonly to: number };
+    };
+
+export interface SpecEntry extends Entry {
+  readonly value: ValueKind;
+  /** The card's sentence; `{}` stands for the value. Without it the number only appears on others' cards. */
+  readonly say?: string;
+}
+
+export interface FeatureEntry extends Entry {
+  /** “a rear camera”: for “prepared for …”. */
+  readonly noun: string;
+  /** The card's sentence when it is fitted. */
+  readonly say: string;
+  /** Said when it is not fitted and a buyer would ask. */
+  readonly lack?: string;
+}

@@ -1,0 +1,27 @@
+import { specEntry, specs, type Plausible, type SpecKey } from '../catalogue/index.ts';
+import { toInternal } from '../quantity/index.ts';
+
+export interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A plausible range in internal units. */
+export const rangeOf = (plausible: Plausible): Range => ({
+  from: toInternal(plausible.from, plausible.unit),
+  to: toInternal(plausible.to, plausible.unit),
+});
+
+export const isWithin = (amount: number, range: Range): boolean =>
+  amount >= range.from - 1e-9 && amount <= range.to + 1e-9;
+
+/** Slips of the hand: a lost or added nought, inches read as feet, kilograms as pounds and the like. */
+const factors = [10, 100, 1000, 0.1, 0.01, 0.001] as const;
+
+/** The amount that was probably meant, when shifting the decimal point brings it into range. */
+export const withoutSlip = (amount: number, range: Range): number | undefined =>
+  factors.map((f) => amount * f).find((a) => isWithin(a, range));
+
+/** The spec fields that hold a kind of value. */
+export const specsOfKind = (kind: 'quantity' | 'counted'): readonly SpecKey[] =>
+  specs.filter((s) => specEntry(s.key).value.kind === kind).map((s) => s.key);

@@ -1,0 +1,46 @@
+import type { FeatureKey, SpecKey } from '../catalogue/index.ts';
+import type { Change, UnitRecord } from '../record/index.ts';
+import type { System } from '../quantity/index.ts';
+
+/** Wrong cannot be true; doubtful is unlikely; a look is explained or harmless but worth knowing. */
+export type Severity = 'wrong' | 'doubtful' | 'look';
+
+/** A way to settle an objection, a button in the margin. */
+export type Way =
+  | { readonly kind: 'enter'; readonly label: string; readonly changes: readonly Change[] }
+  | { readonly kind: 'go'; readonly label: string; readonly field: SpecKey }
+  | { readonly kind: 'reason'; readonly label: string; readonly suggested?: string };
+
+/** What one rule has to say about one field. */
+export interface Finding {
+  readonly field: SpecKey;
+  readonly severity: Severity;
+  readonly title: string;
+  /** One or two sentences with the numbers in them. */
+  readonly sentence: string;
+  readonly ways: readonly Way[];
+}
+
+export interface Rule {
+  readonly key: string;
+  /** In a few words, for a list of the checks. */
+  readonly about: string;
+  /** The fields it reads; it is run when one of them changes. */
+  readonly needs: readonly (SpecKey | FeatureKey)[];
+  /** It looks at each field by itself, so only that field's value brings a settled one back. */
+  readonly fieldByField?: true;
+  readonly source: string;
+  /** @param system the reader's units, for the sentences */
+  readonly test: (record: UnitRecord, system: System) => readonly Finding[];
+}
+
+/** A finding that stands in the margin. */
+export interface Objection extends Finding {
+  /** Rule and field: `ccc-identity:ccc`. */
+  readonly id: string;
+  readonly rule: string;
+  /** The values it was raised for; when they change, a settled one comes back. */
+  readonly inputs: string;
+  /** The reason it was let stand, while its inputs are the same. */
+  readonly settled?: { readonly reason: string; readonly by: string; readonly at: string };
+}

@@ -1,0 +1,1 @@
+export { readVin, tidyVin, vinCheckDigit, type VinReading } from './vin.ts';

@@ -1,0 +1,10 @@
+export {
+  outlineOf,
+  layoutLength,
+  type Box,
+  type Outline,
+  type OutlinePart,
+  type Peg,
+} from './outline.ts';
+export { hitchFirstDoorSide, isOnRing, stationPlaces, type StationPlace } from './stations.ts';
+export { knownAt, stationState, type StationState } from './station-state.ts';

@@ -1,0 +1,36 @@
+import { features, specs, type Feature, type Spec, type StationKey } from '../catalogue/index.ts';
+import type { Objection } from '../checks/index.ts';
+import { applies, type UnitRecord } from '../record/index.ts';
+
+/** How far a station's record has come; shown by shape and fill, never by colour alone. */
+export type StationState = 'open' | 'partly' | 'done' | 'wrong';
+
+/** How many of a station's fields are known. */
+export const knownAt = (
+  record: UnitRecord,
+  station: StationKey,
+): { readonly known: number; readonly of: number } => {
+  const here = (entry: Spec | Feature): boolean =>
+    entry.station === station && applies(record, entry);
+  const specsHere = specs.filter(here);
+  const featuresHere = features.filter(here);
+  const known =
+    specsHere.filter((s) => record.specs[s.key]).length +
+    featuresHere.filter((f) => record.features[f.key]).length;
+  return { known, of: specsHere.length + featuresHere.length };
+};
+
+/** @param objections those of the whole record */
+export const stationState = (
+  record: UnitRecord,
+  station: StationKey,
+  objections: readonly Objection[],
+): StationState => {
+  const here = new Set<string>(specs.filter((s) => s.station === station).map((s) => s.key));
+  const disagrees = (o: Objection): boolean =>
+    !o.settled && o.severity !== 'look' && here.has(o.field);
+  if (objections.some(disagrees)) return 'wrong';
+  const { known, of } = knownAt(record, station);
+  if (known === 0) return 'open';
+  return known < of ? 'partly' : 'done';
+};

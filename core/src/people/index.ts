@@ -1,0 +1,9 @@
+export {
+  firstAccountSchema,
+  roles,
+  sessionSchema,
+  signInSchema,
+  writers,
+  type Role,
+  type Session,
+} from './people.ts';

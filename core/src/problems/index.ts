@@ -1,0 +1,1 @@
+export { sentence, type Problem, type ProblemCode } from './problem.ts';

@@ -1,0 +1,43 @@
+export {
+  emptyRecord,
+  featureStateSchema,
+  featureValueSchema,
+  howKnownSchema,
+  keyTests,
+  placeSchema,
+  recordSchema,
+  settlementSchema,
+  sideSchema,
+  specValueSchema,
+  textLimit,
+  type Entry,
+  type FeatureValue,
+  type Place,
+  type Settlement,
+  type SpecValue,
+  type UnitRecord,
+} from './schema.ts';
+export {
+  applyChange,
+  changeProblem,
+  changeSchema,
+  entryOf,
+  inverseOf,
+  parts,
+  specProblem,
+  type Change,
+  type FieldValue,
+  type Part,
+} from './change.ts';
+export {
+  amountOf,
+  applies,
+  countedOf,
+  formatSpec,
+  hasFeature,
+  howOf,
+  nameOf,
+  particularsOf,
+  textOf,
+} from './read.ts';
+export { typedSpec } from './typed.ts';

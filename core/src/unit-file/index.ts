@@ -1,0 +1,10 @@
+export {
+  readUnitFile,
+  toUnitFile,
+  unitFileFormat,
+  unitFileJsonSchema,
+  unitFileSchema,
+  unitFileVersion,
+  type UnitFile,
+  type UnitFileReading,
+} from './unit-file.ts';

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import {
+  featureEntry,
+  isFeatureKey,
+  isSpecKey,
+  specEntry,
+  type SpecKey,
+} from '../catalogue/index.ts';
+import { sentence } from '../problems/index.ts';
+import {
+  emptyRecord,
+  keyTests,
+  recordSchema,
+  specProblem,
+  type SpecValue,
+  type UnitRecord,
+} from '../record/index.ts';
+
+/** A unit file's own name for its format, and the version this program writes. */
+export const unitFileFormat = 'fair-gable/unit';
+export const unitFileVersion = 1;
+
+/** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
+export const unitFileSchema = z
+  .strictObject({
+    format: z.literal(unitFileFormat),
+    version: z.literal(unitFileVersion),
+    id: z.uuid(),
+    record: recordSchema,
+  })
+  .meta({
+    title: 'Fair Gable unit file, version 1',
+    description:
+      'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes.',
+  });
+
+export interface UnitFile {
+  readonly format: typeof unitFileFormat;
+  readonly version: typeof unitFileVersion;
+  readonly id: string;
+  readonly record: UnitRecord;
+}
+
+export type UnitFileReading =
+  { readonly ok: true; readonly file: UnitFile } | { readonly ok: false; readonly message: string };
+
+const refuse = (message: string): UnitFileReading => ({ ok: false, message });
+
+/** A unit as a file's content. */
+export const toUnitFile = (id: string, record: UnitRecord): UnitFile => ({
+  format: unitFileFormat,
+  version: unitFileVersion,
+  id,
+  record,
+});
+
+const headSchema = z.object({ format: z.string(), version: z.number() });
+
+const labelOf = (part: string, key: string): string => {
+  if (isSpecKey(key)) return specEntry(key).label;
+  return isFeatureKey(key) ? featureEntry(key).label : `${part}.${key}`;
+};
+
+/** Fields that this version's catalogue does not have, or that hold what they cannot. */
+const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined => {
+  for (const part of Object.keys(emptyRecord) as (keyof UnitRecord)[]) {
+    const strange = Object.keys(record[part]).find((key) => !keyTests[part](key));
+    if (strange !== undefined) {
+      return sentence('The field', {
+        code: 'unknown-field',
+        params: { field: `${part}.${strange}` },
+      });
+    }
+  }
+  for (const [key, entry] of Object.entries(record.specs)) {
+    const problem = specProblem(key as SpecKey, entry.value as SpecValue);
+    if (problem) return sentence(labelOf('specs', key), problem);
+  }
+  return undefined;
+};
+
+const firstIssue = (error: z.ZodError): string => {
+  const issue = error.issues[0];
+  const path = issue?.path.map(String) ?? [];
+  const where = path.length > 2 ? labelOf(path[1] ?? '', path[2] ?? '') : path.join('.');
+  return `The file does not fit the format at “${where || 'its top'}” (${path.join('.')}: ${issue?.message ?? 'unreadable'}). Nothing was taken in. Export it again, or mend that place.`;
+};
+
+/**
+ * A unit file's content, checked whole.
+ * @param content anything that JSON can say
+ * @returns the file, or one sentence that says what is wrong and what to do
+ */
+export const readUnitFile = (content: unknown): UnitFileReading => {
+  const head = headSchema.safeParse(content);
+  if (!head.success || head.data.format !== unitFileFormat) {
+    return refuse('This is not a Fair Gable unit file. Choose a file that was exported as a unit.');
+  }
+  if (head.data.version > unitFileVersion) {
+    return refuse(
+      `This unit file is of version ${head.data.version}; this program reads up to ${unitFileVersion}. Bring the program up to date, then take it in again.`,
+    );
+  }
+  const whole = unitFileSchema.safeParse(content);
+  if (!whole.success) return refuse(firstIssue(whole.error));
+  const problem = fieldProblem(whole.data.record);
+  if (problem) return refuse(`${problem} Nothing was taken in.`);
+  return { ok: true, file: whole.data as unknown as UnitFile };
+};
+
+/** The published JSON Schema of a unit file. */
+export const unitFileJsonSchema = (): unknown => z.toJSONSchema(unitFileSchema);

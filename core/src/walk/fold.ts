@@ -1,0 +1,182 @@
+import type { StationKey } from '../catalogue/index.ts';
+import type { Mark, WalkEvent, WalkPlan } from './events.ts';
+import type { Point } from './points.ts';
+
+export type CardState = 'open' | 'said' | 'shown' | 'later';
+
+export interface Marked {
+  readonly point: string;
+  readonly mark: Mark;
+  readonly note?: string;
+  readonly elapsed: number;
+}
+
+export interface WalkState {
+  readonly begun: boolean;
+  readonly paused: boolean;
+  readonly finished: boolean;
+  /** Of each card of the plan. */
+  readonly cards: ReadonlyMap<string, CardState>;
+  /** When each card was said or shown, ms. */
+  readonly doneAt: ReadonlyMap<string, number>;
+  readonly marks: readonly Marked[];
+  /** The card to give now; undefined when none is left. */
+  readonly current: Point | undefined;
+  /** Cards of stations already left, and those put off. */
+  readonly missed: readonly Point[];
+  /** The last event that undo would take back. */
+  readonly undoable: WalkEvent | undefined;
+  /** Walking time without pauses, ms, at the last event. */
+  readonly worked: number;
+}
+
+/** One order for all devices: by counter, then by device and id. Each event once. */
+export const inOrder = (events: readonly WalkEvent[]): readonly WalkEvent[] => {
+  const once = new Map(events.map((e) => [e.id, e]));
+  const text = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+  return [...once.values()].toSorted(
+    (a, b) => a.counter - b.counter || text(a.device, b.device) || text(a.id, b.id),
+  );
+};
+
+/** The events that count: undo takes another away, and an undo can itself be undone. */
+export const standing = (events: readonly WalkEvent[]): readonly WalkEvent[] => {
+  const ordered = inOrder(events);
+  const gone = new Set<string>();
+  for (const e of ordered.toReversed()) {
+    if (e.what.kind === 'undo' && !gone.has(e.id)) gone.add(e.what.event);
+  }
+  return ordered.filter((e) => !gone.has(e.id) && e.what.kind !== 'undo');
+};
+
+const undoableKinds = new Set(['said', 'shown', 'later', 'mark', 'jump', 'turn-to']);
+
+const isUndoable = (e: WalkEvent): boolean => undoableKinds.has(e.what.kind);
+
+const cardStates = (plan: WalkPlan, events: readonly WalkEvent[]): Map<string, CardState> => {
+  const states = new Map<string, CardState>(plan.points.map((p) => [p.id, 'open']));
+  for (const { what } of events) {
+    const isCard = what.kind === 'said' || what.kind === 'shown' || what.kind === 'later';
+    if (isCard && states.has(what.point)) states.set(what.point, what.kind);
+  }
+  return states;
+};
+
+type Focus =
+  | { readonly kind: 'station'; readonly station: StationKey }
+  | { readonly kind: 'point'; readonly point: string }
+  | undefined;
+
+/** Where the last jump went. A card given after it lets the walk go on from that station. */
+const focusOf = (events: readonly WalkEvent[]): Focus => {
+  const last = events.findLast((e) => e.what.kind === 'jump' || e.what.kind === 'turn-to');
+  if (last?.what.kind === 'jump') return { kind: 'station', station: last.what.station };
+  return last?.what.kind === 'turn-to' ? { kind: 'point', point: last.what.point } : undefined;
+};
+
+/**
+ * The card to give now. After a jump the cards of that station come first; then the order heals:
+ * the first open card of the route. The come-back pile is offered when nothing else is open.
+ */
+const currentOf = (
+  plan: WalkPlan,
+  states: ReadonlyMap<string, CardState>,
+  focus: Focus,
+): Point | undefined => {
+  const isState = (p: Point, s: CardState): boolean => states.get(p.id) === s;
+  const turned =
+    focus?.kind === 'point'
+      ? plan.points.find((p) => p.id === focus.point && !isState(p, 'said') && !isState(p, 'shown'))
+      : undefined;
+  if (turned) return turned;
+  const jumped =
+    focus?.kind === 'station'
+      ? plan.points.find((p) => p.station === focus.station && isState(p, 'open'))
+      : undefined;
+  return (
+    jumped ??
+    plan.points.find((p) => isState(p, 'open')) ??
+    plan.points.find((p) => isState(p, 'later'))
+  );
+};
+
+const missedOf = (
+  plan: WalkPlan,
+  states: ReadonlyMap<string, CardState>,
+  current: Point | undefined,
+): readonly Point[] => {
+  const furthest = plan.points.findLastIndex((p) => {
+    const state = states.get(p.id);
+    return state === 'said' || state === 'shown';
+  });
+  const isMissed = (p: Point, i: number): boolean =>
+    p.id !== current?.id &&
+    (states.get(p.id) === 'later' ||
+      (states.get(p.id) === 'open' && i < furthest && p.station !== current?.station));
+  return plan.points.filter(isMissed);
+};
+
+/**
+ * Milliseconds of walking, pauses left out.
+ * @param upTo elapsed ms now, for a clock that runs between events
+ */
+export const workedMs = (events: readonly WalkEvent[], upTo?: number): number => {
+  const counting = standing(events);
+  let worked = 0;
+  let since: number | undefined;
+  for (const { what, elapsed } of counting) {
+    if (what.kind === 'begin' || what.kind === 'resume') since ??= elapsed;
+    if ((what.kind === 'pause' || what.kind === 'finish') && since !== undefined) {
+      worked += Math.max(elapsed - since, 0);
+      since = undefined;
+    }
+  }
+  const end = upTo ?? counting.at(-1)?.elapsed;
+  return since === undefined || end === undefined ? worked : worked + Math.max(end - since, 0);
+};
+
+/**
+ * The state of a walk from its events, whatever the order in which they arrived.
+ * @param plan the cards in route order
+ */
+export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkState => {
+  const counting = standing(events);
+  const cards = cardStates(plan, counting);
+  const has = (kind: string): boolean => counting.some((e) => e.what.kind === kind);
+  const lastSwitch = counting.findLast((e) => e.what.kind === 'pause' || e.what.kind === 'resume');
+  const finished = has('finish');
+  const current = finished ? undefined : currentOf(plan, cards, focusOf(counting));
+  return {
+    begun: has('begin'),
+    finished,
+    paused: !finished && lastSwitch?.what.kind === 'pause',
+    cards,
+    doneAt: doneTimes(counting),
+    marks: marksOf(counting),
+    current,
+    missed: missedOf(plan, cards, current),
+    undoable: counting.findLast(isUndoable),
+    worked: workedMs(events),
+  };
+};
+
+const doneTimes = (events: readonly WalkEvent[]): ReadonlyMap<string, number> =>
+  new Map(
+    events.flatMap((e) =>
+      e.what.kind === 'said' || e.what.kind === 'shown' ? [[e.what.point, e.elapsed] as const] : [],
+    ),
+  );
+
+const marksOf = (events: readonly WalkEvent[]): readonly Marked[] =>
+  events.flatMap(({ what, elapsed }) =>
+    what.kind === 'mark'
+      ? [
+          {
+            point: what.point,
+            mark: what.mark,
+            elapsed,
+            ...(what.note === undefined ? {} : { note: what.note }),
+          },
+        ]
+      : [],
+  );

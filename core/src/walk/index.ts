@@ -1,0 +1,23 @@
+export {
+  pointSchema,
+  pointsOf,
+  routeOf,
+  secondsFor,
+  stationLabel,
+  totalSeconds,
+  type CardNumber,
+  type Point,
+} from './points.ts';
+export {
+  marks,
+  nextEvent,
+  walkEventSchema,
+  walkPlanSchema,
+  type Mark,
+  type WalkEvent,
+  type WalkPlan,
+  type What,
+} from './events.ts';
+export { foldWalk, inOrder, standing, workedMs, type CardState, type WalkState } from './fold.ts';
+export { clock, logOf, type LogLine, type WalkLog } from './log.ts';
+export { paceOf, type Pace } from './pace.ts';

@@ -1,0 +1,166 @@
+import { z } from 'zod';
+import {
+  features,
+  isFitted,
+  isStationKey,
+  specEntry,
+  specs,
+  stationEntry,
+  type Feature,
+  type HowKnown,
+  type Spec,
+  type SpecKey,
+  type StationKey,
+} from '../catalogue/index.ts';
+import { formatSpec, howKnownSchema, type UnitRecord } from '../record/index.ts';
+import type { System } from '../quantity/index.ts';
+import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
+
+const line = z.string().min(1).max(500);
+
+/** A number set large on a card; without `text` it is not known, and not to be said. */
+export const cardNumberSchema = z.strictObject({
+  label: line,
+  text: line.optional(),
+  how: howKnownSchema.optional(),
+});
+
+/** One card: one thing to say at one station. A walk keeps its cards as they were when it was planned. */
+export const pointSchema = z.strictObject({
+  id: z.string().min(1).max(90),
+  station: z.custom<StationKey>((key) => typeof key === 'string' && isStationKey(key)),
+  label: line,
+  sentence: line,
+  numbers: z.array(cardNumberSchema).max(6),
+  show: line.optional(),
+  not: line.optional(),
+  caution: line.optional(),
+  seconds: z.number().int().min(5).max(600),
+});
+export type CardNumber = z.infer<typeof cardNumberSchema>;
+export type Point = z.infer<typeof pointSchema>;
+
+/** Spoken pace, words a second; 150 words a minute, common practice for speech outdoors. */
+const wordsPerSecond = 2.5;
+/** Times are planned on a five-second grid. */
+const grid = 5;
+
+/** How long a card takes: its words at the speaker's pace, and what is done beside it. */
+export const secondsFor = (sentence: string, action = 0): number => {
+  const words = sentence.split(/\s+/).filter(Boolean).length;
+  return Math.max(grid, Math.ceil((words / wordsPerSecond + action) / grid) * grid);
+};
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** A sentence worded by how well it is known: read-off values stated, hearsay marked as such. */
+const worded = (sentence: string, how: HowKnown): string => {
+  if (how === 'sheet') return `The maker’s sheet says: ${lowerFirst(sentence)}`;
+  return how === 'told' ? `We were told: ${lowerFirst(sentence)}` : sentence;
+};
+
+const numberOn = (record: UnitRecord, key: SpecKey, system: System): CardNumber => {
+  const entry = record.specs[key];
+  const { label } = specEntry(key);
+  if (!entry) return { label };
+  return { label, text: formatSpec(key, entry.value, system, entry.how), how: entry.how };
+};
+
+const valueText = (record: UnitRecord, key: SpecKey, system: System): string | undefined =>
+  numberOn(record, key, system).text;
+
+const extras = (entry: Spec | Feature): Pick<Point, 'not' | 'caution'> => ({
+  ...(entry.notToBeConfused ? { not: entry.notToBeConfused } : {}),
+  ...(entry.caution ? { caution: entry.caution } : {}),
+});
+
+const specPoint = (record: UnitRecord, spec: Spec, system: System): Point | undefined => {
+  const entry = record.specs[spec.key];
+  if (!entry || !spec.say) return undefined;
+  const value = formatSpec(spec.key, entry.value, system, entry.how);
+  const sentence =
+    entry.how === 'guessed'
+      ? `Give no figure yet: ${lowerFirst(spec.label)} is only guessed, ${value}.`
+      : worded(spec.say.replace('{}', value), entry.how);
+  const keys = [spec.key, ...((spec.numbers ?? []) as readonly SpecKey[])];
+  return {
+    id: `specs.${spec.key}`,
+    station: spec.station,
+    label: spec.label,
+    sentence,
+    numbers: keys.map((key) => numberOn(record, key, system)),
+    ...(spec.show ? { show: spec.show.what } : {}),
+    ...extras(spec),
+    seconds: secondsFor(sentence, spec.show?.seconds),
+  };
+};
+
+/** Fills `{key}` with a spec's value; a clause whose number is unknown or guessed says so. */
+const filled = (record: UnitRecord, say: string, system: System): string =>
+  say.replaceAll(/\{(\w+)\}/g, (_, key: string) => {
+    const text = valueText(record, key as SpecKey, system);
+    return text ?? 'a size nobody has measured yet';
+  });
+
+const stateTail = {
+  standard: '',
+  option: ' It is an option on this model.',
+  ours: ' We fitted it here.',
+};
+
+const sentenceFor = (record: UnitRecord, feature: Feature, system: System): string | undefined => {
+  const entry = record.features[feature.key];
+  if (!entry) return undefined;
+  const { state, tried } = entry.value;
+  if (state === 'none') return feature.lack;
+  if (entry.how === 'guessed')
+    return `Promise nothing: whether there is ${feature.noun} is only guessed.`;
+  if (state === 'prep')
+    return worded(`Prepared for ${feature.noun}; the thing itself is not fitted.`, entry.how);
+  if (state === 'room')
+    return worded(`There is room for ${feature.noun}; none is fitted.`, entry.how);
+  const faulty = tried === 'faulty' ? ' It does not work at present.' : '';
+  return worded(filled(record, feature.say, system) + stateTail[state] + faulty, entry.how);
+};
+
+const featurePoint = (record: UnitRecord, feature: Feature, system: System): Point | undefined => {
+  const sentence = sentenceFor(record, feature, system);
+  const entry = record.features[feature.key];
+  if (!sentence || !entry) return undefined;
+  const fitted = isFitted(entry.value.state);
+  const show = fitted && entry.value.tried !== 'faulty' ? feature.show : undefined;
+  const keys = fitted ? ((feature.numbers ?? []) as readonly SpecKey[]) : [];
+  return {
+    id: `features.${feature.key}`,
+    station: feature.station,
+    label: feature.label,
+    sentence,
+    numbers: keys.map((key) => numberOn(record, key, system)),
+    ...(show ? { show: show.what } : {}),
+    ...(fitted ? extras(feature) : feature.notToBeConfused ? { not: feature.notToBeConfused } : {}),
+    seconds: secondsFor(sentence, show?.seconds),
+  };
+};
+
+/** Stations in the order of the one route there is: hitch first, door side. */
+export const routeOf = (record: UnitRecord): readonly StationKey[] =>
+  hitchFirstDoorSide(stationPlaces(record, layoutLength(record)));
+
+/**
+ * Everything there is to say about a unit, in the order of its route.
+ * Only what its record knows; what it lacks where a buyer would ask.
+ */
+export const pointsOf = (record: UnitRecord, system: System): readonly Point[] => {
+  const all = [
+    ...specs.flatMap((s) => specPoint(record, s, system) ?? []),
+    ...features.flatMap((f) => featurePoint(record, f, system) ?? []),
+  ];
+  return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
+};
+
+/** Seconds of speaking and showing. */
+export const totalSeconds = (points: readonly Point[]): number =>
+  points.reduce((sum, p) => sum + p.seconds, 0);
+
+/** “Hitch”: the heading of a card. */
+export const stationLabel = (key: StationKey): string => stationEntry(key).label;

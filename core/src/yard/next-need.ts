@@ -1,0 +1,89 @@
+import {
+  specEntry,
+  specs,
+  stationsInUse,
+  type SpecKey,
+  type StationKey,
+} from '../catalogue/index.ts';
+import { openObjections, type Objection } from '../checks/index.ts';
+import { knownAt } from '../outline/index.ts';
+import type { UnitRecord } from '../record/index.ts';
+
+/** What a unit needs next before it can be shown; `now` wants somebody, `soon` can wait. */
+export interface Need {
+  readonly urgency: 'now' | 'soon' | 'none';
+  readonly text: string;
+  /** Where to go for it. */
+  readonly station: StationKey | undefined;
+}
+
+/** Without these nobody should stand beside the unit and talk. */
+const labels = [
+  'vin',
+  'gvwr',
+  'uvw',
+  'axleRating',
+  'overallLength',
+] as const satisfies readonly SpecKey[];
+
+/** Values that are only guessed, in catalogue order. */
+export const guessesIn = (record: UnitRecord): readonly SpecKey[] =>
+  specs.filter((s) => record.specs[s.key]?.how === 'guessed').map((s) => s.key);
+
+/** How much of what there is to know of this unit is known. */
+export const knownOf = (record: UnitRecord): { readonly known: number; readonly of: number } =>
+  stationsInUse
+    .map(({ key }) => knownAt(record, key))
+    .reduce((sum, at) => ({ known: sum.known + at.known, of: sum.of + at.of }), {
+      known: 0,
+      of: 0,
+    });
+
+const many = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
+const toRead = (record: UnitRecord): Need | undefined => {
+  const missing = labels.filter((key) => !record.specs[key]);
+  const first = missing[0];
+  if (!first) return undefined;
+  const names = missing.map((key) => specEntry(key).label.toLowerCase()).join(', ');
+  return { urgency: 'now', text: `Still to read: ${names}`, station: specEntry(first).station };
+};
+
+const toSettle = (open: readonly Objection[]): Need | undefined => {
+  const first = open.find((o) => o.severity === 'wrong') ?? open.find((o) => o.severity !== 'look');
+  if (!first) return undefined;
+  const others = open.filter((o) => o.severity !== 'look').length - 1;
+  const more = others > 0 ? `, and ${many(others, 'more note')}` : '';
+  return { urgency: 'now', text: `${first.title}${more}`, station: specEntry(first.field).station };
+};
+
+const toMeasure = (record: UnitRecord): Need | undefined => {
+  const guesses = guessesIn(record);
+  const first = guesses[0];
+  if (!first) return undefined;
+  const names = guesses.map((key) => specEntry(key).label.toLowerCase()).join(', ');
+  return { urgency: 'soon', text: `To measure: ${names}`, station: specEntry(first).station };
+};
+
+const toLookAt = (record: UnitRecord): Need | undefined => {
+  const next = stationsInUse.find(
+    ({ key }) => knownAt(record, key).known < knownAt(record, key).of,
+  );
+  if (!next) return undefined;
+  const { known, of } = knownOf(record);
+  return {
+    urgency: 'soon',
+    text: `${known} of ${of} known: carry on at ${next.label}`,
+    station: next.key,
+  };
+};
+
+/**
+ * What a unit needs next: labels first, then numbers that disagree, guesses, and what nobody looked at.
+ * @param objections those of the whole record
+ */
+export const nextNeed = (record: UnitRecord, objections: readonly Objection[]): Need =>
+  toRead(record) ??
+  toSettle(openObjections(objections)) ??
+  toMeasure(record) ??
+  toLookAt(record) ?? { urgency: 'none', text: 'Ready to show', station: undefined };

@@ -1,0 +1,56 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import vueParser from 'vue-eslint-parser';
+
+export default ts.config(
+  { ignores: ['**/dist/**', '.data/**', 'e2e/results/**', 'coverage/**'] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: { parser: ts.parser, sourceType: 'module' },
+      globals: globals.browser,
+    },
+  },
+  { files: ['web/**/*.ts', 'e2e/**/*.ts'], languageOptions: { globals: globals.browser } },
+  {
+    files: ['tools/**', 'server/**', 'demo/**', 'bench/**', 'e2e/**', '*.js', '.*.cjs'],
+    languageOptions: { globals: globals.node },
+  },
+  {
+    // The core is pure: what it needs of clock or chance is handed to it.
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'Date',
+        'crypto',
+        'window',
+        'document',
+        'process',
+        'fetch',
+      ],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  {
+    rules: {
+      eqeqeq: 'error',
+      complexity: ['error', 12],
+      'max-lines-per-function': ['error', { max: 80, skipComments: true, skipBlankLines: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'vue/multi-word-component-names': 'off',
+    },
+  },
+  {
+    files: ['**/test/**', 'e2e/**', 'tools/test/**'],
+    rules: { 'max-lines-per-function': 'off', '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  prettier,
+);

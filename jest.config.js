@@ -1,0 +1,28 @@
+/** Jest as ES modules, straight from the sources; `npm test` sets NODE_OPTIONS=--experimental-vm-modules. */
+const project = (name, extra = {}) => ({
+  displayName: name,
+  rootDir: `./${name}`,
+  testMatch: ['<rootDir>/test/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testEnvironmentOptions: { customExportConditions: ['@fair-gable/source', 'node', 'import'] },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      {
+        swcrc: false,
+        module: { type: 'es6' },
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', decorators: true },
+          transform: { legacyDecorator: true, useDefineForClassFields: false },
+        },
+      },
+    ],
+  },
+  ...extra,
+});
+
+export default {
+  projects: [project('core'), project('server'), project('web'), project('tools')],
+};

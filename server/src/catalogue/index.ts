@@ -1,0 +1,1 @@
+export { cataloguePlugin } from './plugin.ts';

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { features, featureStates, knownBy, specs, stations } from '@fair-gable/core';
+import type { App } from '../app.ts';
+
+const entry = z.looseObject({ key: z.string(), label: z.string() });
+const row = z.looseObject({ key: z.string() });
+
+const catalogue = {
+  stations: [...stations],
+  specs: [...specs],
+  features: [...features],
+  featureStates: [...featureStates],
+  knownBy: [...knownBy],
+};
+
+/** The catalogue as data, for programs that read unit files. */
+export const cataloguePlugin = async (app: App) => {
+  app.get(
+    '/api/catalogue',
+    {
+      config: { access: 'anyone' },
+      schema: {
+        response: {
+          200: z.strictObject({
+            stations: z.array(entry),
+            specs: z.array(entry),
+            features: z.array(entry),
+            featureStates: z.array(row),
+            knownBy: z.array(row),
+          }),
+        },
+      },
+    },
+    async () => catalogue as never,
+  );
+};

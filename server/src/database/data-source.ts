@@ -1,0 +1,73 @@
+import 'reflect-metadata';
+import { DataSource } from 'typeorm';
+import { Membership, Person, Secret, SessionRow, Yard } from '../people/entities.ts';
+import { RecordChange, RecordField, Unit } from '../record/entities.ts';
+import { Walk, WalkEventRow } from '../walk/entities.ts';
+import { First1795564800000 } from './migrations/1795564800000-first.ts';
+
+export const entities = [
+  Yard,
+  Person,
+  Membership,
+  SessionRow,
+  Secret,
+  Unit,
+  RecordField,
+  RecordChange,
+  Walk,
+  WalkEventRow,
+];
+
+const migrations = [First1795564800000];
+const migrationsTable = 'migration';
+/** Any number, the same in every process: only one of them migrates at a time. */
+const migrationLock = 4780;
+
+/** A data source for a PostgreSQL address, not yet connected. */
+export const dataSourceFor = (url: string): DataSource =>
+  new DataSource({
+    type: 'postgres',
+    url,
+    entities,
+    migrations,
+    migrationsTableName: migrationsTable,
+  });
+
+/** The database was migrated by a newer program than this one. */
+export class NewerDatabase extends Error {
+  constructor(readonly migration: string) {
+    super(
+      `The database was set up by a newer version of this program (it knows “${migration}”). Start that version, or restore an older backup.`,
+    );
+  }
+}
+
+const newerMigration = async (source: DataSource): Promise<string | undefined> => {
+  const [there] = await source.query('SELECT to_regclass($1) AS name', [migrationsTable]);
+  if (!there?.name) return undefined;
+  const applied: { name: string }[] = await source.query(`SELECT name FROM "${migrationsTable}"`);
+  const ours = new Set(migrations.map((m) => m.name));
+  return applied.find((row) => !ours.has(row.name))?.name;
+};
+
+/**
+ * Connects, and brings the tables up to date.
+ * @throws NewerDatabase when a migration has run that this program does not know
+ */
+export const openDatabase = async (url: string): Promise<DataSource> => {
+  const source = await dataSourceFor(url).initialize();
+  const runner = source.createQueryRunner();
+  try {
+    await runner.query('SELECT pg_advisory_lock($1)', [migrationLock]);
+    const newer = await newerMigration(source);
+    if (newer) throw new NewerDatabase(newer);
+    await source.runMigrations({ transaction: 'each' });
+    await runner.query('SELECT pg_advisory_unlock($1)', [migrationLock]);
+    return source;
+  } catch (error) {
+    await source.destroy();
+    throw error;
+  } finally {
+    if (!runner.isReleased) await runner.release();
+  }
+};

@@ -1,0 +1,55 @@
+import type {
+  DeepPartial,
+  EntityManager,
+  EntityTarget,
+  FindManyOptions,
+  FindOptionsWhere,
+  ObjectLiteral,
+} from 'typeorm';
+
+interface OfYard extends ObjectLiteral {
+  yardId: string;
+}
+
+type Where<E> = Omit<FindOptionsWhere<E>, 'yardId'>;
+
+/**
+ * The tables as one yard sees them. Reads and writes bear its id, and there is no way to call
+ * them without one.
+ */
+export const inYard = (manager: EntityManager, yardId: string) => ({
+  yardId,
+  manager,
+  find: <E extends OfYard>(
+    entity: EntityTarget<E>,
+    where: Where<E>,
+    options: Omit<FindManyOptions<E>, 'where'> = {},
+  ): Promise<E[]> =>
+    manager.find(entity, { ...options, where: { ...where, yardId } as FindOptionsWhere<E> }),
+  findOne: <E extends OfYard>(entity: EntityTarget<E>, where: Where<E>): Promise<E | null> =>
+    manager.findOne(entity, { where: { ...where, yardId } as FindOptionsWhere<E> }),
+  /** Locks the row until the transaction ends. */
+  lockOne: <E extends OfYard>(entity: EntityTarget<E>, where: Where<E>): Promise<E | null> =>
+    manager.findOne(entity, {
+      where: { ...where, yardId } as FindOptionsWhere<E>,
+      lock: { mode: 'pessimistic_write' },
+    }),
+  save: async <E extends OfYard>(
+    entity: EntityTarget<E>,
+    rows: readonly Omit<E, 'yardId'>[],
+  ): Promise<void> => {
+    const own = rows.map((row) => ({ ...row, yardId })) as unknown as DeepPartial<E>[];
+    await manager.save(entity, own, { chunk: 500 });
+  },
+  /** Inserts what is not there yet, and leaves what is. */
+  insertMissing: async <E extends OfYard>(
+    entity: EntityTarget<E>,
+    rows: readonly Omit<E, 'yardId'>[],
+  ): Promise<void> => {
+    if (rows.length === 0) return;
+    const own = rows.map((row) => ({ ...row, yardId })) as never;
+    await manager.createQueryBuilder().insert().into(entity).values(own).orIgnore().execute();
+  },
+});
+
+export type InYard = ReturnType<typeof inYard>;

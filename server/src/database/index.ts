@@ -1,0 +1,2 @@
+export { dataSourceFor, NewerDatabase, openDatabase } from './data-source.ts';
+export { inYard, type InYard } from './in-yard.ts';

@@ -1,0 +1,1 @@
+export { isDemo, loadDemo, readDemoYard, type DemoYard } from './load.ts';

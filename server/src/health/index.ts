@@ -1,0 +1,1 @@
+export { healthPlugin } from './plugin.ts';

@@ -1,0 +1,4 @@
+export { buildApp, type App, type AppOptions } from './app.ts';
+export { dataSourceFor, NewerDatabase, openDatabase } from './database/index.ts';
+export { loadDemo, readDemoYard, type DemoYard } from './demo/index.ts';
+export { serve, type ServeOptions, type Serving } from './serve.ts';

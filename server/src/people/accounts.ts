@@ -1,0 +1,115 @@
+import { createHash, randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
+import type { DataSource, EntityManager } from 'typeorm';
+import type { Role, System } from '@fair-gable/core';
+import { Refusal } from '../problems/index.ts';
+import { Membership, Person, Secret, Yard } from './entities.ts';
+
+/** Argon2id with the package's defaults, which follow OWASP's recommendation (19 MiB, 2 passes). */
+export const hashPassword = (password: string): Promise<string> => hash(password);
+
+/** Compared against when nobody has that address, so that both cases take equally long. */
+const nobody = hashPassword(randomBytes(16).toString('hex'));
+
+export interface Account {
+  readonly personId: string;
+  readonly yardId: string;
+}
+
+/**
+ * The account of an address and password.
+ * @throws Refusal wrong-password
+ */
+export const accountFor = async (
+  source: DataSource,
+  email: string,
+  password: string,
+): Promise<Account> => {
+  const person = await source.manager.findOneBy(Person, { email });
+  const isRight = await verify(person?.passwordHash ?? (await nobody), password);
+  const membership =
+    person && isRight ? await source.manager.findOneBy(Membership, { personId: person.id }) : null;
+  if (!membership) {
+    throw new Refusal(
+      'wrong-password',
+      'Address and password do not belong together. Check both and try again.',
+    );
+  }
+  return { personId: membership.personId, yardId: membership.yardId };
+};
+
+export interface NewPerson {
+  readonly name: string;
+  readonly email: string;
+  readonly password: string;
+  readonly role: Role;
+}
+
+/** A yard with its first people, in the caller's transaction. */
+export const createYard = async (
+  manager: EntityManager,
+  yard: { readonly name: string; readonly system: System },
+  people: readonly NewPerson[],
+): Promise<string> => {
+  const yardId = randomUUID();
+  await manager.insert(Yard, { id: yardId, ...yard });
+  for (const { name, email, password, role } of people) {
+    const personId = randomUUID();
+    await manager.insert(Person, {
+      id: personId,
+      name,
+      email,
+      passwordHash: await hashPassword(password),
+    });
+    await manager.insert(Membership, { yardId, personId, role });
+  }
+  return yardId;
+};
+
+const tokenKey = 'first-account';
+const digest = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+/** A fresh one-time token for the first account; only its hash is kept. */
+export const firstAccountToken = async (source: DataSource): Promise<string> => {
+  const token = randomBytes(9).toString('base64url');
+  await source.manager.save(Secret, { key: tokenKey, value: digest(token) });
+  return token;
+};
+
+/**
+ * Makes the first yard and its manager, once.
+ * @throws Refusal wrong-token
+ */
+export const firstAccount = async (
+  source: DataSource,
+  given: { token: string; yard: string; name: string; email: string; password: string },
+): Promise<void> =>
+  source.transaction(async (manager) => {
+    const kept = await manager.findOne(Secret, {
+      where: { key: tokenKey },
+      lock: { mode: 'pessimistic_write' },
+    });
+    const offered = Buffer.from(digest(given.token));
+    if (!kept || !timingSafeEqual(Buffer.from(kept.value), offered)) {
+      throw new Refusal(
+        'wrong-token',
+        'One-time token: it is not the one printed at the last start, or it was used. Start again to print a new one.',
+      );
+    }
+    const { name, email, password } = given;
+    await createYard(manager, { name: given.yard, system: 'us' }, [
+      { name, email, password, role: 'manager' },
+    ]);
+    await manager.delete(Secret, { key: tokenKey });
+  });
+
+/** A secret of this installation, made on first use. */
+export const installationSecret = async (source: DataSource, key: string): Promise<string> => {
+  const made = { key, value: randomBytes(48).toString('base64url') };
+  await source.createQueryBuilder().insert().into(Secret).values(made).orIgnore().execute();
+  return (await source.manager.findOneByOrFail(Secret, { key })).value;
+};
+
+/** Whether nobody has set up a yard yet. */
+export const isEmpty = async (source: DataSource): Promise<boolean> =>
+  (await source.manager.count(Yard)) === 0;

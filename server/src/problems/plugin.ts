@@ -1,0 +1,88 @@
+import type { FastifyError, FastifyInstance } from 'fastify';
+import fp from 'fastify-plugin';
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import { QueryFailedError } from 'typeorm';
+import {
+  changeProblem,
+  featureEntry,
+  isFeatureKey,
+  isSpecKey,
+  sentence,
+  specEntry,
+} from '@fair-gable/core';
+import type { Change } from '@fair-gable/core';
+import { problemDetails, Refusal } from './problems.ts';
+
+const uniqueViolation = '23505';
+
+const constraintRefusals: Readonly<Record<string, Refusal>> = {
+  unit_stock_number: new Refusal(
+    'stock-number-taken',
+    'Stock number: another unit in stock has it. Give this one another, or correct the other one first.',
+  ),
+  unit_vin: new Refusal(
+    'vin-taken',
+    'VIN: another unit in stock has it. Read both labels again; one was misread or entered twice.',
+  ),
+};
+
+const fieldLabel = (key: string): string => {
+  if (isSpecKey(key)) return specEntry(key).label;
+  return isFeatureKey(key) ? featureEntry(key).label : key;
+};
+
+/** The sentence for a change that the catalogue cannot take, by the core's own wording. */
+const changeSentence = (body: unknown): string | undefined => {
+  const changes = (body as { changes?: Change[] } | null)?.changes;
+  if (!Array.isArray(changes)) return undefined;
+  for (const change of changes) {
+    try {
+      const problem = changeProblem(change);
+      if (problem) return sentence(fieldLabel(change.key), problem);
+    } catch {
+      return undefined;
+    }
+  }
+  return undefined;
+};
+
+const fromValidation = (error: FastifyError, body: unknown): Refusal => {
+  const first = error.validation?.[0];
+  const path = first?.instancePath.split('/').filter(Boolean).join('.') ?? '';
+  const plain = `${path || 'The input'}: ${first?.message ?? 'cannot be read'}. Correct it and send again; nothing was saved.`;
+  return new Refusal('bad-input', changeSentence(body) ?? plain, { field: path });
+};
+
+const toRefusal = (error: FastifyError, body: unknown): Refusal => {
+  if (error instanceof Refusal) return error;
+  if (hasZodFastifySchemaValidationErrors(error)) return fromValidation(error, body);
+  if (error instanceof QueryFailedError) {
+    const { code, constraint } = error.driverError as { code?: string; constraint?: string };
+    const known = code === uniqueViolation ? constraintRefusals[constraint ?? ''] : undefined;
+    if (known) return known;
+  }
+  if (error.statusCode === 429) return new Refusal('too-many', error.message);
+  if (error.statusCode === 413) {
+    return new Refusal(
+      'too-large',
+      'The input is larger than 2 MB. Send less at once; nothing was saved.',
+    );
+  }
+  if (error.statusCode && error.statusCode < 500) {
+    return new Refusal('bad-input', 'The request cannot be read. Nothing was saved.');
+  }
+  return new Refusal(
+    'unexpected',
+    'Something went wrong on the server. Nothing was saved; try again.',
+  );
+};
+
+/** Every error leaves as problem details; unexpected ones are logged and answered generically. */
+export const problemsPlugin = fp(async (app: FastifyInstance) => {
+  app.setErrorHandler((error: FastifyError, request, reply) => {
+    const refusal = toRefusal(error, request.body);
+    if (refusal.code === 'unexpected') request.log.error(error);
+    const details = problemDetails(refusal);
+    return reply.status(details.status).type('application/problem+json').send(details);
+  });
+});

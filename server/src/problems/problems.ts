@@ -1,0 +1,41 @@
+/** Every refusal the server can give: its status and its plain sentence. RFC 9457. */
+export const refusals = {
+  'bad-input': { status: 400, title: 'Something in the input cannot be taken' },
+  'wrong-password': { status: 401, title: 'Address or password is wrong' },
+  'not-signed-in': { status: 401, title: 'Sign in first' },
+  'foreign-origin': { status: 403, title: 'This request came from another site' },
+  'not-your-role': { status: 403, title: 'Your role may look at this, not change it' },
+  'wrong-token': { status: 403, title: 'The one-time token is wrong or used up' },
+  'not-found': { status: 404, title: 'There is nothing here' },
+  stale: { status: 409, title: 'Somebody else changed this meanwhile' },
+  'stock-number-taken': { status: 409, title: 'The stock number is taken' },
+  'vin-taken': { status: 409, title: 'The VIN is taken' },
+  'already-here': { status: 409, title: 'This unit is already in the yard' },
+  'too-large': { status: 413, title: 'Too much was sent at once' },
+  'bad-file': { status: 422, title: 'The file cannot be taken in' },
+  'too-many': { status: 429, title: 'Too many tries' },
+  unexpected: { status: 500, title: 'Something went wrong here' },
+} as const;
+
+export type RefusalCode = keyof typeof refusals;
+
+/** Thrown by handlers; answered as problem details. */
+export class Refusal extends Error {
+  constructor(
+    readonly code: RefusalCode,
+    readonly detail: string,
+    readonly more: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(detail);
+  }
+}
+
+/** A refusal as the body of an answer. */
+export const problemDetails = (refusal: Refusal) => ({
+  type: `urn:fair-gable:problem:${refusal.code}`,
+  title: refusals[refusal.code].title,
+  status: refusals[refusal.code].status,
+  detail: refusal.detail,
+  code: refusal.code,
+  ...refusal.more,
+});

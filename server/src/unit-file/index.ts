@@ -1,0 +1,1 @@
+export { unitFilePlugin } from './plugin.ts';

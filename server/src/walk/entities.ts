@@ -1,0 +1,53 @@
+import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
+import type { Point, What } from '@fair-gable/core';
+
+/** A planned walk, with its cards as they were worded when it was planned. */
+@Entity('walk')
+@Index('walk_unit', ['yardId', 'unitId', 'createdAt'])
+export class Walk {
+  @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
+  yardId!: string;
+
+  @PrimaryColumn({ type: 'uuid' })
+  id!: string;
+
+  @Column({ type: 'uuid', name: 'unit_id' })
+  unitId!: string;
+
+  @Column({ type: 'int' })
+  minutes!: number;
+
+  @Column({ type: 'jsonb' })
+  points!: Point[];
+
+  @Column({ type: 'varchar', length: 80 })
+  by!: string;
+
+  @Column({ type: 'timestamptz', name: 'created_at' })
+  createdAt!: Date;
+}
+
+/** One event of a walk; written once, whoever sends it how often. */
+@Entity('walk_event')
+export class WalkEventRow {
+  @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
+  yardId!: string;
+
+  @PrimaryColumn({ type: 'uuid', name: 'walk_id' })
+  walkId!: string;
+
+  @PrimaryColumn({ type: 'uuid' })
+  id!: string;
+
+  @Column({ type: 'uuid' })
+  device!: string;
+
+  @Column({ type: 'int' })
+  counter!: number;
+
+  @Column({ type: 'int' })
+  elapsed!: number;
+
+  @Column({ type: 'jsonb' })
+  what!: What;
+}

@@ -1,0 +1,2 @@
+export { Walk, WalkEventRow } from './entities.ts';
+export { walkPlugin } from './plugin.ts';

@@ -1,0 +1,84 @@
+import type { Point, WalkEvent, WalkPlan } from '@fair-gable/core';
+import type { InYard } from '../database/index.ts';
+import { Refusal } from '../problems/index.ts';
+import { Unit } from '../record/index.ts';
+import { Walk, WalkEventRow } from './entities.ts';
+
+export interface WalkView {
+  readonly plan: WalkPlan;
+  readonly by: string;
+  readonly createdAt: string;
+  readonly events: readonly WalkEvent[];
+}
+
+const missing = (): Refusal =>
+  new Refusal('not-found', 'There is no such walk in this yard. Look for it under its unit.');
+
+const toEvent = ({ id, device, counter, elapsed, what }: WalkEventRow): WalkEvent => ({
+  id,
+  device,
+  counter,
+  elapsed,
+  what,
+});
+
+const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
+  plan: { id: walk.id, unit: walk.unitId, minutes: walk.minutes, points: walk.points },
+  by: walk.by,
+  createdAt: walk.createdAt.toISOString(),
+  events: events.map(toEvent),
+});
+
+/**
+ * Keeps a planned walk. Sent twice it is kept once, as it was first.
+ * @throws Refusal not-found when its unit is not in this yard
+ */
+export const keepWalk = async (yard: InYard, plan: WalkPlan, by: string): Promise<void> => {
+  if (!(await yard.findOne(Unit, { id: plan.unit }))) {
+    throw new Refusal('not-found', 'The unit of this walk is not in this yard.');
+  }
+  await yard.insertMissing(Walk, [
+    {
+      id: plan.id,
+      unitId: plan.unit,
+      minutes: plan.minutes,
+      points: plan.points as Point[],
+      by,
+      createdAt: new Date(),
+    },
+  ]);
+};
+
+/**
+ * Keeps events of a walk; one that is there already stays as it is.
+ * @throws Refusal not-found
+ */
+export const keepEvents = async (
+  yard: InYard,
+  walkId: string,
+  events: readonly WalkEvent[],
+): Promise<void> => {
+  if (!(await yard.findOne(Walk, { id: walkId }))) throw missing();
+  await yard.insertMissing(
+    WalkEventRow,
+    events.map((event) => ({ walkId, ...event })),
+  );
+};
+
+/**
+ * One walk with all its events.
+ * @throws Refusal not-found
+ */
+export const readWalk = async (yard: InYard, id: string): Promise<WalkView> => {
+  const walk = await yard.findOne(Walk, { id });
+  if (!walk) throw missing();
+  return toView(walk, await yard.find(WalkEventRow, { walkId: id }));
+};
+
+/** The walks of a unit, newest first. */
+export const walksOf = async (yard: InYard, unitId: string): Promise<readonly WalkView[]> => {
+  const walks = await yard.find(Walk, { unitId }, { order: { createdAt: 'DESC' } });
+  return Promise.all(
+    walks.map(async (walk) => toView(walk, await yard.find(WalkEventRow, { walkId: walk.id }))),
+  );
+};

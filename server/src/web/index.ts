@@ -1,0 +1,1 @@
+export { webPlugin } from './plugin.ts';

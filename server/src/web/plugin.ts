@@ -1,0 +1,25 @@
+import fastifyStatic from '@fastify/static';
+import type { App } from '../app.ts';
+import { Refusal } from '../problems/index.ts';
+
+/** The built interface; any path that is not a file or the API opens its first page. */
+export const webPlugin = async (app: App, { root }: { root: string }) => {
+  await app.register(fastifyStatic, {
+    root,
+    wildcard: false,
+    // Names of built files carry a hash of their content; the pages that name them must be fresh.
+    setHeaders: (reply, path) => {
+      const hashed = path.includes('/assets/');
+      void reply.header(
+        'cache-control',
+        hashed ? 'public, max-age=31536000, immutable' : 'no-cache',
+      );
+    },
+  });
+  app.setNotFoundHandler(async (request, reply) => {
+    if (request.method !== 'GET' || request.url.startsWith('/api/')) {
+      throw new Refusal('not-found', 'There is nothing at this address.');
+    }
+    return reply.header('cache-control', 'no-cache').sendFile('index.html');
+  });
+};

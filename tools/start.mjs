@@ -1,0 +1,113 @@
+// `npm start`: everything a fresh machine needs, then the application with its demo yard.
+// Written with Node's own modules, for it runs before any package is there.
+import { createInterface } from 'node:readline/promises';
+import { join } from 'node:path';
+import { build } from './lib/build.mjs';
+import { dataFolder, removeCluster, startCluster } from './lib/postgres.mjs';
+import { checkNode } from './lib/run.mjs';
+import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
+import { Failure, sentenceFor, step, stepPrinter } from './lib/steps.mjs';
+
+const known = new Set(['--fresh', '--empty', '--yes']);
+const flags = new Set(process.argv.slice(2));
+const host = process.env['HOST'] ?? '127.0.0.1';
+const port = Number(process.env['PORT'] ?? 4780);
+const external = process.env['DATABASE_URL'];
+
+const checkCall = () => {
+  const strange = [...flags].find((flag) => !known.has(flag));
+  if (strange)
+    throw new Failure(`“${strange}” is not known. There are --fresh, --empty and --yes.`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+    throw new Failure(`PORT=${process.env['PORT']} is not a port. Give a number from 1 to 65535.`);
+  }
+  if (external && flags.has('--fresh')) {
+    throw new Failure(
+      '--fresh only clears the private database. Clear the one of DATABASE_URL yourself.',
+    );
+  }
+};
+
+/** Clears the private database, once somebody says so. */
+const clear = async (/** @type {string} */ folder) => {
+  if (!flags.has('--yes')) {
+    if (!process.stdin.isTTY) {
+      throw new Failure(
+        '--fresh deletes everything recorded here. Add --yes to do it without asking.',
+      );
+    }
+    const ask = createInterface({ input: process.stdin, output: process.stdout });
+    const answer = await ask.question(`Delete everything recorded in ${folder}? Type “delete”: `);
+    ask.close();
+    if (answer.trim() !== 'delete') throw new Failure('Nothing was deleted.');
+  }
+  await step('clearing the private database', () => removeCluster(folder));
+};
+
+/** @type {(() => Promise<void>)[]} what to stop, last started first */
+const toStop = [];
+let stopping = false;
+
+const stopAll = async () => {
+  for (const stop of toStop.splice(0).toReversed()) await stop();
+};
+
+const onSignal = async () => {
+  if (stopping) return;
+  stopping = true;
+  process.stdout.write('\n');
+  await step('stopping', stopAll);
+  process.exit(0);
+};
+
+const startDatabase = async () => {
+  if (external) return external;
+  const folder = dataFolder(root);
+  if (flags.has('--fresh')) await clear(folder);
+  const cluster = await step('PostgreSQL', () => startCluster(folder));
+  toStop.push(cluster.stop);
+  return cluster.url;
+};
+
+/** @param {import('../server/src/index.ts').Serving} serving @param {readonly {name: string, email: string, role: string, password: string}[]} people */
+const greet = ({ address, token, demo }, people) => {
+  const lines = [`\nFair Gable is at ${address}\n`];
+  if (token) lines.push(`Make the first account there with this one-time token: ${token}\n`);
+  if (demo) {
+    lines.push('Demo sign-ins:');
+    for (const p of people) lines.push(`  ${p.email}  ${p.password}  (${p.name}, ${p.role})`);
+  }
+  lines.push('', 'Stop with Ctrl-C.', '');
+  process.stdout.write(lines.join('\n'));
+};
+
+const main = async () => {
+  checkNode();
+  checkCall();
+  process.on('SIGINT', onSignal);
+  process.on('SIGTERM', onSignal);
+  process.stdout.write('Fair Gable\n');
+  if (!external) await step('Debian packages', () => ensureDebian(['postgresql']));
+  await step('npm packages', ensurePackages);
+  await step('program', () => build());
+  const databaseUrl = await startDatabase();
+  const { serve, readDemoYard } = await import('../server/dist/index.js');
+  const demoFolder = join(root, 'demo');
+  const { people } = await readDemoYard(demoFolder);
+  const serving = await serve({
+    databaseUrl,
+    host,
+    port,
+    webRoot: join(root, 'web/dist'),
+    ...(flags.has('--empty') ? {} : { demoFolder }),
+    onStep: stepPrinter(),
+  });
+  toStop.push(serving.stop);
+  greet(serving, people);
+};
+
+main().catch(async (error) => {
+  process.stderr.write(`\n${sentenceFor(error, { port })}\n`);
+  await stopAll().catch(() => {});
+  process.exit(1);
+});

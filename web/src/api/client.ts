@@ -1,0 +1,52 @@
+/** What the server refused, in its own words. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    detail: string,
+    readonly more: Readonly<Record<string, unknown>>,
+  ) {
+    super(detail);
+  }
+}
+
+/** The server was not reached; nothing is known of what it would have said. */
+export class NoNetwork extends Error {
+  constructor() {
+    super(
+      'The server does not answer. What you typed is still here; try again when you are connected.',
+    );
+  }
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+const asRefused = async (response: Response): Promise<Refused> => {
+  const details = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+  const detail = typeof details['detail'] === 'string' ? details['detail'] : response.statusText;
+  return new Refused(response.status, String(details['code'] ?? 'unexpected'), detail, details);
+};
+
+/**
+ * Asks the server.
+ * @returns the answer's body; undefined where it has none
+ * @throws Refused with the server's sentence; NoNetwork when it was not reached
+ */
+export const ask = async <T>(method: Method, path: string, body?: unknown): Promise<T> => {
+  const init: RequestInit = { method, headers: { accept: 'application/json' } };
+  if (body !== undefined) {
+    init.body = JSON.stringify(body);
+    init.headers = { ...init.headers, 'content-type': 'application/json' };
+  }
+  const response = await fetch(path, init).catch(() => {
+    throw new NoNetwork();
+  });
+  if (!response.ok) throw await asRefused(response);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+};
+
+/** Any error as a sentence to show. */
+export const saying = (error: unknown): string =>
+  error instanceof Refused || error instanceof NoNetwork
+    ? error.message
+    : 'Something went wrong in this page. Load it again; what was saved is safe.';

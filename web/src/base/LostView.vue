@@ -1,0 +1,15 @@
+<template>
+  <section class="lost">
+    <h1>There is nothing at this address</h1>
+    <p>The unit may have left the yard, or the address was cut short.</p>
+    <RouterLink :to="{ name: 'yard' }">Back to the yard</RouterLink>
+  </section>
+</template>
+
+<style scoped>
+.lost {
+  display: grid;
+  gap: 10px;
+  padding: 40px 24px;
+}
+</style>

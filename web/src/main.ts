@@ -1,0 +1,21 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css';
+import '@fontsource-variable/bitter/wght.css';
+import './style/tokens.css';
+import './style/base.css';
+import { createPinia } from 'pinia';
+import PrimeVue from 'primevue/config';
+import { registerSW } from 'virtual:pwa-register';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router.ts';
+import { fieldNotebook } from './style/preset.ts';
+
+// The shell is on the device after the first visit, so that a walk opens without a network.
+registerSW({ immediate: true });
+
+createApp(App)
+  .use(createPinia())
+  .use(PrimeVue, { theme: { preset: fieldNotebook, options: { darkModeSelector: false } } })
+  .use(router)
+  .mount('#app');

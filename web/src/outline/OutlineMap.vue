@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import {
+  isOnRing,
+  outlineOf,
+  stationEntry,
+  stationsInUse,
+  stationState,
+  type Objection,
+  type Peg,
+  type StationKey,
+  type StationState,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+import OutlineBody from './OutlineBody.vue';
+import { pathBox } from './project.ts';
+import StationPeg from './StationPeg.vue';
+
+/** The unit with its stations round it: the map by which one goes through its record. */
+const props = defineProps<{
+  record: UnitRecord;
+  objections: readonly Objection[];
+  system: System;
+  /** The station where one stands. */
+  here: StationKey;
+}>();
+const emit = defineEmits<{ go: [station: StationKey] }>();
+
+const outline = computed(() => outlineOf(props.record));
+const path = computed(() => pathBox(outline.value, 'up'));
+const viewBox = computed(() => {
+  const { x, y, width, height } = path.value;
+  return [x - 62, y - 20, width + 124, height + 40].join(' ');
+});
+
+const stateOf = (station: StationKey): StationState =>
+  stationState(props.record, station, props.objections);
+
+const stateWords: Readonly<Record<StationState, string>> = {
+  open: 'not looked at',
+  partly: 'partly known',
+  done: 'all known',
+  wrong: 'numbers disagree',
+};
+
+/** Beside the peg, away from the trailer. */
+const label = (peg: Peg) => {
+  if (peg.side === 'door') return { x: peg.x + 18, anchor: 'start' };
+  if (peg.side === 'off-door') return { x: peg.x - 18, anchor: 'end' };
+  return { x: peg.x + 18, anchor: 'start' };
+};
+
+const elsewhere = stationsInUse.filter((s) => !isOnRing(s));
+</script>
+
+<template>
+  <nav class="map" aria-label="Stations round the unit">
+    <svg :viewBox="viewBox" preserveAspectRatio="xMidYMid meet">
+      <rect class="path" v-bind="path" rx="60" />
+      <OutlineBody :outline="outline" heading="up" :system="system" words />
+      <g
+        v-for="peg in outline.pegs"
+        :key="peg.station"
+        class="stop"
+        role="button"
+        tabindex="0"
+        :aria-current="peg.station === here ? 'step' : undefined"
+        :aria-label="`${peg.number} ${stationEntry(peg.station).label}, ${stateWords[stateOf(peg.station)]}`"
+        @click="emit('go', peg.station)"
+        @keydown.enter.prevent="emit('go', peg.station)"
+        @keydown.space.prevent="emit('go', peg.station)"
+      >
+        <circle class="target" :cx="peg.x" :cy="peg.y" r="20" />
+        <StationPeg
+          :number="peg.number"
+          :state="stateOf(peg.station)"
+          :here="peg.station === here"
+          :x="peg.x"
+          :y="peg.y"
+        />
+        <text
+          :x="label(peg).x"
+          :y="peg.y + 4"
+          :text-anchor="label(peg).anchor"
+          :class="{ here: peg.station === here }"
+        >
+          {{ peg.short }}
+        </text>
+      </g>
+    </svg>
+    <ul class="elsewhere">
+      <li v-for="station in elsewhere" :key="station.key">
+        <button
+          type="button"
+          :aria-current="station.key === here ? 'step' : undefined"
+          :aria-label="`${station.number} ${station.label}, ${stateWords[stateOf(station.key)]}`"
+          @click="emit('go', station.key)"
+        >
+          <svg viewBox="-17 -17 34 34" width="30" height="30" aria-hidden="true">
+            <StationPeg
+              :number="station.number"
+              :state="stateOf(station.key)"
+              :here="station.key === here"
+              :x="0"
+              :y="0"
+            />
+          </svg>
+          {{ station.short }}
+        </button>
+      </li>
+    </ul>
+    <p class="legend small soft">
+      ○ not looked at · ◐ partly · ● all known · ◇ numbers disagree · dashed: not measured
+    </p>
+  </nav>
+</template>
+
+<style scoped>
+.map {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+
+svg {
+  width: 100%;
+  max-height: min(62vh, 560px);
+}
+
+.path {
+  fill: none;
+  stroke: var(--hairline);
+  stroke-width: 2.4;
+  stroke-dasharray: 0.1 7;
+  stroke-linecap: round;
+}
+
+.stop {
+  outline: none;
+  cursor: pointer;
+}
+
+.stop:focus-visible .target {
+  stroke: var(--water);
+  stroke-width: 3;
+}
+
+.target {
+  fill: transparent;
+}
+
+text {
+  fill: var(--soft);
+  font: 500 13px var(--plain);
+}
+
+text.here {
+  fill: var(--ink);
+  font-weight: 700;
+}
+
+.elsewhere {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  justify-content: center;
+}
+
+.elsewhere button {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  min-height: 40px;
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  font-size: 14px;
+  cursor: pointer;
+}
+
+.elsewhere button[aria-current] {
+  color: var(--ink);
+  font-weight: 700;
+}
+
+.legend {
+  text-align: center;
+}
+</style>

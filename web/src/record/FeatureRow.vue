@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import SelectButton from 'primevue/selectbutton';
+import { computed, ref, useId } from 'vue';
+import {
+  featureStates,
+  isFitted,
+  knownBy,
+  type Change,
+  type Feature,
+  type FeatureState,
+  type HowKnown as How,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
+import HowKnown from '../evidence/HowKnown.vue';
+import FieldHelp from './FieldHelp.vue';
+import PlaceEditor from './PlaceEditor.vue';
+
+/** One feature of a station: its state in one tap or one digit, and more when opened. */
+const props = defineProps<{
+  feature: Feature;
+  record: UnitRecord;
+  system: System;
+  open: boolean;
+  refusal: string;
+  mayWrite: boolean;
+}>();
+const emit = defineEmits<{ toggle: []; save: [change: Change, what: string] }>();
+
+const id = useId();
+const entry = computed(() => props.record.features[props.feature.key]);
+const state = computed<FeatureState | undefined>(() => entry.value?.value.state);
+const how = computed<How>(() => entry.value?.how ?? 'seen');
+const word = computed(
+  () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not checked',
+);
+const tried = ref(['works', 'faulty'] as const);
+
+const options = featureStates.map(({ key, label }) => ({ key, label }));
+
+const save = (value: Change['value'], knownHow: How): void => {
+  const { key, label } = props.feature;
+  const basedOn = entry.value?.version ?? 0;
+  emit(
+    'save',
+    { part: 'features', key, value, how: knownHow, basedOn } as Change,
+    label.toLowerCase(),
+  );
+};
+
+/** A second tap on the same state takes it back: not checked. */
+const choose = (next: FeatureState | null): void => {
+  if (props.mayWrite) save(next ? { state: next } : null, how.value);
+};
+
+const onDigit = (event: KeyboardEvent): void => {
+  const picked = featureStates[Number(event.key) - 1];
+  if (event.key === '0') choose(null);
+  else if (picked && /^[1-9]$/.test(event.key)) choose(picked.key);
+};
+
+const setTried = (value: 'works' | 'faulty'): void => {
+  if (!state.value) return;
+  const same = entry.value?.value.tried === value;
+  save(same ? { state: state.value } : { state: state.value, tried: value }, how.value);
+};
+
+const triedWord = computed(() => {
+  const value = entry.value?.value.tried;
+  if (!value) return '';
+  return value === 'works' ? ' · tried, works' : ' · tried, faulty';
+});
+</script>
+
+<template>
+  <li class="row" :class="{ open }" :data-field="feature.key" @keydown="onDigit">
+    <div class="head">
+      <button
+        type="button"
+        class="name"
+        :aria-expanded="open"
+        :aria-controls="`${id}-body`"
+        @click="emit('toggle')"
+      >
+        <span>{{ feature.label }}</span>
+        <span class="small soft source">
+          <EvidenceMark :how="entry?.how" bare />
+          {{ word }}{{ triedWord }}
+        </span>
+      </button>
+      <SelectButton
+        :model-value="state ?? null"
+        :options="options"
+        option-label="label"
+        option-value="key"
+        :disabled="!mayWrite"
+        :aria-label="`${feature.label}: state`"
+        class="states"
+        @update:model-value="choose"
+      >
+        <template #option="{ option }">
+          <span :data-state="option.key">{{ option.label }}</span>
+        </template>
+      </SelectButton>
+    </div>
+    <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
+    <div v-if="open" :id="`${id}-body`" class="body">
+      <template v-if="entry && mayWrite">
+        <HowKnown
+          :model-value="how"
+          :name="`${id}-how`"
+          @update:model-value="(h) => save(entry?.value ?? null, h)"
+        />
+        <div v-if="isFitted(state)" class="tried">
+          <span class="small soft">Tried?</span>
+          <button
+            v-for="value in tried"
+            :key="value"
+            type="button"
+            :aria-pressed="entry.value.tried === value"
+            @click="setTried(value)"
+          >
+            {{ value === 'works' ? 'Tried and works' : 'Tried and faulty' }}
+          </button>
+        </div>
+      </template>
+      <FieldHelp :entry="feature" />
+      <PlaceEditor
+        v-if="feature.located && isFitted(state) && mayWrite"
+        :entry="feature"
+        :record="record"
+        :system="system"
+        @save="(c, what) => emit('save', c, what)"
+      />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  border-bottom: 1px solid var(--hairline);
+}
+
+.row.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 10px;
+  padding: 4px 12px 4px 0;
+}
+
+.name {
+  display: grid;
+  justify-items: start;
+  min-height: 44px;
+  align-content: center;
+  padding: 0 0 0 10px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.source {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  line-height: 1.1;
+}
+
+.source :deep(svg) {
+  width: 15px;
+  height: 15px;
+}
+
+.states :deep(.p-togglebutton) {
+  min-height: 34px;
+  font-size: 14px;
+  font-weight: 500;
+}
+
+.states :deep(.p-togglebutton:has([data-state='none']).p-togglebutton-checked) {
+  background: var(--soft);
+  border-color: var(--soft);
+}
+
+.states :deep(.p-togglebutton:has([data-state='prep']).p-togglebutton-checked),
+.states :deep(.p-togglebutton:has([data-state='room']).p-togglebutton-checked) {
+  background: repeating-linear-gradient(-45deg, #1e5b4f 0 5px, #3c6f65 5px 8px);
+}
+
+.body {
+  display: grid;
+  gap: 14px;
+  padding: 4px 16px 16px;
+}
+
+.refusal {
+  padding: 0 12px 8px;
+}
+
+.tried {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.tried button {
+  min-height: 40px;
+  padding: 0 12px;
+  border: 1px solid var(--edge);
+  border-radius: 5px;
+  background: var(--leaf);
+  cursor: pointer;
+}
+
+.tried button[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  font-weight: 700;
+}
+
+@media (width < 760px) {
+  .head {
+    grid-template-columns: 1fr;
+    padding: 8px 10px;
+  }
+
+  .name {
+    padding: 0;
+  }
+
+  .states {
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+  }
+
+  .states :deep(.p-togglebutton) {
+    min-height: var(--thumb);
+    font-size: 16px;
+    border-radius: 0;
+  }
+}
+</style>

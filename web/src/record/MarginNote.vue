@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { ref, useId } from 'vue';
+import type { Objection, Way } from '@fair-gable/core';
+
+/** What a check has to say, beside the row it concerns, with the ways to settle it as buttons. */
+const props = defineProps<{ objection: Objection; mayWrite: boolean; problem: string }>();
+const emit = defineEmits<{
+  enter: [objection: Objection, way: Extract<Way, { kind: 'enter' }>];
+  go: [way: Extract<Way, { kind: 'go' }>];
+  settle: [objection: Objection, reason: string];
+  reopen: [objection: Objection];
+}>();
+
+const id = useId();
+const reasoning = ref(false);
+const reason = ref('');
+
+const take = (way: Way): void => {
+  if (way.kind === 'enter') emit('enter', props.objection, way);
+  if (way.kind === 'go') emit('go', way);
+  if (way.kind !== 'reason') return;
+  reason.value = way.suggested ?? '';
+  if (way.suggested) emit('settle', props.objection, way.suggested);
+  else reasoning.value = true;
+};
+
+const settle = (): void => {
+  if (reason.value.trim().length < 3) return;
+  emit('settle', props.objection, reason.value.trim());
+  reasoning.value = false;
+};
+</script>
+
+<template>
+  <article v-if="objection.settled" class="note settled" :data-check="objection.id">
+    <h3>{{ objection.title }}</h3>
+    <p class="small">Let stand by {{ objection.settled.by }}: “{{ objection.settled.reason }}”</p>
+    <button v-if="mayWrite" type="button" class="plain" @click="emit('reopen', objection)">
+      Take it up again
+    </button>
+  </article>
+  <article v-else class="note" :class="objection.severity" :data-check="objection.id">
+    <h3>{{ objection.title }}</h3>
+    <p>{{ objection.sentence }}</p>
+    <form v-if="reasoning" class="reason" @submit.prevent="settle">
+      <label :for="id" class="small soft">Why are the numbers right as they are?</label>
+      <InputText :id="id" v-model="reason" maxlength="500" autofocus />
+      <div class="ways">
+        <Button type="submit" label="Let it stand" :disabled="reason.trim().length < 3" />
+        <Button type="button" severity="secondary" label="Back" @click="reasoning = false" />
+      </div>
+    </form>
+    <div v-else-if="mayWrite" class="ways">
+      <Button
+        v-for="(way, i) in objection.ways"
+        :key="way.label"
+        :label="way.label"
+        :severity="i === 0 ? undefined : 'secondary'"
+        size="small"
+        @click="take(way)"
+      />
+    </div>
+    <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
+  </article>
+</template>
+
+<style scoped>
+.note {
+  position: relative;
+  display: grid;
+  gap: 6px;
+  padding: 2px 0 2px 16px;
+  border-left: 3px solid var(--amber);
+}
+
+.note::before {
+  position: absolute;
+  top: 12px;
+  left: -27px;
+  width: 24px;
+  border-top: 1px solid currentcolor;
+  color: var(--amber);
+  content: '';
+}
+
+.note.wrong {
+  color: inherit;
+  border-color: var(--brick);
+}
+
+.note.wrong::before {
+  color: var(--brick);
+}
+
+.note.look {
+  border-color: var(--spruce);
+}
+
+.note.look::before {
+  color: var(--spruce);
+}
+
+.note.settled {
+  border-left: 1px solid var(--hairline);
+  color: var(--soft);
+}
+
+.note.settled::before {
+  display: none;
+}
+
+h3 {
+  font: 700 16px/1.3 var(--plain);
+}
+
+p {
+  font-size: 15px;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 2px;
+}
+
+.ways :deep(.p-button) {
+  text-align: left;
+}
+
+.reason {
+  display: grid;
+  gap: 4px;
+}
+
+.plain {
+  justify-self: start;
+  min-height: 32px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+@media (width < 1100px) {
+  .note::before {
+    display: none;
+  }
+
+  .ways :deep(.p-button) {
+    min-height: 44px;
+  }
+}
+</style>

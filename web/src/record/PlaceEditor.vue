@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref, useId } from 'vue';
+import {
+  formatQuantity,
+  parseQuantity,
+  sentence,
+  type Change,
+  type Feature,
+  type Place,
+  type Spec,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+
+/** Where something is on this unit: how far back from the coupler, and on which side. */
+const props = defineProps<{ entry: Spec | Feature; record: UnitRecord; system: System }>();
+const emit = defineEmits<{ save: [change: Change, what: string] }>();
+
+const id = useId();
+const known = computed(() => props.record.places[props.entry.key]);
+const isSlide = computed(() => props.entry.located?.shape === 'slide');
+
+const shown = (inches: number | undefined): string =>
+  inches === undefined ? '' : formatQuantity(inches, 'feet', props.system);
+
+const side = ref<Place['side']>(known.value?.value.side ?? props.entry.located?.side ?? 'door');
+const fields = ref({
+  back: shown(known.value?.value.back),
+  length: shown(known.value?.value.length),
+  depth: shown(known.value?.value.depth),
+});
+const problem = ref('');
+
+const sides = [
+  { key: 'door', label: 'door side' },
+  { key: 'off-door', label: 'off-door side' },
+  { key: 'centre', label: 'middle' },
+  { key: 'front', label: 'front' },
+  { key: 'rear', label: 'rear' },
+];
+
+const inches = (label: string, text: string): number | undefined => {
+  const read = parseQuantity(text, 'feet', props.system);
+  if (read.ok && read.value <= 720) return read.value;
+  problem.value = read.ok
+    ? `${label} cannot be more than 60 ft. Measure it again.`
+    : sentence(label, read.problem);
+  return undefined;
+};
+
+const keep = (): void => {
+  problem.value = '';
+  const back = inches('Distance from the coupler', fields.value.back);
+  const size = { length: fields.value.length, depth: fields.value.depth };
+  const given = Object.entries(isSlide.value ? size : {}).filter(([, text]) => text.trim() !== '');
+  const sizes = given.map(([key, text]) => [key, inches(`Slide ${key}`, text)] as const);
+  if (back === undefined || problem.value) return;
+  const value: Place = { back, side: side.value, ...Object.fromEntries(sizes) };
+  const basedOn = known.value?.version ?? 0;
+  emit(
+    'save',
+    { part: 'places', key: props.entry.key, value, how: 'measured', basedOn },
+    `place of ${props.entry.label.toLowerCase()}`,
+  );
+};
+</script>
+
+<template>
+  <form class="place" @submit.prevent="keep">
+    <div>
+      <label :for="`${id}-back`">Back from the coupler</label>
+      <InputText
+        :id="`${id}-back`"
+        v-model="fields.back"
+        placeholder="13 ft 2"
+        autocomplete="off"
+      />
+    </div>
+    <div>
+      <label :id="`${id}-side`">Side</label>
+      <Select
+        v-model="side"
+        :options="sides"
+        option-label="label"
+        option-value="key"
+        :aria-labelledby="`${id}-side`"
+      />
+    </div>
+    <template v-if="isSlide">
+      <div>
+        <label :for="`${id}-length`">Slide length</label>
+        <InputText
+          :id="`${id}-length`"
+          v-model="fields.length"
+          placeholder="8 ft 8"
+          autocomplete="off"
+        />
+      </div>
+      <div>
+        <label :for="`${id}-depth`">Slide depth</label>
+        <InputText
+          :id="`${id}-depth`"
+          v-model="fields.depth"
+          placeholder="2 ft 5"
+          autocomplete="off"
+        />
+      </div>
+    </template>
+    <Button type="submit" severity="secondary" label="Keep the place" />
+    <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
+  </form>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 12px;
+}
+
+.place > div {
+  display: grid;
+  gap: 3px;
+}
+
+label {
+  font-size: 14px;
+  color: var(--soft);
+}
+
+.place :deep(.p-inputtext) {
+  width: 8.5rem;
+}
+
+p {
+  flex-basis: 100%;
+}
+</style>

@@ -1,0 +1,438 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import Drawer from 'primevue/drawer';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  applies,
+  features,
+  isStationKey,
+  knownAt,
+  routeOf,
+  specEntry,
+  specs,
+  stationEntry,
+  type Change,
+  type Feature,
+  type FeatureKey,
+  type HowKnown,
+  type Objection,
+  type Spec,
+  type SpecKey,
+  type StationKey,
+  type Way,
+} from '@fair-gable/core';
+import { Refused, saying } from '../api/client.ts';
+import OutlineMap from '../outline/OutlineMap.vue';
+import OutlineStrip from '../outline/OutlineStrip.vue';
+import { useSession } from '../people/session.ts';
+import { objectionsTo, useUnits, type YardUnit } from '../yard/units.ts';
+import FeatureRow from './FeatureRow.vue';
+import MarginNote from './MarginNote.vue';
+import SpecRow from './SpecRow.vue';
+
+/** A unit's record, walked round station by station. */
+const props = defineProps<{ unit: YardUnit; station?: string | undefined }>();
+const router = useRouter();
+const units = useUnits();
+const session = useSession();
+
+const record = computed(() => props.unit.record);
+const objections = computed(() => objectionsTo(record.value, session.system));
+const route = computed(() => routeOf(record.value));
+const here = computed<StationKey>(() =>
+  props.station && isStationKey(props.station) ? props.station : 'hitch',
+);
+const current = computed(() => stationEntry(here.value));
+const known = computed(() => knownAt(record.value, here.value));
+
+const isHere = (entry: Spec | Feature): boolean =>
+  entry.station === here.value && applies(record.value, entry);
+const specsHere = computed(() => specs.filter(isHere));
+const featuresHere = computed(() => features.filter(isHere));
+const lacking = computed(() =>
+  featuresHere.value.filter((f) => f.lack && record.value.features[f.key]?.value.state === 'none'),
+);
+
+const fieldOf = (o: Objection) => specEntry(o.field).station;
+const notesHere = computed(() =>
+  objections.value
+    .filter((o) => fieldOf(o) === here.value)
+    .toSorted((a, b) => Number(Boolean(a.settled)) - Number(Boolean(b.settled))),
+);
+const elsewhere = computed(() =>
+  objections.value.filter((o) => fieldOf(o) !== here.value && !o.settled),
+);
+
+const open = ref<SpecKey | FeatureKey>();
+/** The outline opened on a phone, to choose a station. */
+const walking = ref(false);
+const usualHow = ref<HowKnown>('read');
+const refusal = ref<{ field: string; text: string }>();
+const refusalOf = (field: string): string =>
+  refusal.value?.field === field ? refusal.value.text : '';
+
+const go = (to: StationKey): void => {
+  open.value = undefined;
+  walking.value = false;
+  void router.replace({ name: 'record', params: { id: props.unit.id, station: to } });
+};
+
+const neighbour = (step: 1 | -1): StationKey => {
+  const at = route.value.indexOf(here.value);
+  const { length } = route.value;
+  return route.value[(at + step + length) % length] ?? here.value;
+};
+
+const nextField = (after: SpecKey): void => {
+  const list = specsHere.value;
+  open.value = list[list.findIndex((s) => s.key === after) + 1]?.key;
+};
+
+/** A change that came too late is told, and the newest record is fetched to decide on. */
+const tell = async (field: string, error: unknown): Promise<void> => {
+  refusal.value = { field, text: saying(error) };
+  if (error instanceof Refused && error.code === 'stale') {
+    await units.load();
+    refusal.value.text += ' What is shown now is theirs; keep yours again to replace it.';
+  }
+};
+
+const save = async (field: string, changes: readonly Change[], what: string): Promise<boolean> => {
+  refusal.value = undefined;
+  try {
+    await units.change(props.unit.id, changes, what);
+    return true;
+  } catch (error) {
+    await tell(field, error);
+    return false;
+  }
+};
+
+const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<void> => {
+  const saved = await save(key, [change], what);
+  if (!saved || change.part !== 'specs') return;
+  usualHow.value = change.how;
+  nextField(key);
+};
+
+const goToField = async (way: Extract<Way, { kind: 'go' }>): Promise<void> => {
+  const to = specEntry(way.field).station;
+  if (to !== here.value) {
+    await router.replace({ name: 'record', params: { id: props.unit.id, station: to } });
+  }
+  open.value = undefined;
+  await nextTick();
+  open.value = way.field;
+};
+
+const settle = (objection: Objection, reason: string): void => {
+  const entry = record.value.settlements[objection.id];
+  const change: Change = {
+    part: 'settlements',
+    key: objection.id,
+    value: { reason, inputs: objection.inputs },
+    how: 'told',
+    basedOn: entry?.version ?? 0,
+  };
+  void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
+};
+
+const reopen = (objection: Objection): void => {
+  const entry = record.value.settlements[objection.id];
+  const change: Change = {
+    part: 'settlements',
+    key: objection.id,
+    value: null,
+    how: 'told',
+    basedOn: entry?.version ?? 0,
+  };
+  void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
+};
+
+watch(here, () => (refusal.value = undefined));
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
+  event.preventDefault();
+  go(neighbour(event.key === 'PageDown' ? 1 : -1));
+});
+</script>
+
+<template>
+  <div class="record">
+    <aside class="side">
+      <OutlineMap
+        class="map"
+        :record="record"
+        :objections="objections"
+        :system="session.system"
+        :here="here"
+        @go="go"
+      />
+    </aside>
+    <button
+      type="button"
+      class="strip"
+      aria-label="Choose a station on the outline"
+      @click="walking = true"
+    >
+      <OutlineStrip
+        :record="record"
+        :system="session.system"
+        :here="here"
+        label="The unit, and where you stand"
+      />
+    </button>
+    <Drawer v-model:visible="walking" position="bottom" class="round" header="Walk round">
+      <OutlineMap
+        :record="record"
+        :objections="objections"
+        :system="session.system"
+        :here="here"
+        @go="go"
+      />
+    </Drawer>
+
+    <section class="station" :aria-labelledby="`station-${here}`">
+      <header>
+        <h2 :id="`station-${here}`">{{ current.number }} {{ current.label }}</h2>
+        <p class="soft">{{ known.known }} of {{ known.of }} known</p>
+        <button type="button" class="onward" @click="go(neighbour(1))">
+          next: {{ stationEntry(neighbour(1)).label }} <kbd>Page Down</kbd>
+        </button>
+      </header>
+      <ul class="rows">
+        <SpecRow
+          v-for="spec in specsHere"
+          :key="`${unit.id}-${spec.key}`"
+          :spec="spec"
+          :record="record"
+          :objections="notesHere.filter((o) => o.field === spec.key)"
+          :system="session.system"
+          :open="open === spec.key"
+          :usual-how="usualHow"
+          :refusal="refusalOf(spec.key)"
+          :may-write="session.mayWrite"
+          @toggle="open = open === spec.key ? undefined : spec.key"
+          @save="(change, what) => saveSpec(spec.key, change, what)"
+          @next="nextField(spec.key)"
+        />
+        <FeatureRow
+          v-for="feature in featuresHere"
+          :key="`${unit.id}-${feature.key}`"
+          :feature="feature"
+          :record="record"
+          :system="session.system"
+          :open="open === feature.key"
+          :refusal="refusalOf(feature.key)"
+          :may-write="session.mayWrite"
+          @toggle="open = open === feature.key ? undefined : feature.key"
+          @save="(change, what) => save(feature.key, [change], what)"
+        />
+      </ul>
+      <p v-if="lacking.length" class="lacking">
+        <strong>Not on this unit</strong>
+        <span class="soft">
+          {{ lacking.map((f) => f.label.toLowerCase()).join(', ') }} · said when a buyer would
+          ask</span
+        >
+      </p>
+    </section>
+
+    <section class="margin" aria-label="Notes in the margin">
+      <MarginNote
+        v-for="objection in notesHere"
+        :key="objection.id"
+        :objection="objection"
+        :may-write="session.mayWrite"
+        :problem="refusalOf(objection.id)"
+        @enter="(o, way) => save(o.id, way.changes, o.title.toLowerCase())"
+        @go="goToField"
+        @settle="settle"
+        @reopen="reopen"
+      />
+      <p v-if="notesHere.length === 0" class="soft small">Nothing to object to at this station.</p>
+      <div v-if="elsewhere.length" class="elsewhere">
+        <h3>At other stations</h3>
+        <ul>
+          <li v-for="o in elsewhere" :key="o.id">
+            <button type="button" @click="go(fieldOf(o))">
+              {{ stationEntry(fieldOf(o)).number }} {{ o.title }}
+            </button>
+          </li>
+        </ul>
+      </div>
+    </section>
+
+    <nav class="thumbs" aria-label="Round the unit">
+      <button type="button" @click="go(neighbour(-1))">
+        ← {{ stationEntry(neighbour(-1)).short }}
+      </button>
+      <button type="button" class="forward" @click="go(neighbour(1))">
+        {{ stationEntry(neighbour(1)).short }} →
+      </button>
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+.record {
+  display: grid;
+  grid-template-columns: minmax(300px, 356px) minmax(0, 1fr) minmax(260px, 316px);
+  min-height: calc(100vh - 96px);
+}
+
+.side {
+  padding: 12px 12px 20px;
+  border-right: 1px solid var(--hairline);
+}
+
+.map {
+  position: sticky;
+  top: 12px;
+}
+
+.strip,
+.thumbs {
+  display: none;
+}
+
+.station {
+  padding: 14px 26px 40px;
+  min-width: 0;
+}
+
+header {
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.onward {
+  margin-left: auto;
+  min-height: 32px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  cursor: pointer;
+}
+
+kbd {
+  padding: 1px 6px;
+  border: 1px solid var(--edge);
+  border-radius: 4px;
+  background: var(--leaf);
+  font: 600 12px var(--plain);
+}
+
+.lacking {
+  margin-top: 18px;
+}
+
+.lacking strong {
+  font-family: var(--slab);
+}
+
+.margin {
+  display: flex;
+  flex-direction: column;
+  gap: 18px;
+  padding: 58px 24px 30px;
+  border-left: 1px solid var(--hairline);
+}
+
+.elsewhere h3 {
+  margin-bottom: 4px;
+  font-size: 15px;
+  color: var(--soft);
+}
+
+.elsewhere button {
+  min-height: 36px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+@media (width < 1100px) {
+  .record {
+    display: block;
+    padding-bottom: 80px;
+  }
+
+  .side {
+    display: none;
+  }
+
+  .strip {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    display: block;
+    width: 100%;
+    padding: 4px 16px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--leaf);
+    cursor: pointer;
+  }
+
+  .strip :deep(svg) {
+    height: 74px;
+  }
+
+  .station {
+    padding: 12px 16px;
+  }
+
+  .onward {
+    display: none;
+  }
+
+  .margin {
+    padding: 8px 20px 24px;
+    border-left: 0;
+  }
+
+  .thumbs {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 3;
+    display: grid;
+    grid-template-columns: 1fr 1.4fr;
+    gap: 10px;
+    padding: 10px 16px;
+    border-top: 1px solid var(--hairline);
+    background: var(--leaf);
+  }
+
+  .thumbs button {
+    min-height: 52px;
+    border: 1px solid var(--ink);
+    border-radius: 6px;
+    background: var(--leaf);
+    font: 700 17px var(--slab);
+    cursor: pointer;
+  }
+
+  .thumbs .forward {
+    background: var(--ink);
+    color: var(--leaf);
+  }
+}
+</style>
+
+<style>
+.p-drawer.round {
+  height: 92dvh;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, nextTick, ref, useId, watch } from 'vue';
+import {
+  formatSpec,
+  howOf,
+  knownBy,
+  otherSystem,
+  type Change,
+  type HowKnown as How,
+  type Objection,
+  type Spec,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+import FigureText from '../base/FigureText.vue';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
+import HowKnown from '../evidence/HowKnown.vue';
+import FieldHelp from './FieldHelp.vue';
+import PlaceEditor from './PlaceEditor.vue';
+import SpecInput from './SpecInput.vue';
+import { asTyped, readTyped } from './typing.ts';
+
+/** One spec of a station: its value and how it is known; opens to be corrected. */
+const props = defineProps<{
+  spec: Spec;
+  record: UnitRecord;
+  objections: readonly Objection[];
+  system: System;
+  open: boolean;
+  /** How the last value was known, offered for a new one. */
+  usualHow: How;
+  /** What the server said against the last try. */
+  refusal: string;
+  mayWrite: boolean;
+}>();
+const emit = defineEmits<{ toggle: []; save: [change: Change, what: string]; next: [] }>();
+
+const id = useId();
+const editor = ref<HTMLElement>();
+const entry = computed(() => props.record.specs[props.spec.key]);
+const how = ref<How>('read');
+const typed = ref('');
+const reading = computed(() => readTyped(props.spec, typed.value, props.system));
+
+const shown = computed(() =>
+  entry.value ? formatSpec(props.spec.key, entry.value.value, props.system, entry.value.how) : '—',
+);
+const inOther = computed(() =>
+  entry.value
+    ? formatSpec(props.spec.key, entry.value.value, otherSystem(props.system), entry.value.how)
+    : undefined,
+);
+const isMeasure = computed(() => ['quantity', 'counted'].includes(props.spec.value.kind));
+const word = computed(
+  () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not looked at',
+);
+const disputed = computed(() => props.objections.some((o) => !o.settled && o.severity !== 'look'));
+
+const begin = async (): Promise<void> => {
+  typed.value = asTyped(props.spec, entry.value, props.system);
+  how.value = howOf(props.record, props.spec.key) ?? props.usualHow;
+  await nextTick();
+  const field = editor.value?.querySelector<HTMLInputElement>('input, button');
+  field?.focus();
+  if (field instanceof HTMLInputElement) field.select();
+};
+
+watch(
+  () => props.open,
+  (open) => void (open && begin()),
+  { immediate: true },
+);
+
+const change = (value: Change['value']): Change =>
+  ({
+    part: 'specs',
+    key: props.spec.key,
+    value,
+    how: how.value,
+    basedOn: entry.value?.version ?? 0,
+  }) as Change;
+
+const keep = (): void => {
+  if (reading.value.value)
+    emit('save', change(reading.value.value), props.spec.label.toLowerCase());
+};
+
+const forget = (): void => emit('save', change(null), props.spec.label.toLowerCase());
+</script>
+
+<template>
+  <li class="row" :class="{ open, disputed }" :data-field="spec.key">
+    <button
+      type="button"
+      class="head"
+      :aria-expanded="open"
+      :aria-controls="`${id}-body`"
+      @click="emit('toggle')"
+    >
+      <span class="label">{{ spec.label }}</span>
+      <span
+        class="value number"
+        :class="{ guess: entry?.how === 'guessed', none: !entry }"
+        :title="inOther"
+        ><FigureText v-if="isMeasure" :text="shown" /><template v-else>{{ shown }}</template></span
+      >
+      <EvidenceMark :how="entry?.how" bare />
+      <span class="source small soft"
+        >{{ word }}<template v-if="entry">, {{ entry.by.split(' ')[0] }}</template></span
+      >
+    </button>
+    <div v-if="open" :id="`${id}-body`" ref="editor" class="body">
+      <form v-if="mayWrite" @submit.prevent="keep" @keydown.esc="emit('toggle')">
+        <SpecInput v-model="typed" :spec="spec" :system="system" hide-label />
+        <HowKnown v-model="how" :name="`${id}-how`" />
+        <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+        <div class="actions">
+          <Button type="submit" label="Keep it" :disabled="!reading.value" />
+          <Button
+            v-if="entry"
+            type="button"
+            severity="secondary"
+            label="Not known after all"
+            @click="forget"
+          />
+          <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />
+        </div>
+      </form>
+      <FieldHelp :entry="spec" />
+      <PlaceEditor
+        v-if="spec.located && entry && mayWrite"
+        :entry="spec"
+        :record="record"
+        :system="system"
+        @save="(c, what) => emit('save', c, what)"
+      />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  border-bottom: 1px solid var(--hairline);
+}
+
+.row.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 20px minmax(7.5rem, 11rem);
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  min-height: 44px;
+  padding: 4px 12px 4px 10px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.value {
+  font-size: 19px;
+  text-align: right;
+}
+
+.value.none {
+  color: var(--soft);
+}
+
+.disputed .value {
+  color: var(--brick);
+}
+
+.body {
+  display: grid;
+  gap: 14px;
+  padding: 4px 16px 16px;
+}
+
+form {
+  display: grid;
+  gap: 10px;
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+@media (width < 760px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr) auto 20px;
+    min-height: 52px;
+  }
+
+  .source {
+    grid-column: 1 / -1;
+    margin-top: -8px;
+  }
+}
+</style>

@@ -1,0 +1,47 @@
+import {
+  formatSpec,
+  otherSystem,
+  sentence,
+  typedSpec,
+  type Entry,
+  type Spec,
+  type SpecValue,
+  type System,
+} from '@fair-gable/core';
+
+/** What a typed text means for a spec: its value, how it reads in both systems, or what is wrong. */
+export interface Typed {
+  readonly value: SpecValue | undefined;
+  /** The value as understood, in the yard's units and the other ones. */
+  readonly echo: string;
+  readonly problem: string;
+}
+
+const nothing: Typed = { value: undefined, echo: '', problem: '' };
+
+const isMeasure = (value: SpecValue): boolean =>
+  value.kind === 'quantity' || value.kind === 'counted';
+
+/** Reads what was typed into a spec's field. An empty field is nothing, not a problem. */
+export const readTyped = (spec: Spec, text: string, system: System): Typed => {
+  if (text.trim() === '') return nothing;
+  const read = typedSpec(spec.key, text, system);
+  if (!read.ok) return { ...nothing, problem: sentence(spec.label, read.problem) };
+  const { value } = read;
+  if (!isMeasure(value)) return { value, echo: '', problem: '' };
+  const inBoth = [system, otherSystem(system)].map((s) => formatSpec(spec.key, value, s, 'read'));
+  return { value, echo: [...new Set(inBoth)].join(' = '), problem: '' };
+};
+
+/** The text to start editing from: the value as it would be typed. */
+export const asTyped = (spec: Spec, entry: Entry<SpecValue> | undefined, system: System): string =>
+  entry ? formatSpec(spec.key, entry.value, system, 'read') : '';
+
+/** What one may type, for a field's hint. */
+export const example = (spec: Spec, system: System): string => {
+  const { value } = spec;
+  if (value.kind === 'counted') return value.display === 'heat' ? '2 × 13,500' : '2 × 30';
+  if (value.kind !== 'quantity') return '';
+  if (value.display === 'feet') return system === 'us' ? '26 ft 4' : '8.03 m';
+  return '';
+};

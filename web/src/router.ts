@@ -1,0 +1,59 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from './people/session.ts';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Open without signing in. */
+    open?: true;
+    /** Fills the screen, without the frame. */
+    bare?: true;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: { name: 'yard' } },
+    {
+      path: '/sign-in',
+      name: 'sign-in',
+      meta: { open: true, bare: true },
+      component: () => import('./people/SignIn.vue'),
+    },
+    {
+      path: '/first-account',
+      name: 'first-account',
+      meta: { open: true, bare: true },
+      component: () => import('./people/FirstAccount.vue'),
+    },
+    { path: '/yard', name: 'yard', component: () => import('./yard/YardView.vue') },
+    { path: '/yard/take-in', name: 'take-in', component: () => import('./record/TakeIn.vue') },
+    {
+      path: '/units/:id',
+      component: () => import('./unit/UnitView.vue'),
+      children: [
+        { path: '', redirect: { name: 'record' } },
+        {
+          path: 'record/:station?',
+          name: 'record',
+          component: () => import('./record/RecordView.vue'),
+        },
+        { path: 'walk', name: 'walk', component: () => import('./walk/PlanView.vue') },
+        { path: 'log/:walk?', name: 'log', component: () => import('./walk/LogView.vue') },
+      ],
+    },
+    {
+      path: '/walks/:walk',
+      name: 'give',
+      meta: { bare: true },
+      component: () => import('./walk/GiveView.vue'),
+    },
+    { path: '/:any(.*)*', name: 'lost', component: () => import('./base/LostView.vue') },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  if (to.meta.open) return true;
+  const session = await useSession().load();
+  return session ? true : { name: 'sign-in', query: { then: to.fullPath } };
+});

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { ref } from 'vue';
+import { saying } from '../api/client.ts';
+import { useUnits } from '../yard/units.ts';
+
+/** Brings in a unit from a file. */
+const emit = defineEmits<{
+  taken: [unit: { id: string; name: string }];
+  refused: [sentence: string];
+}>();
+const units = useUnits();
+const input = ref<HTMLInputElement>();
+const busy = ref(false);
+
+const contentOf = async (file: File): Promise<unknown> => {
+  try {
+    return JSON.parse(await file.text());
+  } catch {
+    return undefined;
+  }
+};
+
+const take = async (): Promise<void> => {
+  const file = input.value?.files?.[0];
+  if (!file) return;
+  busy.value = true;
+  try {
+    const content = await contentOf(file);
+    if (content === undefined) {
+      emit(
+        'refused',
+        `“${file.name}” is not a unit file: it cannot be read as JSON. Choose a file that was exported as a unit.`,
+      );
+    } else emit('taken', await units.takeFile(content));
+  } catch (error) {
+    emit('refused', saying(error));
+  } finally {
+    busy.value = false;
+    if (input.value) input.value.value = '';
+  }
+};
+</script>
+
+<template>
+  <span>
+    <input
+      ref="input"
+      type="file"
+      accept="application/json,.json"
+      class="visually-hidden"
+      aria-label="Unit file"
+      tabindex="-1"
+      @change="take"
+    />
+    <Button
+      severity="secondary"
+      label="Bring in a unit file…"
+      :loading="busy"
+      @click="input?.click()"
+    />
+  </span>
+</template>

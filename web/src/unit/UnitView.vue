@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import { knownOf, nameOf, particularsOf } from '@fair-gable/core';
+import LostView from '../base/LostView.vue';
+import { useUnits } from '../yard/units.ts';
+
+/** One unit: its name, and its places. */
+const route = useRoute();
+const units = useUnits();
+
+onMounted(() => {
+  if (!units.loaded) void units.load();
+});
+
+const id = computed(() => String(route.params['id']));
+const unit = computed(() => units.units.get(id.value));
+const known = computed(() => unit.value && knownOf(unit.value.record));
+
+const places = [
+  { name: 'record', label: 'Record' },
+  { name: 'walk', label: 'Walk' },
+  { name: 'log', label: 'Log' },
+] as const;
+</script>
+
+<template>
+  <LostView v-if="units.loaded && !unit && !units.problem" />
+  <p v-else-if="units.problem" class="wait wrong" role="alert">{{ units.problem }}</p>
+  <p v-else-if="!unit" class="wait soft">Opening the unit…</p>
+  <template v-else>
+    <header class="unit">
+      <h1>{{ nameOf(unit.record) }}</h1>
+      <p class="particulars">{{ particularsOf(unit.record) }}</p>
+      <p v-if="known" class="soft">{{ known.known }} of {{ known.of }} known</p>
+      <a class="file" :href="`/api/units/${unit.id}/file`" download>Save as a unit file</a>
+      <nav aria-label="Places of this unit">
+        <RouterLink
+          v-for="place in places"
+          :key="place.name"
+          :to="{ name: place.name, params: { id: unit.id } }"
+          :class="{ here: route.name === place.name }"
+          :aria-current="route.name === place.name ? 'page' : undefined"
+        >
+          {{ place.label }}
+        </RouterLink>
+      </nav>
+    </header>
+    <RouterView v-slot="{ Component }">
+      <component
+        :is="Component"
+        :unit="unit"
+        :station="route.params['station']"
+        :walk="route.params['walk']"
+      />
+    </RouterView>
+  </template>
+</template>
+
+<style scoped>
+.wait {
+  padding: 30px 24px;
+}
+
+.unit {
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  padding: 8px 24px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.particulars {
+  font: 600 16px var(--slab);
+  color: var(--soft);
+}
+
+.file {
+  color: var(--soft);
+  font-size: 15px;
+}
+
+nav {
+  display: flex;
+  gap: 6px;
+  margin-left: auto;
+}
+
+nav a {
+  padding: 10px 14px;
+  color: var(--soft);
+  text-decoration: none;
+}
+
+nav a.here {
+  color: var(--ink);
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--ink);
+}
+
+@media (width < 760px) {
+  .unit {
+    padding: 4px 16px 0;
+  }
+
+  h1 {
+    font-size: 22px;
+  }
+
+  nav {
+    flex-basis: 100%;
+    margin-left: 0;
+  }
+
+  nav a {
+    flex: 1;
+    min-height: 44px;
+    text-align: center;
+  }
+}
+</style>

@@ -1,0 +1,543 @@
+<script setup lang="ts">
+import { useEventListener, useWakeLock } from '@vueuse/core';
+import Button from 'primevue/button';
+import Drawer from 'primevue/drawer';
+import InputText from 'primevue/inputtext';
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  clock,
+  emptyRecord,
+  stationEntry,
+  type Mark,
+  type Point,
+  type StationKey,
+} from '@fair-gable/core';
+import { saying } from '../api/client.ts';
+import OutlineStrip from '../outline/OutlineStrip.vue';
+import { useOutbox } from '../outbox/index.ts';
+import { useSession } from '../people/session.ts';
+import { useUnits } from '../yard/units.ts';
+import { useWalk } from './walk.ts';
+import WalkCard from './WalkCard.vue';
+
+/** A walk as it is given: one point a card, one thumb, no network needed. */
+const props = defineProps<{ walk: string }>();
+const router = useRouter();
+const walks = useWalk();
+const units = useUnits();
+const session = useSession();
+const outbox = useOutbox();
+const wakeLock = useWakeLock();
+
+const found = ref<boolean>();
+const problem = ref('');
+const sheet = ref<'jump' | 'missed' | 'mark'>();
+const mark = ref<Mark>('asked');
+const note = ref('');
+
+onMounted(async () => {
+  if (!units.loaded) void units.load();
+  try {
+    found.value = await walks.open(props.walk);
+  } catch (error) {
+    problem.value = saying(error);
+    found.value = false;
+  }
+  await wakeLock.request('screen').catch(() => undefined);
+});
+
+const state = computed(() => walks.state);
+const plan = computed(() => walks.walk?.plan);
+const point = computed(() => state.value?.current);
+const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
+
+const isOpen = (p: Point): boolean => {
+  const card = state.value?.cards.get(p.id);
+  return card === 'open' || card === 'later';
+};
+const given = computed(() => plan.value?.points.filter((p) => !isOpen(p)).length ?? 0);
+const place = computed(() => {
+  if (!point.value || !plan.value) return '';
+  const back =
+    state.value?.cards.get(point.value.id) === 'later' ? 'from the come-back pile · ' : '';
+  return `${back}card ${given.value + 1} of ${plan.value.points.length} · about ${point.value.seconds} s`;
+});
+
+const next = computed(() => {
+  const points = plan.value?.points ?? [];
+  const at = points.findIndex((p) => p.id === point.value?.id);
+  return points.slice(at + 1).find((p) => state.value?.cards.get(p.id) === 'open');
+});
+
+const aheadWords = computed(() => {
+  const ahead = walks.pace?.ahead ?? 0;
+  if (Math.abs(ahead) < 30) return 'on time';
+  const minutes = Math.round(Math.abs(ahead) / 60) || 1;
+  return `${minutes} min ${ahead > 0 ? 'ahead' : 'behind'}`;
+});
+
+const stations = computed(() => {
+  const points = plan.value?.points ?? [];
+  return [...new Set(points.map((p) => p.station))].map((key) => ({
+    station: stationEntry(key),
+    left: points.filter((p) => p.station === key && isOpen(p)).length,
+    total: points.filter((p) => p.station === key).length,
+  }));
+});
+
+const marks: readonly { key: Mark; label: string }[] = [
+  { key: 'liked', label: 'Liked' },
+  { key: 'asked', label: 'Asked' },
+  { key: 'promise', label: 'Promise' },
+  { key: 'not-working', label: 'Not working' },
+];
+
+const sheetTitle = computed(() => {
+  if (sheet.value === 'jump') return 'Jump to a station';
+  if (sheet.value === 'missed') return 'Missed so far';
+  return marks.find((m) => m.key === mark.value)?.label ?? '';
+});
+
+const act = (kind: 'said' | 'shown' | 'later'): void => {
+  if (point.value) void walks.record({ kind, point: point.value.id });
+};
+
+const jump = (station: StationKey): void => {
+  sheet.value = undefined;
+  void walks.record({ kind: 'jump', station });
+};
+
+const turnTo = (p: Point): void => {
+  sheet.value = undefined;
+  void walks.record({ kind: 'turn-to', point: p.id });
+};
+
+/** “Liked” needs no words; the others take a note that may be left empty. */
+const putMark = (chosen: Mark): void => {
+  if (!point.value) return;
+  if (chosen === 'liked') {
+    void walks.record({ kind: 'mark', point: point.value.id, mark: chosen });
+    return;
+  }
+  mark.value = chosen;
+  note.value = '';
+  sheet.value = 'mark';
+};
+
+const keepMark = (): void => {
+  if (!point.value) return;
+  const words = note.value.trim();
+  void walks.record({
+    kind: 'mark',
+    point: point.value.id,
+    mark: mark.value,
+    ...(words ? { note: words } : {}),
+  });
+  sheet.value = undefined;
+};
+
+const undo = (): void => {
+  const last = state.value?.undoable;
+  if (last) void walks.record({ kind: 'undo', event: last.id });
+};
+
+const finish = async (): Promise<void> => {
+  await walks.record({ kind: 'finish' });
+  await toLog();
+};
+
+const toLog = (): Promise<unknown> =>
+  router.push({ name: 'log', params: { id: plan.value?.unit ?? '', walk: props.walk } });
+
+const marksHere = computed(
+  () => state.value?.marks.filter((m) => m.point === point.value?.id).map((m) => m.mark) ?? [],
+);
+
+// Keys and a clicker double the buttons; they never do what no button does.
+const keys: Readonly<Record<string, () => void>> = {
+  ' ': () => act('said'),
+  ArrowRight: () => act('said'),
+  PageDown: () => act('said'),
+  s: () => act('shown'),
+  l: () => act('later'),
+  u: undo,
+  ArrowLeft: undo,
+  PageUp: undo,
+};
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement;
+  if (sheet.value || target.closest('input, button') || !state.value?.begun) return;
+  const action = keys[event.key];
+  if (!action) return;
+  event.preventDefault();
+  action();
+});
+</script>
+
+<template>
+  <div class="give">
+    <p v-if="found === undefined" class="wait soft">Opening the walk…</p>
+    <div v-else-if="!plan || !state" class="wait">
+      <h1>This walk is not on this device</h1>
+      <p>
+        {{
+          problem ||
+          'The server cannot be reached either. Open it where it was planned, or try again with a network.'
+        }}
+      </p>
+      <RouterLink :to="{ name: 'yard' }">Back to the yard</RouterLink>
+    </div>
+    <template v-else>
+      <header class="head">
+        <strong>{{
+          point
+            ? `${stationEntry(point.station).number} ${stationEntry(point.station).label}`
+            : 'Done'
+        }}</strong>
+        <span class="soft" role="status">
+          {{ walks.walk?.unitName
+          }}<template v-if="outbox.unsent"> · {{ outbox.unsent }} not sent</template>
+        </span>
+      </header>
+      <OutlineStrip
+        class="strip"
+        :record="record"
+        :system="session.system"
+        :here="point?.station ?? 'hitch'"
+        label="Where you stand on the walk"
+      />
+      <div class="bars">
+        <span>time</span>
+        <span
+          class="bar"
+          role="img"
+          :aria-label="`${clock(walks.worked)} of ${plan.minutes} minutes gone`"
+          ><i :style="{ width: `${(walks.pace?.timeGone ?? 0) * 100}%` }"
+        /></span>
+        <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }}</span>
+        <span>walk</span>
+        <span class="bar" role="img" :aria-label="`${given} of ${plan.points.length} cards given`"
+          ><i class="done" :style="{ width: `${(walks.pace?.walkDone ?? 0) * 100}%` }"
+        /></span>
+        <span>{{ aheadWords }}</span>
+      </div>
+
+      <div v-if="!state.begun" class="begin">
+        <h1>{{ plan.points.length }} cards, {{ plan.minutes }} minutes</h1>
+        <p>
+          First: {{ stationEntry(plan.points[0]?.station ?? 'hitch').label.toLowerCase() }}. The
+          clock starts when you do.
+        </p>
+        <button type="button" class="big dark" @click="walks.record({ kind: 'begin' })">
+          Begin
+        </button>
+      </div>
+      <div v-else-if="state.finished" class="begin">
+        <h1>The walk is finished</h1>
+        <p>{{ given }} of {{ plan.points.length }} cards given in {{ clock(walks.worked) }}.</p>
+        <button type="button" class="big dark" @click="toLog">Open the log</button>
+      </div>
+      <div v-else-if="state.paused" class="begin">
+        <h1>Paused at {{ clock(walks.worked) }}</h1>
+        <button type="button" class="big dark" @click="walks.record({ kind: 'resume' })">
+          Go on
+        </button>
+      </div>
+      <template v-else>
+        <WalkCard v-if="point" :point="point" :place="place" class="body" />
+        <div v-else class="begin">
+          <h1>Every card is given</h1>
+          <p>Finish when the last question is answered.</p>
+          <button type="button" class="big dark" @click="finish">Finish the walk</button>
+        </div>
+        <div class="thumbs">
+          <button v-if="state.missed.length" type="button" class="missed" @click="sheet = 'missed'">
+            {{ state.missed.length }} missed so far:
+            {{
+              state.missed
+                .map((p) => p.label.toLowerCase())
+                .slice(0, 3)
+                .join(', ')
+            }}
+            <span aria-hidden="true">›</span>
+          </button>
+          <div v-if="point" class="marks">
+            <button
+              v-for="m in marks"
+              :key="m.key"
+              type="button"
+              :aria-pressed="marksHere.includes(m.key)"
+              @click="putMark(m.key)"
+            >
+              {{ m.label }}
+            </button>
+          </div>
+          <div v-if="point" class="three">
+            <button type="button" class="big" @click="act('later')">Later</button>
+            <button type="button" class="big" @click="act('shown')">Shown</button>
+            <button type="button" class="big dark" @click="act('said')">
+              Said
+              <small v-if="next">next: {{ next.label.toLowerCase() }}</small>
+            </button>
+          </div>
+        </div>
+      </template>
+      <nav v-if="state.begun && !state.finished" class="foot" aria-label="The walk">
+        <button type="button" :disabled="!state.undoable || state.paused" @click="undo">
+          Undo
+        </button>
+        <button type="button" :disabled="state.paused" @click="sheet = 'jump'">Jump to…</button>
+        <button v-if="!state.paused" type="button" @click="walks.record({ kind: 'pause' })">
+          Pause
+        </button>
+        <button type="button" @click="finish">Finish</button>
+      </nav>
+    </template>
+
+    <Drawer
+      :visible="sheet !== undefined"
+      position="bottom"
+      class="sheet"
+      :header="sheetTitle"
+      @update:visible="sheet = undefined"
+    >
+      <ul v-if="sheet === 'jump'">
+        <li v-for="{ station, left, total } in stations" :key="station.key">
+          <button type="button" :disabled="left === 0" @click="jump(station.key)">
+            <span>{{ station.number }} {{ station.label }}</span>
+            <span class="soft">{{ left === 0 ? 'all given' : `${left} of ${total} left` }}</span>
+          </button>
+        </li>
+      </ul>
+      <ul v-else-if="sheet === 'missed'">
+        <li v-for="p in state?.missed" :key="p.id">
+          <button type="button" @click="turnTo(p)">
+            <span>{{ p.label }}</span>
+            <span class="soft"
+              >{{ stationEntry(p.station).label
+              }}{{ state?.cards.get(p.id) === 'later' ? ', come-back pile' : '' }}</span
+            >
+          </button>
+        </li>
+      </ul>
+      <form v-else-if="sheet === 'mark'" @submit.prevent="keepMark">
+        <label for="note">In a few words, if you like</label>
+        <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
+        <Button type="submit" label="Keep it" />
+      </form>
+    </Drawer>
+  </div>
+</template>
+
+<style scoped>
+.give {
+  display: flex;
+  flex-direction: column;
+  max-width: 620px;
+  min-height: 100dvh;
+  margin: 0 auto;
+  background: var(--leaf);
+}
+
+.wait {
+  display: grid;
+  gap: 10px;
+  padding: 40px 18px;
+}
+
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 10px 18px 0;
+}
+
+.head strong {
+  font: 700 18px var(--slab);
+}
+
+.strip {
+  height: 78px;
+  padding: 2px 18px;
+}
+
+.bars {
+  display: grid;
+  grid-template-columns: 46px 1fr auto;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 4px 18px 12px;
+  border-bottom: 2px solid var(--ink);
+  color: var(--soft);
+}
+
+.bar {
+  height: 11px;
+  background: var(--sand);
+}
+
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+
+.bar .done {
+  background: var(--spruce);
+}
+
+.bars .number {
+  color: var(--ink);
+}
+
+.body,
+.begin {
+  flex: 1;
+}
+
+.begin {
+  display: grid;
+  align-content: center;
+  gap: 14px;
+  padding: 18px;
+}
+
+.begin h1 {
+  font-size: 30px;
+}
+
+.thumbs {
+  display: grid;
+  gap: 8px;
+  padding: 6px 18px 10px;
+}
+
+.missed {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--amber);
+  font-weight: 700;
+  text-align: left;
+  cursor: pointer;
+}
+
+.marks {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr 1.3fr;
+  gap: 8px;
+}
+
+.marks button {
+  min-height: var(--thumb);
+  padding: 0 4px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.marks button[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  font-weight: 700;
+}
+
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1.55fr;
+  gap: 9px;
+}
+
+.big {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  min-height: 72px;
+  padding: 4px 8px;
+  border: 2px solid var(--ink);
+  border-radius: 8px;
+  background: var(--leaf);
+  font: 700 20px var(--slab);
+  cursor: pointer;
+}
+
+.big small {
+  max-width: 9.5rem;
+  overflow: hidden;
+  font: 400 15px var(--plain);
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.dark {
+  background: var(--ink);
+  color: var(--leaf);
+}
+
+.foot {
+  display: grid;
+  grid-auto-columns: 1fr;
+  grid-auto-flow: column;
+  border-top: 1px solid var(--hairline);
+}
+
+.foot button {
+  min-height: 52px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+
+.foot button:disabled {
+  color: var(--edge);
+  cursor: default;
+}
+</style>
+
+<style>
+/* The drawer is moved to the end of the body, out of the reach of scoped styles. */
+.p-drawer.sheet {
+  width: 100%;
+  max-width: 620px;
+  height: auto;
+  max-height: 78dvh;
+  margin: 0 auto;
+  border-radius: 10px 10px 0 0;
+}
+
+.sheet ul button {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  width: 100%;
+  min-height: 52px;
+  align-items: center;
+  padding: 0;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+  background: none;
+  font-size: 17px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.sheet ul button:disabled {
+  color: var(--soft);
+  cursor: default;
+}
+
+.sheet form {
+  display: grid;
+  gap: 10px;
+}
+
+.sheet form .p-button {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,261 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue';
+import { clock, logOf, type Mark } from '@fair-gable/core';
+import { ask, saying } from '../api/client.ts';
+import { useOutbox } from '../outbox/index.ts';
+import type { YardUnit } from '../yard/units.ts';
+import type { WalkView } from './walk.ts';
+
+/** What walks of this unit came to: what was said, shown, missed and asked, with times. */
+const props = defineProps<{ unit: YardUnit; walk?: string | undefined }>();
+const outbox = useOutbox();
+const walks = ref<readonly WalkView[]>();
+const problem = ref('');
+
+const load = async (): Promise<void> => {
+  problem.value = '';
+  try {
+    await outbox.flush();
+    walks.value = (
+      await ask<{ walks: WalkView[] }>('GET', `/api/units/${props.unit.id}/walks`)
+    ).walks;
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+onMounted(load);
+watch(() => props.unit.id, load);
+watch(
+  () => outbox.unsent,
+  (now, before) => void (now === 0 && before > 0 && load()),
+);
+
+const chosen = computed(
+  () => walks.value?.find((w) => w.plan.id === props.walk) ?? walks.value?.[0],
+);
+const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
+
+const when = (iso: string): string =>
+  new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
+    new Date(iso),
+  );
+
+const markWords: Readonly<Record<Mark, string>> = {
+  liked: 'liked',
+  asked: 'asked',
+  promise: 'promised',
+  'not-working': 'not working',
+};
+
+const longest = computed(() =>
+  Math.max(1, ...(log.value?.stations.map((s) => Math.max(s.planned, s.taken)) ?? [])),
+);
+const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
+</script>
+
+<template>
+  <p v-if="problem" class="pad wrong" role="alert">
+    {{ problem }} <button type="button" @click="load">Try again</button>
+  </p>
+  <p v-else-if="!walks" class="pad soft">Opening the log…</p>
+  <div v-else-if="!chosen || !log" class="pad">
+    <h2>No walk was given here yet</h2>
+    <p>
+      Plan one under <RouterLink :to="{ name: 'walk', params: { id: unit.id } }">Walk</RouterLink>;
+      what is said and asked is written down here by itself.
+    </p>
+  </div>
+  <div v-else class="log">
+    <nav aria-label="Walks of this unit">
+      <h2>Walks</h2>
+      <ul>
+        <li v-for="w in walks" :key="w.plan.id">
+          <RouterLink
+            :to="{ name: 'log', params: { id: unit.id, walk: w.plan.id } }"
+            :class="{ here: w.plan.id === chosen.plan.id }"
+            replace
+          >
+            {{ when(w.createdAt)
+            }}<span class="small soft">{{ w.by }}, {{ w.plan.minutes }} min</span>
+          </RouterLink>
+        </li>
+      </ul>
+    </nav>
+    <section>
+      <header>
+        <h2>
+          {{ log.done.length }} of {{ chosen.plan.points.length }} cards in {{ clock(log.worked) }}
+        </h2>
+        <p class="soft">
+          {{ log.finished ? 'finished' : 'not finished' }} · {{ chosen.plan.minutes }} minutes
+          planned
+        </p>
+        <RouterLink v-if="!log.finished" :to="{ name: 'give', params: { walk: chosen.plan.id } }"
+          >Go on with it</RouterLink
+        >
+      </header>
+      <template v-if="log.marks.length">
+        <h3>Asked, promised, found</h3>
+        <ul class="rows" data-part="marks">
+          <li v-for="(m, i) in log.marks" :key="i">
+            <span class="number">{{ clock(m.elapsed) }}</span>
+            <span class="mark">{{ markWords[m.mark] }}</span>
+            <span
+              >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template></span
+            >
+          </li>
+        </ul>
+      </template>
+      <h3>Said and shown</h3>
+      <p v-if="log.done.length === 0" class="soft">Nothing yet.</p>
+      <ul class="rows" data-part="done">
+        <li v-for="line in log.done" :key="line.point.id">
+          <span class="number">{{ clock(line.at) }}</span>
+          <span class="mark">{{ line.how }}</span>
+          <span>{{ line.point.sentence }}</span>
+        </li>
+      </ul>
+      <template v-if="log.missed.length">
+        <h3>Missed</h3>
+        <ul class="rows" data-part="missed">
+          <li v-for="point in log.missed" :key="point.id">
+            <span class="number">—</span>
+            <span class="mark">{{ point.label }}</span>
+            <span class="soft">{{ point.sentence }}</span>
+          </li>
+        </ul>
+      </template>
+    </section>
+    <aside aria-label="Time by station">
+      <h2>Time by station</h2>
+      <ul>
+        <li v-for="s in log.stations" :key="s.station">
+          <span>{{ s.label }}</span>
+          <span class="number"
+            >{{ clock(s.taken) }}<span class="soft small"> of {{ clock(s.planned) }}</span></span
+          >
+          <span class="bar" aria-hidden="true"
+            ><i class="planned" :style="{ width: share(s.planned) }" /><i
+              :style="{ width: share(s.taken) }"
+          /></span>
+        </li>
+      </ul>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.pad {
+  display: grid;
+  gap: 8px;
+  padding: 30px 24px;
+}
+
+.log {
+  display: grid;
+  grid-template-columns: 230px minmax(0, 1fr) 300px;
+  min-height: calc(100vh - 96px);
+}
+
+.log > * {
+  padding: 18px 24px 40px;
+}
+
+nav {
+  border-right: 1px solid var(--hairline);
+}
+
+aside {
+  border-left: 1px solid var(--hairline);
+}
+
+h2 {
+  font-size: 19px;
+}
+
+h3 {
+  padding: 22px 0 4px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 16px;
+}
+
+nav a {
+  display: grid;
+  padding: 9px 10px;
+  border-bottom: 1px solid var(--hairline);
+  text-decoration: none;
+}
+
+nav a.here {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+  font-weight: 700;
+}
+
+header {
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+
+.rows li {
+  display: grid;
+  grid-template-columns: 48px 130px minmax(0, 1fr);
+  gap: 10px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.mark {
+  font-weight: 600;
+}
+
+aside li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.bar {
+  position: relative;
+  grid-column: 1 / -1;
+  height: 8px;
+}
+
+.bar i {
+  position: absolute;
+  inset: 1px auto 1px 0;
+  background: var(--spruce);
+}
+
+.bar .planned {
+  inset: 0 auto 0 0;
+  background: var(--sand);
+}
+
+@media (width < 1000px) {
+  .log {
+    display: flex;
+    flex-direction: column;
+  }
+
+  .log > * {
+    padding: 14px 16px;
+    border: 0;
+  }
+
+  nav {
+    order: 3;
+  }
+
+  .rows li {
+    grid-template-columns: 46px minmax(0, 1fr);
+  }
+
+  .rows li > :last-child {
+    grid-column: 2;
+  }
+}
+</style>

@@ -1,0 +1,273 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputNumber from 'primevue/inputnumber';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  nameOf,
+  pointsOf,
+  routeOf,
+  stationEntry,
+  totalSeconds,
+  type Point,
+} from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import type { YardUnit } from '../yard/units.ts';
+import { useWalk } from './walk.ts';
+
+/** Plans a walk: what will be said, in the order of the walk, against the buyer's minutes. */
+const props = defineProps<{ unit: YardUnit }>();
+const session = useSession();
+const walk = useWalk();
+const router = useRouter();
+
+const minutes = ref(15);
+const dropped = ref<ReadonlySet<string>>(new Set());
+const busy = ref(false);
+
+const points = computed(() => pointsOf(props.unit.record, session.system));
+const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id)));
+const seconds = computed(() => totalSeconds(chosen.value));
+const over = computed(() => seconds.value - minutes.value * 60);
+
+watch(
+  () => props.unit.id,
+  () => (dropped.value = new Set()),
+);
+
+const stations = computed(() =>
+  routeOf(props.unit.record)
+    .map((key) => ({
+      station: stationEntry(key),
+      points: points.value.filter((p) => p.station === key),
+    }))
+    .filter(({ points: here }) => here.length > 0),
+);
+
+const spoken = (s: number): string =>
+  s < 60 ? `${s} s` : `${Math.floor(s / 60)} min${s % 60 ? ` ${s % 60} s` : ''}`;
+
+const toggle = (points: readonly Point[], on: boolean): void => {
+  const next = new Set(dropped.value);
+  for (const { id } of points) {
+    if (on) next.delete(id);
+    else next.add(id);
+  }
+  dropped.value = next;
+};
+
+const isOn = (here: readonly Point[]): boolean => here.some((p) => !dropped.value.has(p.id));
+
+const start = async (): Promise<void> => {
+  busy.value = true;
+  const unit = { id: props.unit.id, name: nameOf(props.unit.record) };
+  const id = await walk.plan(unit, minutes.value, chosen.value);
+  await router.push({ name: 'give', params: { walk: id } });
+};
+</script>
+
+<template>
+  <div class="plan">
+    <section class="cards" aria-label="Cards in walking order">
+      <p v-if="points.length === 0" class="empty">
+        There is nothing to say yet. Record what the labels read and tick what is fitted; each
+        becomes a card.
+      </p>
+      <div v-for="{ station, points: here } in stations" :key="station.key" class="stop">
+        <h2>
+          <label>
+            <input type="checkbox" :checked="isOn(here)" @change="toggle(here, !isOn(here))" />
+            {{ station.number }} {{ station.label }}
+          </label>
+          <span class="small soft">{{
+            spoken(totalSeconds(here.filter((p) => !dropped.has(p.id))))
+          }}</span>
+        </h2>
+        <ul>
+          <li v-for="point in here" :key="point.id" :class="{ off: dropped.has(point.id) }">
+            <label>
+              <input
+                type="checkbox"
+                :checked="!dropped.has(point.id)"
+                @change="toggle([point], dropped.has(point.id))"
+              />
+              <span>{{ point.sentence }}</span>
+            </label>
+            <span class="small soft number">{{ spoken(point.seconds) }}</span>
+          </li>
+        </ul>
+      </div>
+    </section>
+    <aside>
+      <h2>Hitch first, door side</h2>
+      <p class="soft small">
+        Round the unit by where its things are:
+        {{ stations.map((s) => s.station.short).join(' → ') }}.
+      </p>
+      <div class="minutes">
+        <label for="minutes">Minutes the buyer has</label>
+        <InputNumber
+          v-model="minutes"
+          input-id="minutes"
+          :min="1"
+          :max="240"
+          show-buttons
+          button-layout="horizontal"
+          :allow-empty="false"
+        />
+      </div>
+      <p class="sum">
+        <strong
+          >{{ chosen.length }} {{ chosen.length === 1 ? 'card' : 'cards' }}, about
+          {{ spoken(seconds) }}</strong
+        >
+        <span v-if="over > 0" class="over"
+          >{{ spoken(over) }} more than there is. Leave some out, or start and put them on the
+          come-back pile.</span
+        >
+        <span v-else class="soft">{{ spoken(-over) }} left for questions.</span>
+      </p>
+      <Button
+        v-if="session.mayWrite"
+        label="Start the walk"
+        :disabled="chosen.length === 0"
+        :loading="busy"
+        @click="start"
+      />
+      <p v-else class="soft">Your role may look at the plan, not give the walk.</p>
+      <p class="small soft">
+        The walk and its cards are on this device from here on; it needs no network.
+      </p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+}
+
+.cards {
+  padding: 6px 24px 40px;
+}
+
+.empty {
+  padding: 40px 0;
+}
+
+.stop h2 {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  padding: 16px 0 6px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 18px;
+}
+
+label {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  cursor: pointer;
+}
+
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  min-height: 40px;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+}
+
+li .number {
+  flex: none;
+  font-weight: 500;
+}
+
+.off {
+  color: var(--soft);
+  text-decoration: line-through;
+}
+
+input[type='checkbox'] {
+  width: 20px;
+  height: 20px;
+  flex: none;
+  accent-color: var(--spruce);
+}
+
+aside {
+  position: sticky;
+  top: 0;
+  display: flex;
+  flex-direction: column;
+  align-self: start;
+  gap: 14px;
+  min-height: 70vh;
+  padding: 20px 24px;
+  border-left: 1px solid var(--hairline);
+}
+
+aside h2 {
+  font-size: 19px;
+}
+
+.minutes {
+  display: grid;
+  gap: 4px;
+}
+
+.minutes label {
+  font-weight: 600;
+}
+
+.minutes :deep(.p-inputnumber-input) {
+  width: 5rem;
+  text-align: center;
+  font-size: 20px;
+  font-weight: 700;
+}
+
+.sum {
+  display: grid;
+  gap: 2px;
+}
+
+.sum strong {
+  font: 700 20px var(--slab);
+}
+
+.over {
+  color: var(--amber);
+  font-weight: 600;
+}
+
+@media (width < 900px) {
+  .plan {
+    display: flex;
+    flex-direction: column-reverse;
+  }
+
+  .cards {
+    padding-inline: 16px;
+  }
+
+  aside {
+    position: static;
+    align-self: stretch;
+    min-height: 0;
+    padding: 14px 16px;
+    border-left: 0;
+  }
+
+  aside :deep(.p-button) {
+    min-height: 52px;
+  }
+
+  li {
+    min-height: var(--thumb);
+  }
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { Point } from '@fair-gable/core';
+import FigureText from '../base/FigureText.vue';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
+
+/** One thing to say, large enough to read at arm's length; its numbers, what to show, what it is not. */
+defineProps<{ point: Point; place: string }>();
+</script>
+
+<template>
+  <article class="card" aria-live="polite">
+    <p class="soft place">{{ place }}</p>
+    <h1>{{ point.sentence }}</h1>
+    <dl v-if="point.numbers.length" class="numbers">
+      <div v-for="number in point.numbers" :key="number.label">
+        <dt>
+          <EvidenceMark :how="number.how" />
+          {{ number.label }}
+        </dt>
+        <dd v-if="number.text" :class="{ guess: number.how === 'guessed' }">
+          <FigureText :text="number.text" />
+        </dd>
+        <dd v-else class="unknown">? <small>do not say</small></dd>
+      </div>
+    </dl>
+    <p v-if="point.caution" class="line caution">
+      <b aria-hidden="true">!</b
+      ><span><span class="visually-hidden">Caution: </span>{{ point.caution }}</span>
+    </p>
+    <p v-if="point.show" class="line">
+      <b aria-hidden="true">→</b
+      ><span><span class="visually-hidden">Show: </span>{{ point.show }}</span>
+    </p>
+    <p v-if="point.not" class="line not">
+      <b aria-hidden="true">≠</b
+      ><span><span class="visually-hidden">It is not: </span>{{ point.not }}</span>
+    </p>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  padding: 10px 18px;
+}
+
+.place {
+  font-size: 16px;
+}
+
+h1 {
+  padding: 4px 0 12px;
+  font-size: clamp(24px, 6.9vw, 32px);
+  line-height: 1.22;
+}
+
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 22px;
+  padding: 10px 0;
+  border-top: 1px solid var(--hairline);
+}
+
+.numbers > div {
+  display: flex;
+  flex-direction: column-reverse;
+}
+
+dt {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 16px;
+  color: var(--soft);
+}
+
+dd {
+  font-size: 27px;
+  font-weight: 700;
+  line-height: 1.2;
+}
+
+dd.guess {
+  font-weight: 500;
+}
+
+.unknown {
+  font-style: italic;
+}
+
+small {
+  font-size: 16px;
+  font-weight: 400;
+}
+
+.line {
+  display: flex;
+  gap: 12px;
+  padding: 9px 2px;
+  border-top: 1px solid var(--hairline);
+  font-size: 18px;
+}
+
+.line b {
+  flex: none;
+  width: 1.1em;
+  text-align: center;
+}
+
+.caution {
+  color: var(--brick);
+  font-weight: 600;
+}
+
+.not b {
+  color: var(--amber);
+}
+</style>

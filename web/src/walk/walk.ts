@@ -1,0 +1,116 @@
+import { useNow } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, shallowRef } from 'vue';
+import {
+  foldWalk,
+  inOrder,
+  nextEvent,
+  paceOf,
+  workedMs,
+  type Point,
+  type WalkEvent,
+  type WalkPlan,
+  type What,
+} from '@fair-gable/core';
+import { ask, NoNetwork } from '../api/client.ts';
+import { device, deviceId, useOutbox, type KeptWalk } from '../outbox/index.ts';
+
+export interface WalkView {
+  readonly plan: WalkPlan;
+  readonly by: string;
+  readonly createdAt: string;
+  readonly events: readonly WalkEvent[];
+}
+
+const lastElapsed = (events: readonly WalkEvent[]): number =>
+  Math.max(0, ...events.map((e) => e.elapsed));
+
+/** Both sides' events together; a walk given on two devices agrees in the end. */
+const joined = (here: KeptWalk | undefined, there: WalkView | undefined): KeptWalk | undefined => {
+  if (!there) return here;
+  const events = inOrder([...(here?.events ?? []), ...there.events]);
+  const anchor = here?.anchor ?? { elapsed: lastElapsed(events), at: Date.now() };
+  return { plan: there.plan, events, unitName: here?.unitName ?? '', anchor };
+};
+
+const fromServer = async (id: string): Promise<WalkView | undefined> => {
+  try {
+    return await ask<WalkView>('GET', `/api/walks/${id}`);
+  } catch (error) {
+    if (error instanceof NoNetwork) return undefined;
+    throw error;
+  }
+};
+
+/** The walk that is being given: its events on this device, folded into what the screen shows. */
+export const useWalk = defineStore('walk', () => {
+  const outbox = useOutbox();
+  const walk = shallowRef<KeptWalk>();
+  const now = useNow({ interval: 1000 });
+  let writing: Promise<void> = Promise.resolve();
+
+  /** Plans a walk on this device; it is sent when the server is in reach. */
+  const plan = async (
+    unit: { readonly id: string; readonly name: string },
+    minutes: number,
+    points: readonly Point[],
+  ): Promise<string> => {
+    const made: WalkPlan = { id: crypto.randomUUID(), unit: unit.id, minutes, points: [...points] };
+    const keptWalk = {
+      plan: made,
+      events: [],
+      unitName: unit.name,
+      anchor: { elapsed: 0, at: Date.now() },
+    };
+    await outbox.addPlan(keptWalk, made);
+    return made.id;
+  };
+
+  /**
+   * Opens a walk from this device, and from the server where it is in reach.
+   * @returns whether there is such a walk
+   */
+  const open = async (id: string): Promise<boolean> => {
+    const here = await (await device()).get('walks', id);
+    walk.value = here;
+    // What is on the device is enough to go on with; the server's events join when they come.
+    const there = here ? await fromServer(id).catch(() => undefined) : await fromServer(id);
+    walk.value = joined(walk.value ?? here, there);
+    return walk.value !== undefined;
+  };
+
+  const elapsed = computed(() => {
+    const { anchor, events = [] } = walk.value ?? {};
+    if (!anchor) return 0;
+    const here = anchor.elapsed + Math.max(now.value.getTime() - anchor.at, 0);
+    return Math.round(Math.max(here, lastElapsed(events)));
+  });
+
+  const write = async (what: What): Promise<void> => {
+    if (!walk.value) return;
+    const given = { id: crypto.randomUUID(), device: await deviceId(), elapsed: elapsed.value };
+    const isFirst = walk.value.events.length === 0;
+    const anchor = isFirst ? { elapsed: 0, at: Date.now() } : walk.value.anchor;
+    const event = nextEvent(walk.value.events, isFirst ? { ...given, elapsed: 0 } : given, what);
+    const next = { ...walk.value, anchor, events: [...walk.value.events, event] };
+    await outbox.addEvent(next, event);
+    walk.value = next;
+  };
+
+  /** Writes an event: on the device first, one after the other. */
+  const record = (what: What): Promise<void> => {
+    writing = writing.then(() => write(what));
+    return writing;
+  };
+
+  const state = computed(() => walk.value && foldWalk(walk.value.plan, walk.value.events));
+  const worked = computed(() => {
+    const events = walk.value?.events ?? [];
+    const running = state.value?.begun && !state.value.paused && !state.value.finished;
+    return workedMs(events, running ? elapsed.value : undefined);
+  });
+  const pace = computed(() =>
+    walk.value && state.value ? paceOf(walk.value.plan, state.value, worked.value) : undefined,
+  );
+  return { walk, state, worked, pace, plan, open, record };
+});

@@ -1,0 +1,32 @@
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+export default defineConfig({
+  plugins: [
+    vue(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Fair Gable',
+        short_name: 'Fair Gable',
+        description: 'The record walks round the trailer.',
+        display: 'standalone',
+        background_color: '#f7f4ec',
+        theme_color: '#f7f4ec',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        clientsClaim: true,
+        skipWaiting: true,
+      },
+    }),
+  ],
+  resolve: { conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'] },
+  worker: { format: 'es' },
+  build: { target: 'es2023', chunkSizeWarningLimit: 700 },
+});
