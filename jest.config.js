@@ -4,8 +4,7 @@ const project = (name, extra = {}) => ({
   rootDir: `./${name}`,
   testMatch: ['<rootDir>/test/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
-  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
-  testEnvironmentOptions: { customExportConditions: ['@fair-gable/source', 'node', 'import'] },
+  testEnvironmentOptions: { customExportConditions: ['@fair-gable/source', 'node'] },
   transform: {
     '^.+\\.ts$': [
       '@swc/jest',

@@ -38,7 +38,7 @@ const signOut = async (): Promise<void> => {
     </nav>
     <SaveState class="saved" />
     <p class="who">
-      {{ session.session.person.name }}, {{ session.session.person.role }}
+      <span class="name">{{ session.session.person.name }}, {{ session.session.person.role }}</span>
       <button type="button" @click="signOut">Sign out</button>
     </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
@@ -118,10 +118,13 @@ main:focus {
     display: none;
   }
 
-  .who {
-    display: flex;
-    flex-basis: 100%;
-    justify-content: space-between;
+  .name {
+    display: none;
+  }
+
+  .who button {
+    min-height: 44px;
+    margin: 0;
   }
 }
 </style>

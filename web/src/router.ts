@@ -44,6 +44,7 @@ export const router = createRouter({
     },
     {
       path: '/walks/:walk',
+      props: true,
       name: 'give',
       meta: { bare: true },
       component: () => import('./walk/GiveView.vue'),

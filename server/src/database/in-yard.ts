@@ -41,6 +41,13 @@ export const inYard = (manager: EntityManager, yardId: string) => ({
     const own = rows.map((row) => ({ ...row, yardId })) as unknown as DeepPartial<E>[];
     await manager.save(entity, own, { chunk: 500 });
   },
+  /** Inserts rows that cannot be there yet. */
+  insert: async <E extends OfYard>(
+    entity: EntityTarget<E>,
+    rows: readonly Omit<E, 'yardId'>[],
+  ): Promise<void> => {
+    await manager.insert(entity, rows.map((row) => ({ ...row, yardId })) as never);
+  },
   /** Inserts what is not there yet, and leaves what is. */
   insertMissing: async <E extends OfYard>(
     entity: EntityTarget<E>,

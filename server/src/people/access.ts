@@ -18,7 +18,17 @@ export interface Caller {
   readonly system: System;
 }
 
+export interface RouteRule {
+  readonly method: string;
+  readonly url: string;
+  readonly access: Access;
+}
+
 declare module 'fastify' {
+  interface FastifyInstance {
+    /** Every route of the API with its rule. */
+    routeTable: RouteRule[];
+  }
   interface FastifyContextConfig {
     access?: Access;
   }
@@ -32,10 +42,12 @@ declare module 'fastify' {
 }
 
 /** Files of the interface are for anyone; everything of the API says whom it is for. */
-const requireAccess = (route: RouteOptions): void => {
-  if (route.url.startsWith('/api/') && !route.config?.access) {
-    throw new Error(`The route ${String(route.method)} ${route.url} does not say who may call it.`);
-  }
+const ruleOf = (route: RouteOptions): RouteRule | undefined => {
+  if (!route.url.startsWith('/api/')) return undefined;
+  const method = String(route.method);
+  const access = route.config?.access;
+  if (!access) throw new Error(`The route ${method} ${route.url} does not say who may call it.`);
+  return { method, url: route.url, access };
 };
 
 /** The signed-in person on the yard they are at; null when nobody is, or no longer belongs there. */
@@ -68,7 +80,11 @@ const refuseForeignOrigin = (request: FastifyRequest): void => {
 /** Puts the caller on each request and holds every route to its rule. */
 export const accessPlugin = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
   app.decorateRequest('caller', null);
-  app.addHook('onRoute', requireAccess);
+  app.decorate('routeTable', []);
+  app.addHook('onRoute', (route) => {
+    const rule = ruleOf(route);
+    if (rule) app.routeTable.push(rule);
+  });
   app.addHook('onRequest', async (request) => refuseForeignOrigin(request));
   app.addHook('preValidation', async (request) => {
     const { access } = request.routeOptions.config;

@@ -135,7 +135,7 @@ const writeChange = async (
     version: (before?.version ?? 0) + 1,
   };
   await yard.save(RecordField, [row]);
-  await yard.save(RecordChange, [auditOf(row, before?.value ?? null, author, at)]);
+  await yard.insert(RecordChange, [auditOf(row, before?.value ?? null, author, at)]);
   return row;
 };
 
@@ -193,7 +193,7 @@ const addUnit = async (yard: InYard, id: string): Promise<Unit> => {
     inStock: true,
     createdAt: new Date(),
   };
-  await yard.save(Unit, [unit]);
+  await yard.insert(Unit, [unit]);
   return unit;
 };
 
@@ -244,7 +244,7 @@ export const importUnit = (
     const unit = await addUnit(yard, id);
     const rows = rowsOf(yardId, id, record);
     const at = new Date();
-    await yard.save(RecordField, rows);
+    await yard.insert(RecordField, rows);
     await yard.save(
       RecordChange,
       rows.map((row) => auditOf(row, null, author, at)),

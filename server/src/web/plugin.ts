@@ -17,7 +17,8 @@ export const webPlugin = async (app: App, { root }: { root: string }) => {
     },
   });
   app.setNotFoundHandler(async (request, reply) => {
-    if (request.method !== 'GET' || request.url.startsWith('/api/')) {
+    const isPage = !/^\/api\/|\.\w+$/.test(request.url.split('?')[0] ?? '');
+    if (request.method !== 'GET' || !isPage) {
       throw new Refusal('not-found', 'There is nothing at this address.');
     }
     return reply.header('cache-control', 'no-cache').sendFile('index.html');

@@ -15,18 +15,30 @@ const props = defineProps<{
 }>();
 
 const outline = computed(() => outlineOf(props.record));
+/** How far things stand out on each side of the centre line. */
+const reach = computed(() => {
+  const { body, parts } = outline.value;
+  const boxes = [body, ...parts.map((part) => part.box)];
+  return {
+    off: Math.min(...boxes.map((box) => box.x)),
+    door: Math.max(...boxes.map((box) => box.x + box.width)),
+  };
+});
+
 const peg = computed(() => {
   const found = outline.value.pegs.find((p) => p.station === props.here);
-  return found && spot('left', found.x * 0.82, found.y);
+  if (!found) return undefined;
+  const beside = { door: reach.value.door + 15, 'off-door': reach.value.off - 15 } as const;
+  const x = found.side === 'door' || found.side === 'off-door' ? beside[found.side] : 0;
+  const y = Math.min(Math.max(found.y, -12), outline.value.length.inches + 14);
+  return spot('left', x, y);
 });
+
 const viewBox = computed(() => {
-  const { body, parts } = outline.value;
-  const slides = parts.filter((p) => p.shape === 'slide');
-  const top = Math.min(body.x, ...slides.map((p) => p.box.x)) - (props.here ? 26 : 6);
-  const bottom =
-    Math.max(body.x + body.width, ...parts.map((p) => p.box.x + p.box.width)) +
-    (props.here ? 22 : 6);
-  return `-14 ${top} ${(props.scaleTo ?? outline.value.length.inches) + 40} ${bottom - top}`;
+  const around = props.here ? 30 : 6;
+  const height = reach.value.door - reach.value.off + 2 * around;
+  const width = props.scaleTo ?? outline.value.length.inches;
+  return `-26 ${reach.value.off - around} ${width + 56} ${height}`;
 });
 </script>
 
@@ -34,12 +46,12 @@ const viewBox = computed(() => {
   <svg
     class="strip"
     :viewBox="viewBox"
-    preserveAspectRatio="xMinYMid meet"
+    :preserveAspectRatio="here ? 'xMidYMid meet' : 'xMinYMid meet'"
     role="img"
     :aria-label="label"
   >
     <OutlineBody :outline="outline" heading="left" :system="system" />
-    <circle v-if="peg" class="here" :cx="peg.x" :cy="peg.y" r="11" />
+    <circle v-if="peg" class="here" :cx="peg.x" :cy="peg.y" r="14" />
   </svg>
 </template>
 

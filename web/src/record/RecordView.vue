@@ -173,7 +173,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </aside>
     <button
       type="button"
-      class="strip"
+      class="standing"
       aria-label="Choose a station on the outline"
       @click="walking = true"
     >
@@ -183,6 +183,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :here="here"
         label="The unit, and where you stand"
       />
+      <span>Walk round</span>
     </button>
     <Drawer v-model:visible="walking" position="bottom" class="round" header="Walk round">
       <OutlineMap
@@ -293,7 +294,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   top: 12px;
 }
 
-.strip,
+.standing,
 .thumbs {
   display: none;
 }
@@ -373,11 +374,13 @@ kbd {
     display: none;
   }
 
-  .strip {
+  .standing {
     position: sticky;
     top: 0;
     z-index: 2;
-    display: block;
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
     width: 100%;
     padding: 4px 16px;
     border: 0;
@@ -386,8 +389,15 @@ kbd {
     cursor: pointer;
   }
 
-  .strip :deep(svg) {
-    height: 74px;
+  .standing span {
+    font-weight: 600;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+
+  .standing :deep(svg) {
+    width: 62%;
+    height: 92px;
   }
 
   .station {
@@ -432,7 +442,7 @@ kbd {
 </style>
 
 <style>
-.p-drawer.round {
-  height: 92dvh;
+.p-drawer-bottom .p-drawer.round {
+  height: 94dvh;
 }
 </style>

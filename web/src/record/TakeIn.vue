@@ -197,9 +197,13 @@ legend {
 }
 
 aside {
+  position: sticky;
+  top: 0;
   display: flex;
   flex-direction: column;
+  align-self: start;
   gap: 16px;
+  min-height: 80vh;
   padding: 18px 24px;
   border-left: 1px solid var(--hairline);
 }
@@ -220,6 +224,8 @@ aside :deep(.how) {
   }
 
   aside {
+    position: static;
+    min-height: 0;
     border-left: 0;
   }
 

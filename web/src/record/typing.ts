@@ -40,7 +40,8 @@ export const asTyped = (spec: Spec, entry: Entry<SpecValue> | undefined, system:
 /** What one may type, for a field's hint. */
 export const example = (spec: Spec, system: System): string => {
   const { value } = spec;
-  if (value.kind === 'counted') return value.display === 'heat' ? '2 × 13,500' : '2 × 30';
+  if (value.kind === 'counted')
+    return `${value.counts.to} × ${value.plausible.from.toLocaleString('en-US')}`;
   if (value.kind !== 'quantity') return '';
   if (value.display === 'feet') return system === 'us' ? '26 ft 4' : '8.03 m';
   return '';

@@ -215,7 +215,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :aria-label="`${clock(walks.worked)} of ${plan.minutes} minutes gone`"
           ><i :style="{ width: `${(walks.pace?.timeGone ?? 0) * 100}%` }"
         /></span>
-        <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }}</span>
+        <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }} min</span>
         <span>walk</span>
         <span class="bar" role="img" :aria-label="`${given} of ${plan.points.length} cards given`"
           ><i class="done" :style="{ width: `${(walks.pace?.walkDone ?? 0) * 100}%` }"
@@ -358,7 +358,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 
 .strip {
-  height: 78px;
+  height: 104px;
   padding: 2px 18px;
 }
 
@@ -456,9 +456,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 .big {
   display: grid;
-  place-content: center;
-  justify-items: center;
+  align-content: center;
+  min-width: 0;
   min-height: 72px;
+  text-align: center;
   padding: 4px 8px;
   border: 2px solid var(--ink);
   border-radius: 8px;
@@ -468,7 +469,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 
 .big small {
-  max-width: 9.5rem;
+  width: 100%;
   overflow: hidden;
   font: 400 15px var(--plain);
   text-overflow: ellipsis;
@@ -502,7 +503,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <style>
 /* The drawer is moved to the end of the body, out of the reach of scoped styles. */
-.p-drawer.sheet {
+.p-drawer-bottom .p-drawer.sheet {
   width: 100%;
   max-width: 620px;
   height: auto;

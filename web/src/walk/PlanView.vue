@@ -11,6 +11,7 @@ import {
   totalSeconds,
   type Point,
 } from '@fair-gable/core';
+import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
 import { useWalk } from './walk.ts';
@@ -99,6 +100,11 @@ const start = async (): Promise<void> => {
       </div>
     </section>
     <aside>
+      <OutlineStrip
+        :record="unit.record"
+        :system="session.system"
+        label="The unit, hitch to the left, door side below"
+      />
       <h2>Hitch first, door side</h2>
       <p class="soft small">
         Round the unit by where its things are:

@@ -1,0 +1,139 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  applyChange,
+  checkRecord,
+  emptyRecord,
+  isOnRing,
+  knownAt,
+  outlineOf,
+  routeOf,
+  stationsInUse,
+  stationState,
+  type Change,
+  type Place,
+} from '@fair-gable/core';
+import { demoFiles, demoRecord } from './demo-units.ts';
+
+const at = '2026-04-15T09:00:00.000Z';
+const put = (record: typeof emptyRecord, key: string, value: Place) => {
+  const change: Change = { part: 'places', key, value, how: 'measured', basedOn: 0 };
+  return applyChange(record, change, 'Ines', at);
+};
+const fenlark = demoRecord('TQ-0417');
+
+describe('the outline', () => {
+  it('is to scale: body, overall length and wheels where they were measured', () => {
+    const { length, body, parts } = outlineOf(fenlark);
+    expect(length).toEqual({ inches: 335, known: true });
+    expect(body).toEqual({ x: -48, y: 45, width: 96, height: 290, known: true });
+    const axles = parts.filter((p) => p.shape === 'axle').map((p) => p.box.y + p.box.height / 2);
+    expect(axles).toEqual([192, 226]);
+  });
+
+  it('draws a slide outwards on its own side by its own size', () => {
+    const slide = outlineOf(fenlark).parts.find((p) => p.key === 'slide')!;
+    expect(slide.box).toEqual({ x: -77, y: 124, width: 29, height: 104 });
+    const moved = put(fenlark, 'slide', { back: 124, side: 'door', length: 104, depth: 29 });
+    expect(outlineOf(moved).parts.find((p) => p.key === 'slide')!.box.x).toBe(48);
+  });
+
+  it('says what is not measured, and draws it where it usually is', () => {
+    const { missing, parts } = outlineOf(fenlark);
+    expect(missing).toEqual(['Gray tank', 'Second dump outlet']);
+    expect(parts.find((p) => p.key === 'grayTank')).toMatchObject({
+      known: false,
+      side: 'off-door',
+    });
+  });
+
+  it('draws nothing that the record does not say is there', () => {
+    expect(outlineOf(emptyRecord).parts).toEqual([]);
+    expect(outlineOf(emptyRecord).length.known).toBe(false);
+    const pell = outlineOf(demoRecord('TQ-0402')).parts.map((p) => p.key);
+    for (const absent of [
+      'slide',
+      'grayTank',
+      'blackTank',
+      'waterHeater',
+      'dumpOutlet',
+      'secondDoor',
+    ]) {
+      expect(pell).not.toContain(absent);
+    }
+    expect(pell.filter((key) => key === 'axleRating')).toHaveLength(1);
+  });
+
+  it.each(demoFiles.map((f) => [f.id, f.record] as const))(
+    'keeps the pegs of %s apart and in reach',
+    (_, record) => {
+      const { pegs, path } = outlineOf(record);
+      expect(pegs).toHaveLength(stationsInUse.filter(isOnRing).length);
+      for (const a of pegs) {
+        for (const b of pegs) {
+          if (a.number < b.number) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(26);
+        }
+        expect(a.y).toBeGreaterThanOrEqual(path.y - 60);
+      }
+    },
+  );
+});
+
+describe('the route', () => {
+  it('goes hitch, door side, rear, off-door side, then what is not on the ring', () => {
+    expect(routeOf(fenlark)).toEqual([
+      'hitch', 'front', 'pass-through', 'door-side', 'entry', 'running-gear', 'outside-kitchen', 'rear',
+      'underside', 'utilities', 'labels', 'roof', 'construction', 'climate', 'safety', 'papers',
+    ]); // prettier-ignore
+  });
+
+  it('follows the things of the station when they are elsewhere on this unit', () => {
+    const doorSide = [
+      'shoreInlet',
+      'cityWater',
+      'freshFill',
+      'blackFlush',
+      'dumpOutlet',
+      'slide',
+      'waterHeater',
+      'outsideShower',
+    ];
+    const moved = doorSide.reduce((r, key) => put(r, key, { back: 300, side: 'door' }), fenlark);
+    const route = routeOf(moved);
+    expect(route.indexOf('utilities')).toBeLessThan(route.indexOf('rear'));
+  });
+
+  it('names every station once, wherever things are put', () => {
+    const place = fc.record({
+      back: fc.integer({ min: 0, max: 400 }),
+      side: fc.constantFrom('door', 'off-door', 'rear', 'front', 'centre'),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('shoreInlet', 'slide', 'entryDoor', 'awning'), place)),
+        (moves) => {
+          const record = moves.reduce((r, [key, to]) => put(r, key, to as Place), fenlark);
+          const route = routeOf(record);
+          return route.length === stationsInUse.length && new Set(route).size === route.length;
+        },
+      ),
+    );
+  });
+});
+
+describe('a station’s state', () => {
+  it('is open, partly, done or wrong', () => {
+    const state = (stock: string, station: Parameters<typeof stationState>[1]) => {
+      const record = demoRecord(stock);
+      return stationState(record, station, checkRecord(record, 'us'));
+    };
+    expect(stationState(emptyRecord, 'hitch', [])).toBe('open');
+    expect(state('TQ-0417', 'utilities')).toBe('partly');
+    expect(state('TQ-0417', 'labels')).toBe('done');
+    expect(state('TQ-0365', 'labels')).toBe('wrong');
+  });
+
+  it('does not count what belongs to something not fitted', () => {
+    expect(knownAt(demoRecord('TQ-0402'), 'utilities')).toEqual({ known: 9, of: 9 });
+  });
+});

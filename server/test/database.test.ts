@@ -1,0 +1,107 @@
+import { describe, expect, it } from '@jest/globals';
+import { features, specs, stations } from '@fair-gable/core';
+import { dataSourceFor, NewerDatabase, openDatabase } from '../src/database/index.ts';
+import { loadDemo } from '../src/demo/index.ts';
+import { serve } from '../src/serve.ts';
+import { asker, bench, demoFolder, freshDatabase } from './support.ts';
+
+/** What TypeORM would still change: foreign keys and checks are ours alone, written in the migration. */
+const drift = async (url: string): Promise<readonly string[]> => {
+  const source = await dataSourceFor(url).initialize();
+  const { upQueries } = await source.driver.createSchemaBuilder().log();
+  await source.destroy();
+  return upQueries.map((q) => q.query).filter((q) => !/DROP CONSTRAINT/.test(q));
+};
+
+describe('the database', () => {
+  it('has just what the entities say after the migrations', async () => {
+    const url = await freshDatabase();
+    await (await openDatabase(url)).destroy();
+    expect(await drift(url)).toEqual([]);
+  });
+
+  it('can be taken back and brought up again', async () => {
+    const url = await freshDatabase();
+    const source = await openDatabase(url);
+    await source.undoLastMigration();
+    const tables = await source.query(
+      `SELECT tablename FROM pg_tables WHERE schemaname = 'public'`,
+    );
+    expect(tables).toEqual([{ tablename: 'migration' }]);
+    await source.destroy();
+    await (await openDatabase(url)).destroy();
+  });
+
+  it('of a newer program is left alone, in a sentence', async () => {
+    const url = await freshDatabase();
+    const source = await openDatabase(url);
+    await source.query(
+      `INSERT INTO migration (timestamp, name) VALUES (9999999999999, 'Later9999999999999')`,
+    );
+    await source.destroy();
+    await expect(openDatabase(url)).rejects.toThrow(NewerDatabase);
+    await expect(openDatabase(url)).rejects.toThrow(/Later9999999999999.*Start that version/);
+  });
+
+  it('is migrated once when two processes start together', async () => {
+    const url = await freshDatabase();
+    const both = await Promise.all([openDatabase(url), openDatabase(url)]);
+    expect(await both[0].query('SELECT count(*)::int AS n FROM migration')).toEqual([{ n: 1 }]);
+    await Promise.all(both.map((s) => s.destroy()));
+  });
+
+  it('takes the demo yard whole or not at all', async () => {
+    const source = await openDatabase(await freshDatabase());
+    await expect(loadDemo(source, '/nowhere')).rejects.toThrow();
+    expect(await source.query('SELECT * FROM yard')).toEqual([]);
+    await source.destroy();
+  });
+});
+
+describe('serving', () => {
+  const options = { host: '127.0.0.1', port: 0, webRoot: demoFolder, demoFolder };
+
+  it('loads the demo yard once, and keeps it over a restart', async () => {
+    const databaseUrl = await freshDatabase();
+    for (const round of [1, 2]) {
+      const serving = await serve({ ...options, databaseUrl });
+      const health = await fetch(`${serving.address}/api/health`);
+      expect([round, await health.json()]).toEqual([round, { ok: true, database: 'answers' }]);
+      expect(serving).toMatchObject({ demo: true, token: undefined });
+      await serving.stop();
+    }
+    const source = await dataSourceFor(databaseUrl).initialize();
+    expect(await source.query('SELECT count(*)::int AS n FROM unit')).toEqual([{ n: 4 }]);
+    await source.destroy();
+  });
+
+  it('prints a token for an empty yard', async () => {
+    const serving = await serve({
+      ...options,
+      demoFolder: undefined,
+      databaseUrl: await freshDatabase(),
+    });
+    expect(serving.token).toMatch(/^[\w-]{12}$/);
+    await serving.stop();
+  });
+
+  it('keeps the published sign-ins off the network', async () => {
+    const databaseUrl = await freshDatabase();
+    await expect(serve({ ...options, host: '0.0.0.0', databaseUrl })).rejects.toThrow(
+      /demo yard.*this machine only/,
+    );
+  });
+});
+
+describe('the catalogue', () => {
+  it('is served as data', async () => {
+    const b = await bench();
+    const { body } = await asker(b.app)('GET', '/api/catalogue');
+    expect([body.stations.length, body.specs.length, body.features.length]).toEqual([
+      stations.length,
+      specs.length,
+      features.length,
+    ]);
+    await b.close();
+  });
+});

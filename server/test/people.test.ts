@@ -1,0 +1,172 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { buildApp } from '../src/app.ts';
+import { openDatabase } from '../src/database/index.ts';
+import {
+  firstAccountToken,
+  installationSecret,
+  PostgresSessionStore,
+} from '../src/people/index.ts';
+import { asker, bench, freshDatabase, password, signedIn, type Bench } from './support.ts';
+
+let b: Bench;
+beforeAll(async () => {
+  b = await bench();
+});
+afterAll(() => b.close());
+
+describe('signing in', () => {
+  it('opens the yard one belongs to', async () => {
+    const ask = await signedIn(b.app, 'INES@thornquay.example ');
+    const { body } = await ask('GET', '/api/session');
+    expect(body).toMatchObject({
+      person: { name: 'Ines Rook', role: 'specialist' },
+      yard: { name: 'Thornquay yard', system: 'us' },
+    });
+  });
+
+  it.each([
+    ['a wrong password', 'ines@thornquay.example', 'wrong'],
+    ['an unknown address', 'nobody@thornquay.example', password],
+  ])('refuses %s with the same sentence', async (_, email, given) => {
+    const { status, body } = await asker(b.app)('POST', '/api/session', { email, password: given });
+    expect([status, body.code]).toEqual([401, 'wrong-password']);
+    expect(body.detail).toBe(
+      'Address and password do not belong together. Check both and try again.',
+    );
+  });
+
+  it.each([
+    ['no address', { email: 'ines', password }, 'email'],
+    ['no password', { email: 'ines@thornquay.example' }, 'password'],
+    ['more than is asked', { email: 'ines@thornquay.example', password, role: 'manager' }, ''],
+  ])('refuses %s and names the field', async (_, body, field) => {
+    const answer = await asker(b.app)('POST', '/api/session', body);
+    expect(answer.status).toBe(400);
+    expect(answer.body).toMatchObject({ code: 'bad-input', field });
+  });
+
+  it('sets a cookie that scripts cannot read and other sites do not send', async () => {
+    const response = await b.app.inject({
+      method: 'POST',
+      url: '/api/session',
+      payload: { email: 'ines@thornquay.example', password },
+    });
+    expect(response.cookies[0]).toMatchObject({ httpOnly: true, sameSite: 'Lax', path: '/' });
+  });
+
+  it('ends with signing out, also for a copied cookie', async () => {
+    const ask = await signedIn(b.app, 'ines@thornquay.example');
+    expect((await ask('DELETE', '/api/session')).status).toBe(204);
+    expect((await ask('GET', '/api/session')).status).toBe(401);
+  });
+
+  it('keeps no usable session id in the database', async () => {
+    await signedIn(b.app, 'ines@thornquay.example');
+    const rows: { id: string }[] = await b.source.query('SELECT id FROM session');
+    for (const { id } of rows) expect(id).toMatch(/^[0-9a-f]{64}$/);
+  });
+
+  it('sweeps out what has expired', async () => {
+    await b.source.query(`UPDATE session SET expires_at = now() - interval '1 day'`);
+    await new PostgresSessionStore(b.source).sweep();
+    expect(await b.source.query('SELECT id FROM session')).toEqual([]);
+  });
+
+  it('makes one wait after too many tries, and says how long', async () => {
+    const strict = await bench(3);
+    const wrong = () =>
+      asker(strict.app)('POST', '/api/session', { email: 'ines@thornquay.example', password: 'x' });
+    const answers = [await wrong(), await wrong(), await wrong(), await wrong()];
+    expect(answers.map((a) => a.status)).toEqual([401, 401, 401, 429]);
+    expect(answers[3]?.body.detail).toMatch(/Wait .+, then try again/);
+    await strict.close();
+  });
+});
+
+describe('who may call what', () => {
+  const id = '00000000-0000-4000-8000-000000000001';
+  const methods = ['GET', 'POST', 'PUT', 'DELETE'] as const;
+  const called = (url: string) => url.replaceAll(':id', id);
+
+  it('is said by every route of the API', () => {
+    expect(b.app.routeTable.length).toBeGreaterThan(12);
+    expect(
+      b.app.routeTable.every((rule) => ['anyone', 'member', 'writer'].includes(rule.access)),
+    ).toBe(true);
+  });
+
+  it('holds on every route: nobody without a sign-in, no change by a viewer', async () => {
+    const nobody = asker(b.app);
+    const viewer = await signedIn(b.app, 'osk@thornquay.example');
+    for (const { method, url, access } of b.app.routeTable) {
+      const verb = methods.find((m) => m === method);
+      if (!verb || access === 'anyone') continue;
+      const body = verb === 'GET' || verb === 'DELETE' ? undefined : {};
+      expect([method, url, (await nobody(verb, called(url), body)).status]).toEqual([
+        method,
+        url,
+        401,
+      ]);
+      const asViewer = await viewer(verb, called(url), body);
+      if (access === 'writer') expect([url, asViewer.body.code]).toEqual([url, 'not-your-role']);
+      else expect([200, 404]).toContain(asViewer.status);
+    }
+  });
+
+  it('refuses to register a route that says nothing', async () => {
+    const app = await buildApp({ source: b.source, secret: 'x'.repeat(32) });
+    expect(() => app.get('/api/forgotten', async () => 'open')).toThrow(
+      /does not say who may call it/,
+    );
+    await app.close();
+  });
+});
+
+describe('other sites', () => {
+  it.each([
+    ['https://elsewhere.example', 403],
+    ['null', 403],
+    ['http://localhost:4780', 401],
+  ])('an Origin of %s answers %d', async (origin, status) => {
+    const headers = { origin, host: 'localhost:4780' };
+    const answer = await asker(b.app)('POST', '/api/units', {}, headers);
+    expect(answer.status).toBe(status);
+  });
+
+  it('cannot run scripts in our pages', async () => {
+    const { headers } = await asker(b.app)('GET', '/api/health');
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+  });
+});
+
+describe('an empty yard', () => {
+  it('takes its first account by the printed token, once', async () => {
+    const source = await openDatabase(await freshDatabase());
+    const app = await buildApp({ source, secret: await installationSecret(source, 'session') });
+    const ask = asker(app);
+    expect((await ask('GET', '/api/first-account')).body).toEqual({ wanted: true });
+    const token = await firstAccountToken(source);
+    const given = {
+      token,
+      yard: 'Sallow North',
+      name: 'Ada Finch',
+      email: 'ada@north.example',
+      password: 'a long enough one',
+    };
+
+    const wrong = await ask('POST', '/api/first-account', { ...given, token: 'guess' });
+    expect([wrong.status, wrong.body.code]).toEqual([403, 'wrong-token']);
+    const short = await ask('POST', '/api/first-account', { ...given, password: 'short' });
+    expect(short.body).toMatchObject({ code: 'bad-input', field: 'password' });
+    expect((await ask('POST', '/api/first-account', given)).status).toBe(204);
+    expect(
+      (await ask('POST', '/api/first-account', { ...given, email: 'b@north.example' })).body.code,
+    ).toBe('wrong-token');
+    expect((await ask('GET', '/api/first-account')).body).toEqual({ wanted: false });
+    await app.close();
+    await source.destroy();
+  });
+});

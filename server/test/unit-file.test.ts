@@ -1,0 +1,73 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { UnitFile } from '@fair-gable/core';
+import { bench, signedIn, specChange, unitNamed, type Asker, type Bench } from './support.ts';
+
+let b: Bench;
+let ines: Asker;
+let una: Asker;
+beforeAll(async () => {
+  b = await bench();
+  ines = await signedIn(b.app, 'ines@thornquay.example');
+  una = await signedIn(b.app, 'una@other.example');
+});
+afterAll(() => b.close());
+
+const fileOf = async (ask: Asker, stockNumber: string): Promise<UnitFile> => {
+  const { id } = await unitNamed(ask, stockNumber);
+  return (await ask('GET', `/api/units/${id}/file`)).body;
+};
+
+describe('a unit file', () => {
+  it('is offered under the unit’s name', async () => {
+    const { id } = await unitNamed(ines, 'TQ-0417');
+    const { headers } = await ines('GET', `/api/units/${id}/file`);
+    expect(headers['content-disposition']).toBe('attachment; filename="fenlark-24-rkd.unit.json"');
+  });
+
+  it('taken into an empty yard is the same unit, to the last version', async () => {
+    const { id } = await unitNamed(ines, 'TQ-0377');
+    await ines('POST', `/api/units/${id}/changes`, { changes: [specChange('gvwr', 4950, 1)] });
+    const file = await fileOf(ines, 'TQ-0377');
+    const taken = await una('POST', '/api/unit-files', file);
+    expect([taken.status, taken.body.name]).toEqual([201, 'Marl 18 MB']);
+    expect(await fileOf(una, 'TQ-0377')).toEqual(file);
+  });
+
+  it('taken in twice changes nothing and says so', async () => {
+    const file = await fileOf(ines, 'TQ-0417');
+    const again = await ines('POST', '/api/unit-files', file);
+    expect([again.status, again.body.code]).toEqual([409, 'already-here']);
+  });
+
+  it('with a stock number that is taken leaves nothing behind', async () => {
+    const file = await fileOf(ines, 'TQ-0417');
+    const other = { ...file, id: '00000000-0000-4000-8000-0000000000aa' };
+    expect((await ines('POST', '/api/unit-files', other)).body.code).toBe('stock-number-taken');
+    expect((await ines('GET', `/api/units/${other.id}`)).status).toBe(404);
+  });
+
+  it.each([
+    ['a foreign file', { rows: [] }, /not a Fair Gable unit file/],
+    [
+      'a later version',
+      { format: 'fair-gable/unit', version: 7 },
+      /version 7; this program reads up to 1/,
+    ],
+    ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
+  ])('refuses %s in a sentence', async (_, content, words) => {
+    const { status, body } = await una('POST', '/api/unit-files', content);
+    expect(status).toBe(422);
+    expect(body).toMatchObject({ code: 'bad-file', detail: expect.stringMatching(words) });
+  });
+
+  it('refuses what is not JSON', async () => {
+    const response = await b.app.inject({
+      method: 'POST',
+      url: '/api/unit-files',
+      headers: { 'content-type': 'application/json' },
+      payload: '{"format":',
+    });
+    expect(response.statusCode).toBe(400);
+    expect(response.json()).toMatchObject({ code: 'bad-input' });
+  });
+});
