@@ -33,7 +33,7 @@ const undo = async (): Promise<void> => {
       :title="`Undo: ${units.lastUndo.what}`"
       @click="undo"
     >
-      Undo<span class="what"> {{ units.lastUndo.what }}</span>
+      Undo <span class="what">{{ units.lastUndo.what }}</span>
     </button>
     <span v-if="problem || outbox.refusal" class="wrong">{{ problem || outbox.refusal }}</span>
     <span v-else>{{ words }}</span>

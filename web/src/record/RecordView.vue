@@ -336,6 +336,7 @@ kbd {
 }
 
 .lacking strong {
+  margin-right: 10px;
   font-family: var(--slab);
 }
 

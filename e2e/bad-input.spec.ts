@@ -1,0 +1,106 @@
+import { expect, test } from '@playwright/test';
+import { demo, enter, goTo, openUnit, row, signIn } from './yard.ts';
+
+test('a wrong password is told in a sentence', async ({ page }) => {
+  await page.goto(demo('/sign-in'));
+  await page.getByLabel('E-mail').fill('ines@thornquay.example');
+  await page.getByLabel('Password').fill('not this');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText(
+    'Address and password do not belong together. Check both and try again.',
+  );
+});
+
+test('an impossible number or unit is told beside its field and not kept', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Pell 14 T');
+  await goTo(page, /^13 Construction/);
+  await row(page, 'width').getByRole('button').first().click();
+  const field = row(page, 'width').getByRole('textbox').first();
+  const keep = row(page, 'width').getByRole('button', { name: 'Keep it' });
+  const cases = {
+    '-7 ft': /^Width cannot be less than nothing/,
+    '7 lb': /^Width is given in lb, which measures something else. Give it in ft/,
+    '7 cubits': /^Width has a unit nobody here knows: “cubits”/,
+    wide: /^Width cannot be read: “wide”/,
+    '0': /^Width cannot be 0/,
+  };
+  for (const [typed, sentence] of Object.entries(cases)) {
+    await field.fill(typed);
+    await expect(row(page, 'width').getByRole('alert')).toHaveText(sentence);
+    await expect(keep).toBeDisabled();
+  }
+  await page.reload();
+  await expect(row(page, 'width')).toContainText('7 ft');
+});
+
+test('a VIN with a wrong digit is recorded and objected to', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Pell 14 T');
+  await goTo(page, /^11 Label panel/);
+  await enter(page, 'vin', '1M8GDM9A1KP042788', 'Read');
+  await expect(row(page, 'vin')).toContainText('1M8GDM9A1KP042788');
+  await expect(page.locator('[data-check="vin:vin"]')).toContainText(
+    'The ninth character is 1, but the other sixteen ask for X',
+  );
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.locator('[data-check="vin:vin"]')).toHaveCount(0);
+});
+
+test('an over-long text and a stock number that is taken are told, and what was typed stays', async ({
+  page,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'Pell 14 T');
+  await page.getByRole('button', { name: /^24 Papers/ }).click();
+  await row(page, 'stockNumber').getByRole('button').first().click();
+  const field = row(page, 'stockNumber').getByRole('textbox').first();
+  await field.fill('X'.repeat(30));
+  await expect(row(page, 'stockNumber').getByRole('alert')).toHaveText(
+    /30 characters long; there is room for 24/,
+  );
+  await field.fill('TQ-0377');
+  await row(page, 'stockNumber').getByRole('button', { name: 'Keep it' }).click();
+  await expect(row(page, 'stockNumber').getByRole('alert')).toContainText(
+    'another unit in stock has it',
+  );
+  await expect(field).toHaveValue('TQ-0377');
+});
+
+test('files that are not unit files are refused by name', async ({ page }) => {
+  await signIn(page);
+  const offer = async (name: string, content: string): Promise<void> => {
+    await page
+      .getByLabel('Unit file', { exact: true })
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  };
+  const alert = page.getByRole('alert');
+  await offer('notes.json', 'just text');
+  await expect(alert).toContainText('“notes.json” is not a unit file');
+  await offer('other.json', '{"hello":1}');
+  await expect(alert).toContainText('This is not a Fair Gable unit file');
+  await offer('later.json', '{"format":"fair-gable/unit","version":9}');
+  await expect(alert).toContainText('version 9; this program reads up to 1');
+  await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(
+    await page.getByRole('listitem').count(),
+  );
+});
+
+test('two hands on one field: the later one is told, and decides', async ({ page, browser }) => {
+  const second = await (await browser.newContext()).newPage();
+  for (const p of [page, second]) {
+    await signIn(p);
+    await openUnit(p, 'Marl 18 MB');
+    await goTo(p, /^11 Label panel/);
+  }
+  await enter(page, 'hitchWeight', '480 lb', 'Measured');
+  await expect(row(page, 'hitchWeight')).toContainText('480');
+  await enter(second, 'hitchWeight', '500 lb', 'Told');
+  await expect(row(second, 'hitchWeight').getByRole('alert')).toContainText(
+    'Somebody else changed this field',
+  );
+  await expect(row(second, 'hitchWeight').getByRole('button').first()).toContainText('480');
+  await row(second, 'hitchWeight').getByRole('button', { name: 'Keep it' }).click();
+  await expect(row(second, 'hitchWeight').getByRole('button').first()).toContainText('500');
+  await second.context().close();
+});

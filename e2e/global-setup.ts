@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { Client } from 'pg';
+import { serve, type Serving } from '../server/dist/index.js';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** A database of its own for each yard, in the throw-away cluster of `npm test`. */
+const freshDatabase = async (): Promise<string> => {
+  const cluster = process.env['TEST_POSTGRES'];
+  if (!cluster) throw new Error('TEST_POSTGRES is not set: run the tests with npm test.');
+  const name = `e2e_${randomUUID().replaceAll('-', '')}`;
+  const client = new Client({ connectionString: cluster });
+  await client.connect();
+  await client.query(`CREATE DATABASE "${name}"`).finally(() => client.end());
+  const url = new URL(cluster);
+  url.pathname = `/${name}`;
+  return url.href;
+};
+
+const start = async (demoFolder?: string): Promise<Serving> =>
+  serve({
+    databaseUrl: await freshDatabase(),
+    host: '127.0.0.1',
+    port: 0,
+    webRoot: join(root, 'web/dist'),
+    signInsPerMinute: 1000,
+    ...(demoFolder ? { demoFolder } : {}),
+  });
+
+/** The built application twice: on the demo yard, and on an empty one. */
+const setUp = async (): Promise<() => Promise<void>> => {
+  const demo = await start(join(root, 'demo'));
+  const empty = await start();
+  process.env['DEMO_ADDRESS'] = demo.address;
+  process.env['EMPTY_ADDRESS'] = empty.address;
+  process.env['EMPTY_TOKEN'] = empty.token ?? '';
+  return async () => {
+    await demo.stop();
+    await empty.stop();
+  };
+};
+
+export default setUp;

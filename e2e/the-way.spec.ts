@@ -1,0 +1,234 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { demo, desk, enter, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+
+/** The whole way, as one would go it: record, check, take in, walk, log, file. */
+test.describe.configure({ mode: 'serial' });
+
+test('a spec is corrected at its station, a check objects in the margin and is settled', async ({
+  page,
+}) => {
+  await signIn(page);
+  await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(4);
+  await openUnit(page, 'Fenlark 24 RKD');
+  await expect(page.getByRole('button', { name: /^10 Utilities, partly known/ })).toBeVisible();
+  await goTo(page, /^11 Label panel/);
+
+  await enter(page, 'ccc', '2,418', 'Measured');
+  await expect(row(page, 'ccc')).toContainText('2,418');
+  await expect(row(page, 'ccc')).toContainText('measured');
+  const note = page.locator('[data-check="ccc-identity:ccc"]');
+  await expect(note).toContainText(
+    '7,490 lb − 5,572 lb leaves 1,918 lb; the label says 2,418 lb. That is 500 lb more',
+  );
+  await expect(
+    page.getByRole('button', { name: /^11 Label panel, numbers disagree/ }),
+  ).toBeVisible();
+
+  await note.getByRole('button', { name: 'It is right, because…' }).click();
+  await note
+    .getByLabel(/Why are the numbers right/)
+    .fill('Label of a heavier sister, maker asked.');
+  await note.getByRole('button', { name: 'Let it stand' }).click();
+  await expect(note).toContainText(
+    'Let stand by Ines Rook: “Label of a heavier sister, maker asked.”',
+  );
+
+  // Another value, and the settled note is back; its own button puts things right.
+  await enter(page, 'ccc', '2,500 lb', 'Read');
+  await expect(note).toContainText('582 lb more');
+  await note.getByRole('button', { name: 'Enter 1,918 lb' }).click();
+  await expect(note).toHaveCount(0);
+  await expect(row(page, 'ccc')).toContainText('1,918');
+
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(row(page, 'ccc')).toContainText('2,500');
+  await page.reload();
+  await expect(row(page, 'ccc')).toContainText('2,500');
+  await page
+    .locator('[data-check="ccc-identity:ccc"]')
+    .getByRole('button', { name: 'Enter 1,918 lb' })
+    .click();
+  await expect(page.getByText('everything saved')).toBeVisible();
+});
+
+test('a new unit is taken in from nothing by typing its labels', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  const typed = {
+    'Stock number': 'TQ-0444',
+    Series: 'Tarn',
+    'Floor plan': '19 RB',
+    'Model year': '2026',
+    VIN: '1M8GDM9AXKP042788',
+    'Gross weight rating': '5,000',
+    'Weight as built': '1,800 kg',
+    Axles: '25000',
+    'Overall length': "22'6",
+    'Fresh tank': '30 gal',
+  };
+  for (const [label, text] of Object.entries(typed)) {
+    await page.getByLabel(label, { exact: true }).fill(text);
+  }
+  await page
+    .getByRole('group', { name: 'New or used' })
+    .getByRole('button', { name: 'used' })
+    .click();
+  await expect(page.getByText('22 ft 6 in = 6.86 m')).toBeVisible();
+  await expect(page.getByText('3,968 lb = 1,800 kg')).toBeVisible();
+
+  const note = page.locator('[data-check="count-times-size:axleRating"]');
+  await expect(note).toContainText('Was 2 × 5,000 lb meant');
+  await note.getByRole('button', { name: 'Enter 2 × 5,000 lb' }).click();
+  await page.getByRole('button', { name: /^Take it in with 11 values/ }).click();
+
+  await expect(page.getByRole('heading', { level: 1, name: 'Tarn 19 RB' })).toBeVisible();
+  await expect(row(page, 'gvwr')).toContainText('5,000');
+  await goTo(page, /^1 Hitch/);
+  await row(page, 'coupler').getByRole('button', { name: 'standard' }).click();
+  await expect(row(page, 'coupler')).toContainText('seen or counted');
+  await row(page, 'powerJack').getByRole('button', { name: 'none' }).press('1');
+  await expect(row(page, 'powerJack').getByRole('button', { name: 'standard' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});
+
+test('a walk is planned, given on a phone with the network cut in the middle, and logged', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'Fenlark 24 RKD');
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await page.getByLabel('Minutes the buyer has').fill('10');
+  await page.getByLabel('Minutes the buyer has').press('Tab');
+  await page.getByRole('checkbox', { name: '12 Roof' }).uncheck();
+  await expect(page.getByText(/47 cards, about/)).toBeVisible();
+  // The shell must be on the device before the network goes.
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+
+  await page.setViewportSize(phone);
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const card = page.getByRole('article').getByRole('heading');
+  const said = page.getByRole('button', { name: /^Said/ });
+  const shown = page.getByRole('button', { name: 'Shown', exact: true });
+  const later = page.getByRole('button', { name: 'Later', exact: true });
+
+  await expect(card).toHaveText('Propane comes in 2 × 30 lb.');
+  await expect(page.getByText('Lift the access lid')).toBeVisible();
+  await expect(page.getByText(/Smell of gas/)).toBeVisible();
+  await expectSound(page, 'card');
+  await said.click();
+  await expect(card).toContainText('coupler');
+  await shown.click();
+  await later.click();
+  await expect(card).toContainText('trailer brakes itself');
+
+  await context.setOffline(true);
+  await said.click();
+  await expect(card).toContainText('up and down with a switch');
+  await page.getByRole('button', { name: 'Asked' }).click();
+  await page.getByLabel('In a few words, if you like').fill('How much does it lift?');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await shown.click();
+  await said.click();
+  await expect(page.getByText('not sent')).toBeVisible();
+  // The tab is closed and opened again with no network: nothing is lost.
+  await page.reload();
+  await expect(card).toContainText('takes the battery off line');
+  await expect(page.getByText(/4 not sent/)).toBeVisible();
+  await expect(page.getByText(/card 6 of 47/)).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+
+  await said.click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(card).toContainText('takes the battery off line');
+
+  await page.getByRole('button', { name: 'Jump to…' }).click();
+  await page.getByRole('button', { name: /^10 Utilities/ }).click();
+  await expect(card).toContainText('The maker’s sheet says: it carries 47 gal');
+  await expect(page.getByRole('status')).toContainText('Fenlark');
+  await said.click();
+  await expect(page.getByText('do not say')).toBeVisible();
+  await page.getByRole('button', { name: /missed so far/ }).click();
+  await expect(page.getByRole('button', { name: /Safety chains.*come-back pile/s })).toBeVisible();
+  await page.getByRole('button', { name: /Safety chains/ }).click();
+  await expect(card).toContainText('go on crossed');
+  await said.click();
+
+  await page.getByRole('button', { name: 'Pause' }).click();
+  const stopped = await page.locator('[data-clock]').innerText();
+  await page.waitForTimeout(1500);
+  expect(await page.locator('[data-clock]').innerText()).toBe(stopped);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.locator('[data-clock]')).not.toHaveText(stopped, { timeout: 5000 });
+
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /7 of 47 cards in 0:\d\d/ })).toBeVisible();
+  await expectSound(page, 'log on the phone');
+  await page.setViewportSize(desk);
+  const part = (name: string) => page.locator(`[data-part="${name}"]`);
+  await expect(part('done')).toContainText('Propane comes in 2 × 30 lb.');
+  await expect(part('done').getByRole('listitem')).toHaveCount(7);
+  await expect(part('missed')).toContainText('Battery disconnect');
+  await expect(part('missed')).not.toContainText('Safety chains');
+  await expect(part('marks')).toContainText('asked');
+  await expect(part('marks')).toContainText('Power tongue jack: “How much does it lift?”');
+  await expect(
+    part('done')
+      .getByText(/^0:\d\d$/)
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByText('finished · 10 minutes planned')).toBeVisible();
+});
+
+test('the unit leaves as a file, and comes into an empty yard as the same unit', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'Fenlark 24 RKD');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as a unit file' }).click();
+  const saved = await download;
+  expect(saved.suggestedFilename()).toBe('fenlark-24-rkd.unit.json');
+  const path = await saved.path();
+
+  const context = await browser.newContext({ viewport: desk });
+  const other = await context.newPage();
+  await other.goto(process.env['EMPTY_ADDRESS'] ?? '');
+  await expect(other.getByRole('heading', { name: 'This yard is empty' })).toBeVisible();
+  await expectSound(other, 'first account');
+  const given = {
+    'One-time token': process.env['EMPTY_TOKEN'] ?? '',
+    'Name of the yard': 'Sallow North',
+    'Your name': 'Ada Finch',
+    'E-mail': 'ada@north.example',
+    Password: 'a long enough one',
+  };
+  for (const [label, text] of Object.entries(given)) await other.getByLabel(label).fill(text);
+  await other.getByRole('button', { name: 'Make the account' }).click();
+  await expect(other.getByRole('heading', { name: 'No unit stands here yet' })).toBeVisible();
+  await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
+  await expect(other.getByRole('heading', { level: 1, name: 'Fenlark 24 RKD' })).toBeVisible();
+
+  const again = other.waitForEvent('download');
+  await other.getByRole('link', { name: 'Save as a unit file' }).click();
+  expect(readFileSync(await (await again).path(), 'utf8')).toBe(readFileSync(path, 'utf8'));
+  await context.close();
+});
+
+test('the addresses lead where they say', async ({ page }) => {
+  await page.goto(demo('/yard'));
+  await expect(page).toHaveURL(/sign-in\?then=\/yard/);
+  await signIn(page);
+  await page.goto(demo('/nowhere'));
+  await expect(
+    page.getByRole('heading', { name: 'There is nothing at this address' }),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the yard' }).click();
+  await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
+});

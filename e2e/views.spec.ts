@@ -1,0 +1,109 @@
+import { expect, test } from '@playwright/test';
+import { demo, desk, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+
+for (const [name, size] of Object.entries({ desk, phone })) {
+  test(`every view is sound at the ${name}`, async ({ page }) => {
+    await page.setViewportSize(size);
+    await page.goto(demo('/sign-in'));
+    await expectSound(page, 'sign-in');
+    await signIn(page);
+    await expectSound(page, 'yard');
+    await openUnit(page, 'Skerry 27 G');
+    await expectSound(page, 'record');
+    const record = page.url();
+    await page.goto(record.replace(/record.*/, 'record/labels'));
+    await row(page, 'ccc').getByRole('button').first().click();
+    await expect(row(page, 'ccc').getByText('How is it known?')).toBeVisible();
+    await expectSound(page, 'record, field open');
+    await page.goto(record.replace(/record.*/, 'record/utilities'));
+    await row(page, 'shoreInlet')
+      .getByRole('button', { name: /Shore-power inlet/ })
+      .click();
+    await expect(row(page, 'shoreInlet').getByText('Back from the coupler')).toBeVisible();
+    await expectSound(page, 'record, feature open');
+    await page.goto(record.replace(/record.*/, 'walk'));
+    await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
+    await expectSound(page, 'plan');
+    await page.goto(record.replace(/record.*/, 'log'));
+    await expect(page.getByText('No walk was given here yet')).toBeVisible();
+    await expectSound(page, 'empty log');
+    await page.goto(demo('/yard/take-in'));
+    await page.getByLabel('Width', { exact: true }).fill('7 cubits');
+    await page.getByLabel('Propane cylinders').fill('230');
+    await expectSound(page, 'take in');
+  });
+}
+
+test('the keyboard walks round the outline and sets states', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Skerry 27 G');
+  await goTo(page, /^9 Rear/);
+  await page.keyboard.press('PageUp');
+  await expect(page.getByRole('heading', { level: 2, name: '6 Outside kitchen' })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('heading', { level: 2, name: '9 Rear' })).toBeVisible();
+  const states = row(page, 'ladder').getByRole('button');
+  await row(page, 'ladder').getByRole('button', { name: 'standard' }).focus();
+  await page.keyboard.press('4');
+  await expect(states.filter({ hasText: /^prep$/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('0');
+  await expect(row(page, 'ladder')).toContainText('not checked');
+  await page.getByRole('button', { name: /^8 Underside/ }).press('Enter');
+  await expect(page.getByRole('heading', { level: 2, name: '8 Underside' })).toBeVisible();
+});
+
+test('a phone walks round by thumb and by the drawing', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await openUnit(page, 'Fenlark 24 RKD');
+  await page.getByRole('button', { name: 'Choose a station on the outline' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^5 Entry/ })
+    .click();
+  await expect(page.getByRole('heading', { level: 2, name: '5 Entry' })).toBeVisible();
+  await page.getByRole('button', { name: 'wheels →' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: '7 Running gear' })).toBeVisible();
+  const small = await page.evaluate(
+    () =>
+      [...document.querySelectorAll('.thumbs button, .states button, .rows .head')]
+        .map((b) => b.getBoundingClientRect())
+        .filter((r) => r.height > 0 && r.height < 44).length,
+  );
+  expect(small).toBe(0);
+});
+
+test('a place that is measured moves the drawing', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Fenlark 24 RKD');
+  await goTo(page, /^10 Utilities/);
+  await row(page, 'galleyOutlet')
+    .getByRole('button', { name: /Second dump outlet/ })
+    .click();
+  await row(page, 'galleyOutlet').getByLabel('Back from the coupler').fill('26 ft 3');
+  await row(page, 'galleyOutlet').getByRole('button', { name: 'Keep the place' }).click();
+  const drawn = page
+    .locator('.map svg g')
+    .filter({ has: page.locator('title', { hasText: /^Second dump outlet$/ }) })
+    .last();
+  await expect(drawn).toHaveCount(1);
+  await page.getByRole('button', { name: /^Undo place of second dump outlet/ }).click();
+  await expect(
+    page.locator('title', { hasText: 'Second dump outlet, place not measured' }).first(),
+  ).toBeAttached();
+});
+
+test('a viewer looks and changes nothing', async ({ page }) => {
+  await signIn(page, 'osk');
+  await expect(page.getByRole('button', { name: 'Take in a unit' })).toHaveCount(0);
+  await openUnit(page, 'Skerry 27 G');
+  await goTo(page, /^11 Label panel/);
+  await row(page, 'ccc').getByRole('button').first().click();
+  await expect(row(page, 'ccc').getByText('what may still be put aboard')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
+  await expect(page.locator('[data-check="ccc-identity:ccc"]').getByRole('button')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goto(demo('/yard'));
+  await expect(page).toHaveURL(/sign-in/);
+});

@@ -1,0 +1,50 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export const demo = (path: string): string => new URL(path, process.env['DEMO_ADDRESS']).href;
+export const phone = { width: 390, height: 844 } as const;
+export const desk = { width: 1280, height: 800 } as const;
+
+export const signIn = async (page: Page, name: 'ines' | 'osk' = 'ines'): Promise<void> => {
+  await page.goto(demo('/sign-in'));
+  await page.getByLabel('E-mail').fill(`${name}@thornquay.example`);
+  await page.getByLabel('Password').fill('spring-ferry-22');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
+};
+
+export const openUnit = async (page: Page, name: string): Promise<void> => {
+  await page.getByRole('link', { name }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+};
+
+export const goTo = async (page: Page, station: RegExp): Promise<void> => {
+  await page
+    .getByRole('navigation', { name: 'Stations round the unit' })
+    .getByRole('button', { name: station })
+    .click();
+};
+
+/** A row of the record by its catalogue key. */
+export const row = (page: Page, key: string) => page.locator(`[data-field="${key}"]`);
+
+/** Types a spec's value and says how it is known. */
+export const enter = async (page: Page, key: string, typed: string, how: string): Promise<void> => {
+  await row(page, key).getByRole('button').first().click();
+  await row(page, key).getByRole('textbox').first().fill(typed);
+  await row(page, key).getByRole('radio', { name: how }).check({ force: true });
+  await row(page, key).getByRole('button', { name: 'Keep it' }).click();
+};
+
+/** Nothing serious for axe, and nothing that sticks out sideways. */
+export const expectSound = async (page: Page, view: string): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+  expect(serious).toEqual([]);
+  const over = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(`${view} sticks out by ${over}`).toBe(`${view} sticks out by 0`);
+};
