@@ -62,7 +62,7 @@ const onSignal = async () => {
 
 const startDatabase = async () => {
   if (external) return external;
-  const folder = dataFolder(root);
+  const folder = process.env['FAIR_GABLE_DATA'] ?? dataFolder(root);
   if (flags.has('--fresh')) await clear(folder);
   const cluster = await step('PostgreSQL', () => startCluster(folder));
   toStop.push(cluster.stop);

@@ -1,7 +1,9 @@
 import {
+  formatCounted,
   formatSpec,
   otherSystem,
   sentence,
+  toInternal,
   typedSpec,
   type Entry,
   type Spec,
@@ -40,8 +42,14 @@ export const asTyped = (spec: Spec, entry: Entry<SpecValue> | undefined, system:
 /** What one may type, for a field's hint. */
 export const example = (spec: Spec, system: System): string => {
   const { value } = spec;
-  if (value.kind === 'counted')
-    return `${value.counts.to} × ${value.plausible.from.toLocaleString('en-US')}`;
+  if (value.kind === 'counted') {
+    const { from, unit } = value.plausible;
+    return formatCounted(
+      { count: value.counts.to, each: toInternal(from, unit) },
+      value.display,
+      system,
+    );
+  }
   if (value.kind !== 'quantity') return '';
   if (value.display === 'feet') return system === 'us' ? '26 ft 4' : '8.03 m';
   return '';
