@@ -40,9 +40,16 @@ module.exports = {
       to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
     },
     {
-      name: 'server-rooms-by-their-index',
+      name: 'core-by-its-index',
       severity: 'error',
-      from: { path: '^server/src/([^/]+)/' },
+      from: { path: '^(server|web)/src' },
+      to: { path: '^core/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'server-rooms-by-their-index',
+      comment: 'Only the data source gathers the tables of all rooms.',
+      severity: 'error',
+      from: { path: '^server/src/([^/]+)/', pathNot: '^server/src/database/data-source\\.ts$' },
       to: {
         path: '^server/src/([^/]+)/',
         pathNot: ['^server/src/$1/', '^server/src/[^/]+/index\\.ts$'],
@@ -52,7 +59,10 @@ module.exports = {
       name: 'not-to-undeclared',
       severity: 'error',
       from: {},
-      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'] },
+      to: {
+        dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'],
+        pathNot: ['^core/src/index\\.ts$', '^virtual:pwa-register$'],
+      },
     },
   ],
   options: {

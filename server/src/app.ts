@@ -1,19 +1,13 @@
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
-import Fastify, {
-  type FastifyBaseLogger,
-  type FastifyInstance,
-  type FastifyServerOptions,
-  type RawReplyDefaultExpression,
-  type RawRequestDefaultExpression,
-  type RawServerDefault,
-} from 'fastify';
+import Fastify, { type FastifyServerOptions } from 'fastify';
 import {
   serializerCompiler,
   validatorCompiler,
   type ZodTypeProvider,
 } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
+import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
 import { healthPlugin } from './health/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
@@ -22,14 +16,6 @@ import { recordPlugin } from './record/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
 import { webPlugin } from './web/index.ts';
-
-export type App = FastifyInstance<
-  RawServerDefault,
-  RawRequestDefaultExpression,
-  RawReplyDefaultExpression,
-  FastifyBaseLogger,
-  ZodTypeProvider
->;
 
 export interface AppOptions {
   readonly source: DataSource;

@@ -1,4 +1,5 @@
-export { buildApp, type App, type AppOptions } from './app.ts';
+export { buildApp, type AppOptions } from './app.ts';
+export type { App } from './app-type.ts';
 export { dataSourceFor, NewerDatabase, openDatabase } from './database/index.ts';
 export { loadDemo, readDemoYard, type DemoYard } from './demo/index.ts';
 export { serve, type ServeOptions, type Serving } from './serve.ts';

@@ -1,4 +1,4 @@
-import type { StationEntry } from './types.ts';
+import type { StationEntry } from './station-entry.ts';
 
 /** The stations in the order of their pegs. A station stands where its things are on this unit; `usual` is where they mostly are. */
 export const stations = [

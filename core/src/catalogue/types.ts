@@ -1,27 +1,10 @@
 import type { Display, UnitKey } from '../quantity/index.ts';
+import type { UsualPlace } from './station-entry.ts';
 import type { stations } from './stations.ts';
 
+export type { Layer, Side, StationEntry, UsualPlace } from './station-entry.ts';
+
 export type StationKey = (typeof stations)[number]['key'];
-export type Layer = 'outside' | 'inside' | 'roof' | 'papers';
-export type Side = 'door' | 'off-door' | 'centre' | 'front' | 'rear';
-
-/** Where something usually is: its side, and its share of the overall length back from the coupler. */
-export interface UsualPlace {
-  readonly side: Side;
-  readonly share: number;
-}
-
-export interface StationEntry {
-  readonly key: string;
-  /** Order and peg number. */
-  readonly number: number;
-  readonly label: string;
-  /** One or two words, beside the peg. */
-  readonly short: string;
-  readonly layer: Layer;
-  readonly usual: UsualPlace;
-}
-
 /** How a located thing is drawn. */
 export type Shape =
   'inlet' | 'tank' | 'axle' | 'door' | 'slide' | 'awning' | 'battery' | 'cylinder';

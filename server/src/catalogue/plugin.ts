@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { features, featureStates, knownBy, specs, stations } from '@fair-gable/core';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 
 const entry = z.looseObject({ key: z.string(), label: z.string() });
 const row = z.looseObject({ key: z.string() });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 
 /** Whether this process and its database answer. */
 export const healthPlugin = async (app: App, { source }: { source: DataSource }) => {

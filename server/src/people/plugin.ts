@@ -4,7 +4,7 @@ import fp from 'fastify-plugin';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { firstAccountSchema, sessionSchema, signInSchema, type Session } from '@fair-gable/core';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 import { accessPlugin, callerIn, type Caller } from './access.ts';
 import { accountFor, firstAccount, isEmpty } from './accounts.ts';
 import { PostgresSessionStore, sessionDays } from './session-store.ts';

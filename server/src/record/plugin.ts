@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { changeSchema, recordSchema, type Change } from '@fair-gable/core';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { changeUnit, createUnit, listUnits, readUnit, type Author } from './units.ts';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { walkEventSchema, walkPlanSchema } from '@fair-gable/core';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { keepEvents, keepWalk, readWalk, walksOf } from './walks.ts';

@@ -1,5 +1,5 @@
 import fastifyStatic from '@fastify/static';
-import type { App } from '../app.ts';
+import type { App } from '../app-type.ts';
 import { Refusal } from '../problems/index.ts';
 
 /** The built interface; any path that is not a file or the API opens its first page. */
