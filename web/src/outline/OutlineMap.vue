@@ -31,7 +31,7 @@ const outline = computed(() => outlineOf(props.record));
 const path = computed(() => pathBox(outline.value, 'up'));
 const viewBox = computed(() => {
   const { x, y, width, height } = path.value;
-  return [x - 62, y - 20, width + 124, height + 40].join(' ');
+  return [x - 72, y - 20, width + 134, height + 40].join(' ');
 });
 
 const stateOf = (station: StationKey): StationState =>

@@ -40,6 +40,14 @@ const viewBox = computed(() => {
   const width = props.scaleTo ?? outline.value.length.inches;
   return `-26 ${reach.value.off - around} ${width + 56} ${height}`;
 });
+
+/** The walking path round the unit, and the ground it covers on the drawing. */
+const path = computed(() => ({
+  x: -12,
+  y: reach.value.off - 15,
+  width: outline.value.length.inches + 26,
+  height: reach.value.door - reach.value.off + 30,
+}));
 </script>
 
 <template>
@@ -50,6 +58,7 @@ const viewBox = computed(() => {
     role="img"
     :aria-label="label"
   >
+    <rect v-if="here" class="path" v-bind="path" rx="34" />
     <OutlineBody :outline="outline" heading="left" :system="system" />
     <circle v-if="peg" class="here" :cx="peg.x" :cy="peg.y" r="14" />
   </svg>
@@ -59,6 +68,14 @@ const viewBox = computed(() => {
 .strip {
   display: block;
   width: 100%;
+}
+
+.path {
+  fill: none;
+  stroke: var(--edge);
+  stroke-width: 3;
+  stroke-dasharray: 0.1 9;
+  stroke-linecap: round;
 }
 
 .here {

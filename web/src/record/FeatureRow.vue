@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
 import SelectButton from 'primevue/selectbutton';
 import { computed, ref, useId } from 'vue';
 import {
@@ -37,7 +38,16 @@ const word = computed(
 );
 const tried = ref(['works', 'faulty'] as const);
 
-const options = featureStates.map(({ key, label }) => ({ key, label }));
+const all = featureStates.map(({ key, label }) => ({ key, label }));
+
+/** On the phone the two likeliest choices stand in one row; the others open beside them. */
+const isNarrow = useMediaQuery('(width < 760px)');
+const showAll = ref(false);
+const options = computed(() => {
+  if (!isNarrow.value || showAll.value) return all;
+  const likely = state.value && state.value !== 'none' ? state.value : 'standard';
+  return all.filter((o) => o.key === likely || o.key === 'none');
+});
 
 const save = (value: Change['value'], knownHow: How): void => {
   const { key, label } = props.feature;
@@ -89,20 +99,31 @@ const triedWord = computed(() => {
           {{ word }}{{ triedWord }}
         </span>
       </button>
-      <SelectButton
-        :model-value="state ?? null"
-        :options="options"
-        option-label="label"
-        option-value="key"
-        :disabled="!mayWrite"
-        :aria-label="`${feature.label}: state`"
-        class="states"
-        @update:model-value="choose"
-      >
-        <template #option="{ option }">
-          <span :data-state="option.key">{{ option.label }}</span>
-        </template>
-      </SelectButton>
+      <div class="choice">
+        <SelectButton
+          :model-value="state ?? null"
+          :options="options"
+          option-label="label"
+          option-value="key"
+          :disabled="!mayWrite"
+          :aria-label="`${feature.label}: state`"
+          class="states"
+          @update:model-value="choose"
+        >
+          <template #option="{ option }">
+            <span :data-state="option.key">{{ option.label }}</span>
+          </template>
+        </SelectButton>
+        <button
+          v-if="isNarrow && mayWrite"
+          type="button"
+          class="other"
+          :aria-expanded="showAll"
+          @click="showAll = !showAll"
+        >
+          {{ showAll ? 'fewer' : 'other…' }}
+        </button>
+      </div>
     </div>
     <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
     <div v-if="open" :id="`${id}-body`" class="body">
@@ -236,15 +257,32 @@ const triedWord = computed(() => {
     padding: 0;
   }
 
+  .choice {
+    display: flex;
+    gap: 8px;
+  }
+
   .states {
     display: grid;
-    grid-template-columns: repeat(3, 1fr);
+    flex: 1;
+    grid-template-columns: repeat(auto-fit, minmax(88px, 1fr));
+    gap: 8px;
   }
 
   .states :deep(.p-togglebutton) {
     min-height: var(--thumb);
+    border: 1px solid var(--edge);
+    border-radius: 6px;
     font-size: 16px;
-    border-radius: 0;
+  }
+
+  .other {
+    min-width: 84px;
+    min-height: var(--thumb);
+    border: 1px solid var(--edge);
+    border-radius: 6px;
+    background: var(--paper);
+    cursor: pointer;
   }
 }
 </style>

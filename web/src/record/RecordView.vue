@@ -23,6 +23,7 @@ import {
   type Way,
 } from '@fair-gable/core';
 import { Refused, saying } from '../api/client.ts';
+import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
@@ -239,6 +240,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           ask</span
         >
       </p>
+      <EvidenceLegend />
     </section>
 
     <section class="margin" aria-label="Notes in the margin">

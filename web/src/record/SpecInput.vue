@@ -66,4 +66,11 @@ label {
   font-size: 18px;
   font-weight: 600;
 }
+
+@media (width < 760px) {
+  .input :deep(.p-togglebutton) {
+    min-width: 72px;
+    min-height: var(--thumb);
+  }
+}
 </style>

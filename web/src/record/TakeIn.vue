@@ -174,6 +174,7 @@ h1 {
 }
 
 .fields {
+  border-right: 1px solid var(--hairline);
   padding: 8px 24px 40px;
 }
 
@@ -205,7 +206,6 @@ aside {
   gap: 16px;
   min-height: 80vh;
   padding: 18px 24px;
-  border-left: 1px solid var(--hairline);
 }
 
 aside :deep(.how) {
@@ -223,10 +223,13 @@ aside :deep(.how) {
     padding-inline: 16px;
   }
 
+  .fields {
+    border: 0;
+  }
+
   aside {
     position: static;
     min-height: 0;
-    border-left: 0;
   }
 
   aside :deep(.p-button) {

@@ -470,10 +470,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 .big small {
   width: 100%;
-  overflow: hidden;
-  font: 400 15px var(--plain);
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  font: 400 15px/1.15 var(--plain);
 }
 
 .dark {

@@ -155,6 +155,7 @@ const start = async (): Promise<void> => {
 }
 
 .cards {
+  border-right: 1px solid var(--hairline);
   padding: 6px 24px 40px;
 }
 
@@ -213,7 +214,6 @@ aside {
   gap: 14px;
   min-height: 70vh;
   padding: 20px 24px;
-  border-left: 1px solid var(--hairline);
 }
 
 aside h2 {
@@ -258,6 +258,7 @@ aside h2 {
 
   .cards {
     padding-inline: 16px;
+    border: 0;
   }
 
   aside {
@@ -265,7 +266,6 @@ aside h2 {
     align-self: stretch;
     min-height: 0;
     padding: 14px 16px;
-    border-left: 0;
   }
 
   aside :deep(.p-button) {

@@ -1,0 +1,166 @@
+// `npm run pictures`: one current picture of each main view, from the demo yard, into docs/screenshots/.
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { serve } from '../server/dist/index.js';
+import { build } from './lib/build.mjs';
+import { startCluster } from './lib/postgres.mjs';
+import { root } from './lib/setup.mjs';
+
+const folder = join(root, 'docs/screenshots');
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+
+interface View {
+  readonly file: string;
+  readonly size: typeof desk;
+  readonly go: (page: Page) => Promise<void>;
+}
+
+const openUnit = async (page: Page, name: string): Promise<void> => {
+  await page.locator('.rows a', { hasText: name }).click();
+  await page.locator('h1', { hasText: name }).waitFor();
+};
+
+const atStation = async (page: Page, name: string, station: string): Promise<void> => {
+  await openUnit(page, name);
+  await page.goto(page.url().replace(/record.*/, `record/${station}`));
+  await page.locator('.station h2').waitFor();
+};
+
+const take = {
+  'Stock number': 'TQ-0444',
+  Series: 'Tarn',
+  'Floor plan': '19 RB',
+  'Gross weight rating': '5,000 lb',
+  'Weight as built': '1,800 kg',
+  Axles: '25000',
+  'Overall length': "22'6",
+  'Box length': '18 ft 10',
+};
+
+const beginWalk = async (page: Page): Promise<void> => {
+  await openUnit(page, 'Fenlark');
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('article').waitFor();
+};
+
+const press = async (page: Page, name: string | RegExp, times = 1): Promise<void> => {
+  for (let i = 0; i < times; i++) await page.getByRole('button', { name, exact: true }).click();
+};
+
+const given = async (page: Page): Promise<void> => {
+  await beginWalk(page);
+  await press(page, /^Said/, 2);
+  await press(page, 'Later');
+  await press(page, 'Shown', 2);
+  await press(page, 'Asked');
+  await page.getByLabel('In a few words').fill('How long does it last without a hookup?');
+  await press(page, 'Keep it');
+  await press(page, /^Said/, 3);
+  await press(page, 'Jump to…');
+  await page.getByRole('button', { name: /^10 Utilities/ }).click();
+  await page.locator('.p-drawer').waitFor({ state: 'detached' });
+  await press(page, /^Said/);
+};
+
+const views: readonly View[] = [
+  { file: 'yard', size: desk, go: async () => {} },
+  { file: 'yard-phone', size: phone, go: async () => {} },
+  {
+    file: 'record',
+    size: desk,
+    go: async (page) => {
+      await atStation(page, 'Skerry', 'labels');
+      await page.locator('[data-field="ccc"] .head').click();
+    },
+  },
+  { file: 'record-utilities', size: desk, go: (page) => atStation(page, 'Fenlark', 'utilities') },
+  {
+    file: 'record-phone',
+    size: phone,
+    go: async (page) => {
+      await atStation(page, 'Marl', 'running-gear');
+      await page.locator('.note').scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    file: 'take-in',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Take in a unit' }).click();
+      for (const [label, text] of Object.entries(take)) {
+        await page.getByLabel(label, { exact: true }).fill(text);
+      }
+    },
+  },
+  {
+    file: 'plan',
+    size: desk,
+    go: async (page) => {
+      await openUnit(page, 'Fenlark');
+      await page.getByRole('link', { name: 'Walk', exact: true }).click();
+      await page.locator('.plan').waitFor();
+    },
+  },
+  { file: 'walk-phone', size: phone, go: given },
+  {
+    file: 'log',
+    size: desk,
+    go: async (page) => {
+      await given(page);
+      await press(page, 'Finish');
+      await page.locator('.log').waitFor();
+    },
+  },
+];
+
+const signIn = async (page: Page, address: string): Promise<void> => {
+  await page.goto(`${address}/sign-in`);
+  await page.getByLabel('E-mail').fill('ines@thornquay.example');
+  await page.getByLabel('Password').fill('spring-ferry-22');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.locator('.rows a').first().waitFor();
+};
+
+const picture = async (browser: Browser, address: string, view: View): Promise<void> => {
+  const context = await browser.newContext({ viewport: view.size, locale: 'en-US' });
+  const page = await context.newPage();
+  await signIn(page, address);
+  await view.go(page);
+  await page.mouse.move(0, 0);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(folder, `${view.file}.png`) });
+  await context.close();
+};
+
+const asked = process.argv.slice(2);
+const ground = mkdtempSync('/var/tmp/fair-gable-pictures-');
+chmodSync(ground, 0o755);
+await build();
+const cluster = await startCluster(ground, { throwAway: true });
+const serving = await serve({
+  databaseUrl: cluster.url,
+  host: '127.0.0.1',
+  port: 0,
+  webRoot: join(root, 'web/dist'),
+  demoFolder: join(root, 'demo'),
+  signInsPerMinute: 1000,
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+try {
+  for (const view of views) {
+    if (asked.length === 0 || asked.includes(view.file))
+      await picture(browser, serving.address, view);
+  }
+} finally {
+  await browser.close();
+  await serving.stop();
+  await cluster.stop();
+  rmSync(ground, { recursive: true, force: true });
+}
