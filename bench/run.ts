@@ -6,6 +6,7 @@ import {
   nextEvent,
   pointsOf,
   readUnitFile,
+  type SpecValue,
   type UnitFile,
   type WalkEvent,
   type WalkPlan,
@@ -39,17 +40,19 @@ const amount = (file: UnitFile, key: 'gvwr' | 'uvw' | 'ccc' | 'coldPressure'): n
   return value?.kind === 'quantity' ? value.amount : Number.NaN;
 };
 
-/** The comparisons of the checks with nothing round them: no sentences, no ways, no fingerprints. */
+const isOut = (value: SpecValue): boolean => {
+  if (value.kind === 'quantity') return value.amount < 1 || value.amount > 20_000;
+  if (value.kind === 'counted') return value.each < 20 || value.each > 6000;
+  return value.kind === 'text' && value.text.includes('O');
+};
+
+/** The comparisons of the checks with nothing round them: no sentences, no ways, no inputs kept. */
 const bareComparisons = (file: UnitFile): number => {
-  let found = 0;
-  if (Math.abs(amount(file, 'gvwr') - amount(file, 'uvw') - amount(file, 'ccc')) > 3) found += 1;
-  if (amount(file, 'coldPressure') > 50) found += 1;
-  for (const entry of Object.values(file.record.specs)) {
-    const value = entry?.value;
-    if (value?.kind === 'quantity' && (value.amount < 1 || value.amount > 20_000)) found += 1;
-    if (value?.kind === 'counted' && (value.each < 20 || value.each > 6000)) found += 1;
-    if (value?.kind === 'text') for (const c of value.text) found += c === 'O' ? 1 : 0;
-  }
+  const identity = Math.abs(amount(file, 'gvwr') - amount(file, 'uvw') - amount(file, 'ccc')) > 3;
+  const pressure = amount(file, 'coldPressure') > 50;
+  let found = Number(identity) + Number(pressure);
+  for (const entry of Object.values(file.record.specs))
+    found += Number(entry && isOut(entry.value));
   return found;
 };
 

@@ -126,6 +126,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await later.click();
   await expect(card).toContainText('trailer brakes itself');
 
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await context.setOffline(true);
   await said.click();
   await expect(card).toContainText('up and down with a switch');

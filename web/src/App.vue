@@ -16,7 +16,9 @@ const problem = ref('');
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
 const signOut = async (): Promise<void> => {
-  const warning = `${outbox.unsent} entries of a walk are not sent yet. They stay on this device until you sign in here again. Sign out all the same?`;
+  const entries =
+    outbox.unsent === 1 ? '1 entry of a walk is' : `${outbox.unsent} entries of a walk are`;
+  const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
   if (outbox.unsent > 0 && !window.confirm(warning)) return;
   try {
     await session.signOut();

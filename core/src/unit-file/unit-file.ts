@@ -46,12 +46,20 @@ export type UnitFileReading =
 
 const refuse = (message: string): UnitFileReading => ({ ok: false, message });
 
-/** A unit as a file's content. */
+const sorted = <T extends object>(part: T): T =>
+  Object.fromEntries(Object.entries(part).toSorted(([a], [b]) => (a < b ? -1 : 1))) as T;
+
+/** A unit as a file's content; keys are sorted, so that the same unit is the same file. */
 export const toUnitFile = (id: string, record: UnitRecord): UnitFile => ({
   format: unitFileFormat,
   version: unitFileVersion,
   id,
-  record,
+  record: {
+    specs: sorted(record.specs),
+    features: sorted(record.features),
+    places: sorted(record.places),
+    settlements: sorted(record.settlements),
+  },
 });
 
 const headSchema = z.object({ format: z.string(), version: z.number() });

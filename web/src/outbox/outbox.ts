@@ -110,7 +110,8 @@ export const useOutbox = defineStore('outbox', () => {
       change.objectStore('outbox').add(structuredClone(toRaw(item))),
       change.done,
     ]);
-    unsent.value += 1;
+    // Counted anew: what was just put may be sent already.
+    unsent.value = (await readQueue(item.person)).length;
     soon();
   };
 

@@ -79,16 +79,21 @@ export const useWalk = defineStore('walk', () => {
     return walk.value !== undefined;
   };
 
-  const elapsed = computed(() => {
+  /** Milliseconds since the walk began, by this device's clock; never behind what is written. */
+  const elapsedAt = (time: number): number => {
     const { anchor, events = [] } = walk.value ?? {};
     if (!anchor) return 0;
-    const here = anchor.elapsed + Math.max(now.value.getTime() - anchor.at, 0);
+    const here = anchor.elapsed + Math.max(time - anchor.at, 0);
     return Math.round(Math.max(here, lastElapsed(events)));
-  });
+  };
 
   const write = async (what: What): Promise<void> => {
     if (!walk.value) return;
-    const given = { id: crypto.randomUUID(), device: await deviceId(), elapsed: elapsed.value };
+    const given = {
+      id: crypto.randomUUID(),
+      device: await deviceId(),
+      elapsed: elapsedAt(Date.now()),
+    };
     const isFirst = walk.value.events.length === 0;
     const anchor = isFirst ? { elapsed: 0, at: Date.now() } : walk.value.anchor;
     const event = nextEvent(walk.value.events, isFirst ? { ...given, elapsed: 0 } : given, what);
@@ -107,7 +112,7 @@ export const useWalk = defineStore('walk', () => {
   const worked = computed(() => {
     const events = walk.value?.events ?? [];
     const running = state.value?.begun && !state.value.paused && !state.value.finished;
-    return workedMs(events, running ? elapsed.value : undefined);
+    return workedMs(events, running ? elapsedAt(now.value.getTime()) : undefined);
   });
   const pace = computed(() =>
     walk.value && state.value ? paceOf(walk.value.plan, state.value, worked.value) : undefined,

@@ -1,0 +1,56 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  firstAccountSchema,
+  roles,
+  sentence,
+  signInSchema,
+  writers,
+  type ProblemCode,
+} from '@fair-gable/core';
+
+const params = {
+  typed: 'what was typed', unit: 'furlong', wanted: 'ft', value: 0, limit: 10, length: 30, choices: 'new, used', field: 'specs.x',
+}; // prettier-ignore
+
+const codes: readonly ProblemCode[] = [
+  'empty', 'not-a-quantity', 'not-a-number', 'unknown-unit', 'other-dimension', 'negative', 'impossible', 'count',
+  'too-long', 'not-a-choice', 'wrong-kind', 'unknown-field', 'needs-reason',
+]; // prettier-ignore
+
+describe('problems', () => {
+  it.each(codes)('%s is one or two sentences that name the field', (code) => {
+    const text = sentence('Width', { code, params });
+    expect(text).toMatch(/^Width .+\.$/);
+    expect(text).not.toMatch(/undefined|\[object/);
+  });
+
+  it.each(codes.filter((code) => code !== 'other-dimension'))('%s says what to do', (code) => {
+    expect(sentence('Width', { code, params }).split(/[.:,] /).length).toBeGreaterThan(1);
+  });
+});
+
+describe('people', () => {
+  it('sign in with an address in any case', () => {
+    expect(signInSchema.parse({ email: ' Ines@Thornquay.example ', password: 'x' }).email).toBe(
+      'ines@thornquay.example',
+    );
+  });
+
+  it('begin a yard with a password of at least ten characters', () => {
+    const given = {
+      token: 't',
+      yard: 'North',
+      name: 'Ada',
+      email: 'ada@north.example',
+      password: 'a'.repeat(9),
+    };
+    expect(firstAccountSchema.safeParse(given).error?.issues[0]?.message).toBe(
+      'Use at least 10 characters.',
+    );
+    expect(firstAccountSchema.safeParse({ ...given, password: 'a'.repeat(10) }).success).toBe(true);
+  });
+
+  it('who only look are not among those who write', () => {
+    expect(roles.filter((role) => !writers.includes(role))).toEqual(['guest', 'viewer']);
+  });
+});

@@ -1,0 +1,101 @@
+import { expect, test, type Page } from '@playwright/test';
+import { demo, openUnit, phone, signIn } from './yard.ts';
+
+/** Begins a walk of a unit on a phone; its address. */
+const begin = async (page: Page, unit: string): Promise<string> => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await openUnit(page, unit);
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  return page.url();
+};
+
+const card = (page: Page) => page.getByRole('article').getByRole('heading');
+const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
+
+test('two devices on one walk agree in the end', async ({ page, browser }) => {
+  const address = await begin(page, 'Marl 18 MB');
+  await expect(card(page)).toContainText('Propane');
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  const context = await browser.newContext({ viewport: phone });
+  const second = await context.newPage();
+  await signIn(second);
+  await second.goto(address);
+  await expect(card(second)).toContainText('Propane');
+
+  await page.context().setOffline(true);
+  await said(page).click();
+  await said(second).click();
+  await said(second).click();
+  await expect(second.getByText(/^card 3 of/)).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await expect(second.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await page.reload();
+  await second.reload();
+  const here = await card(page).innerText();
+  await expect(card(second)).toHaveText(here);
+  await expect(page.getByText(/^card 3 of/)).toBeVisible();
+  await context.close();
+});
+
+test('keys and a clicker double the buttons', async ({ page }) => {
+  await begin(page, 'Pell 14 T');
+  const first = await card(page).innerText();
+  await page.locator('body').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('ArrowRight');
+  await expect(card(page)).not.toHaveText(first);
+  await page.keyboard.press('u');
+  await expect(card(page)).toHaveText(first);
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: /1 missed so far/ })).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await expect(card(page)).toHaveText(first);
+});
+
+test('signing out warns of what is not sent, and nobody else ever sends it', async ({
+  page,
+  context,
+}) => {
+  await begin(page, 'Marl 18 MB');
+  await expect(page.getByText(/^card 1 of/)).toBeVisible();
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await page.evaluate(() => localStorage.setItem('cut', 'yes'));
+  await said(page).click();
+  await expect(page.getByText(/^card 2 of/)).toBeVisible();
+  await expect(page.getByText('1 not sent')).toBeVisible();
+  await page.goto(demo('/yard'));
+  await expect(page.getByText('1 not sent yet')).toBeVisible();
+
+  const warnings: string[] = [];
+  page.once('dialog', (dialog) => {
+    warnings.push(dialog.message());
+    void dialog.dismiss();
+  });
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
+  expect(warnings[0]).toContain('1 entry of a walk is not sent yet');
+
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  const sent: string[] = [];
+  await page.evaluate(() => localStorage.removeItem('cut'));
+  page.on('request', (request) =>
+    sent.push(`${request.method()} ${new URL(request.url()).pathname}`),
+  );
+  await signIn(page, 'osk');
+  await expect(page.getByText('everything saved')).toBeVisible();
+  await page.waitForTimeout(5000);
+  expect(sent.filter((line) => /POST .*\/events/.test(line))).toEqual([]);
+
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await signIn(page, 'ines');
+  await expect
+    .poll(() => sent.filter((line) => /POST .*\/events/.test(line)).length, { timeout: 10_000 })
+    .toBe(1);
+});

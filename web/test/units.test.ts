@@ -1,0 +1,90 @@
+import { beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { applyChange, emptyRecord, type Change } from '@fair-gable/core';
+import { Refused, saying } from '../src/api/client.ts';
+import { device } from '../src/outbox/index.ts';
+import { drafted, objectionsTo, useUnits } from '../src/yard/units.ts';
+import { fakeServer, newPage, type FakeServer } from './support.ts';
+
+globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;
+
+const at = '2026-04-15T09:00:00.000Z';
+const id = '00000000-0000-4000-8000-000000000001';
+const gvwr = (amount: number, basedOn = 0): Change => ({
+  part: 'specs',
+  key: 'gvwr',
+  value: { kind: 'quantity', amount },
+  how: 'read',
+  basedOn,
+});
+const known = applyChange(emptyRecord, gvwr(7490), 'Ines', at);
+
+let server: FakeServer;
+beforeEach(async () => {
+  newPage();
+  server = fakeServer();
+  await (await device()).clear('kept');
+  server.answer = () => ({ status: 200, body: { units: [{ id, record: known }] } });
+});
+
+describe('the yard on a device', () => {
+  it('shows what it last had while the server is out of reach', async () => {
+    await useUnits().load();
+    newPage();
+    server.answer = undefined;
+    const units = useUnits();
+    await units.load();
+    expect(units.list).toEqual([{ id, record: known }]);
+    expect(units.problem).toBeUndefined();
+  });
+
+  it('says so when there is nothing to show', async () => {
+    server.answer = undefined;
+    const units = useUnits();
+    await units.load();
+    expect(units.problem).toMatch(/^The server does not answer/);
+  });
+
+  it('takes the last change back by another change', async () => {
+    const units = useUnits();
+    await units.load();
+    const changed = applyChange(known, gvwr(8000, 1), 'Ines', at);
+    server.answer = () => ({ status: 200, body: { id, record: changed } });
+    await units.change(id, [gvwr(8000, 1)], 'gross weight rating');
+    expect(units.lastUndo?.what).toBe('gross weight rating');
+    await units.undo();
+    expect(server.sent.at(-1)).toMatchObject({
+      path: `/api/units/${id}/changes`,
+      body: { changes: [{ value: { amount: 7490 }, basedOn: 2 }] },
+    });
+    expect(units.lastUndo).toBeUndefined();
+  });
+
+  it('changes nothing and offers no undo when the server refuses', async () => {
+    const units = useUnits();
+    await units.load();
+    server.answer = () => ({
+      status: 409,
+      body: { code: 'stale', detail: 'Somebody else changed this field.' },
+    });
+    const tried = units.change(id, [gvwr(8000)], 'gross weight rating');
+    await expect(tried).rejects.toBeInstanceOf(Refused);
+    expect(units.list[0]?.record).toEqual(known);
+    expect([units.lastUndo, units.saving]).toEqual([undefined, 0]);
+  });
+});
+
+describe('records on the page', () => {
+  it('are checked once for each unit system', () => {
+    const record = drafted(emptyRecord, [gvwr(749)], 'you');
+    expect(objectionsTo(record, 'us')).toBe(objectionsTo(record, 'us'));
+    expect(objectionsTo(record, 'us')[0]?.sentence).toContain('749 lb');
+    expect(objectionsTo(record, 'metric')[0]?.sentence).toContain('340 kg');
+  });
+
+  it('never show a program’s own words for an error', () => {
+    expect(saying(new TypeError('x is undefined'))).toMatch(/^Something went wrong in this page/);
+    expect(saying(new Refused(409, 'stale', 'Somebody was faster.', {}))).toBe(
+      'Somebody was faster.',
+    );
+  });
+});

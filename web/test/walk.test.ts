@@ -1,0 +1,101 @@
+import { beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { foldWalk, nextEvent, type WalkEvent } from '@fair-gable/core';
+import { device, useOutbox } from '../src/outbox/index.ts';
+import { useWalk } from '../src/walk/walk.ts';
+import { cards, fakeServer, newPage, planOf, type FakeServer } from './support.ts';
+
+globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;
+
+let server: FakeServer;
+beforeEach(async () => {
+  newPage();
+  server = fakeServer();
+  server.answer = undefined;
+  const db = await device();
+  await Promise.all([db.clear('outbox'), db.clear('walks')]);
+});
+
+const unit = { id: planOf(1).unit, name: 'Fenlark' };
+
+describe('giving a walk on a device', () => {
+  it('plans, gives and undoes with no network at all', async () => {
+    const walks = useWalk();
+    const id = await walks.plan(unit, 5, cards);
+    expect(await walks.open(id)).toBe(true);
+    await walks.record({ kind: 'begin' });
+    await walks.record({ kind: 'said', point: 'h1' });
+    expect(walks.state?.current?.id).toBe('h2');
+    await walks.record({ kind: 'undo', event: walks.state?.undoable?.id ?? '' });
+    expect(walks.state?.current?.id).toBe('h1');
+    expect(useOutbox().unsent).toBe(4);
+  });
+
+  it('writes taps one after the other, however fast they come', async () => {
+    const walks = useWalk();
+    await walks.open(await walks.plan(unit, 5, cards));
+    await Promise.all([
+      walks.record({ kind: 'begin' }),
+      walks.record({ kind: 'said', point: 'h1' }),
+      walks.record({ kind: 'said', point: 'h2' }),
+    ]);
+    expect(walks.walk?.events.map((e) => e.counter)).toEqual([1, 2, 3]);
+  });
+
+  it('goes on after a closed tab, its clock too', async () => {
+    const before = useWalk();
+    const id = await before.plan(unit, 5, cards);
+    await before.open(id);
+    await before.record({ kind: 'begin' });
+    await before.record({ kind: 'said', point: 'h1' });
+    // Ten seconds pass with the tab closed.
+    const db = await device();
+    const kept = (await db.get('walks', id))!;
+    await db.put('walks', { ...kept, anchor: { ...kept.anchor, at: kept.anchor.at - 10_000 } }, id);
+
+    newPage();
+    const after = useWalk();
+    expect(await after.open(id)).toBe(true);
+    expect(after.state?.current?.id).toBe('h2');
+    expect(after.worked).toBeGreaterThanOrEqual(10_000);
+  });
+
+  it('joins what another device did, and agrees with it', async () => {
+    const walks = useWalk();
+    const id = await walks.plan(unit, 5, cards);
+    await walks.open(id);
+    await walks.record({ kind: 'begin' });
+    const here = walks.walk!;
+    const elsewhere: WalkEvent = nextEvent(
+      here.events,
+      { id: crypto.randomUUID(), device: crypto.randomUUID(), elapsed: 4000 },
+      { kind: 'shown', point: 'h1' },
+    );
+    const there = {
+      plan: here.plan,
+      by: 'Ines',
+      createdAt: '',
+      events: [elsewhere, ...here.events],
+    };
+    server.answer = (path, method) =>
+      method === 'GET' && path === `/api/walks/${id}`
+        ? { status: 200, body: there }
+        : { status: 204 };
+    await walks.open(id);
+    expect(walks.state?.current?.id).toBe('h2');
+    await walks.record({ kind: 'said', point: 'h2' });
+    expect(walks.walk?.events.at(-1)?.counter).toBe(3);
+    expect(foldWalk(here.plan, walks.walk!.events).cards.get('h1')).toBe('shown');
+  });
+
+  it('opens a walk of another device from the server', async () => {
+    const plan = planOf(7);
+    server.answer = () => ({ status: 200, body: { plan, by: 'Ines', createdAt: '', events: [] } });
+    const walks = useWalk();
+    expect(await walks.open(plan.id)).toBe(true);
+    expect(walks.state?.current?.id).toBe('h1');
+  });
+
+  it('says when there is no such walk here, and the server is out of reach', async () => {
+    expect(await useWalk().open(planOf(8).id)).toBe(false);
+  });
+});
