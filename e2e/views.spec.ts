@@ -48,6 +48,12 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   await expect(states.filter({ hasText: /^prep$/ })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('0');
   await expect(row(page, 'ladder')).toContainText('not checked');
+  await goTo(page, /^13 Construction/);
+  await row(page, 'boxLength').getByRole('button').first().press('Enter');
+  await expect(row(page, 'boxLength').getByRole('textbox').first()).toBeFocused();
+  await page.keyboard.press('Alt+t');
+  await expect(row(page, 'boxLength').getByRole('radio', { name: 'Told' })).toBeChecked();
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^8 Underside/ }).press('Enter');
   await expect(page.getByRole('heading', { level: 2, name: '8 Underside' })).toBeVisible();
 });

@@ -6,7 +6,8 @@ export default defineConfig({
   plugins: [
     vue(),
     VitePWA({
-      registerType: 'autoUpdate',
+      // A new version waits until the page is opened again: nobody is reloaded in mid-walk.
+      registerType: 'prompt',
       injectRegister: null,
       manifest: {
         name: 'Fair Gable',
@@ -22,7 +23,6 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         clientsClaim: true,
-        skipWaiting: true,
       },
     }),
   ],

@@ -7,10 +7,8 @@ import {
   stationsInUse,
   featureStates,
   knownBy,
-  rankOf,
   specs,
   toInternal,
-  worstOf,
 } from '@fair-gable/core';
 
 const entries = [...specs, ...features];
@@ -73,9 +71,8 @@ describe('the catalogue', () => {
     ]);
   });
 
-  it('ranks how a value is known, a guess last', () => {
-    expect(worstOf(['read', 'guessed', 'sheet'])).toBe('guessed');
-    expect(worstOf([])).toBeUndefined();
-    expect(knownBy.map((k) => rankOf(k.key))).toEqual([0, 1, 2, 3, 4, 5]);
+  it('lists how a value is known from best to worst, a key for each', () => {
+    expect(knownBy.map((k) => k.letter).join('')).toBe('rmshtg');
+    expect(knownBy.at(-1)?.key).toBe('guessed');
   });
 });

@@ -194,7 +194,7 @@ describe('count and size', () => {
     ['lpCylinders', '60', 'Enter 2 × 30 lb'],
     ['axleRating', '2 x 7000', 'Enter 2 × 3,500 lb'],
     ['axleRating', '23500', 'Enter 2 × 3,500 lb'],
-    ['acUnits', '13.5', 'Enter 13,500 BTU/h'],
+    ['acUnits', '13.5', 'Enter 1 × 13,500 BTU/h'],
   ] as const)('%s typed as %s: %s', (key, typed, offer) => {
     expect(found(recordOf({ [key]: typed }), 'count-times-size')?.ways[0]?.label).toBe(offer);
   });

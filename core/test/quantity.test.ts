@@ -154,9 +154,9 @@ describe('what is shown', () => {
     expect(formatQuantity(internal, display, system)).toBe(text);
   });
 
-  it('writes counts before sizes, and one alone as its size', () => {
+  it('writes counts before sizes, also of one', () => {
     expect(formatCounted({ count: 2, each: 30 }, 'weight', 'us')).toBe('2 × 30 lb');
-    expect(formatCounted({ count: 1, each: 30 }, 'weight', 'us')).toBe('30 lb');
+    expect(formatCounted({ count: 1, each: 30 }, 'weight', 'us')).toBe('1 × 30 lb');
   });
 
   it('keeps number and unit apart', () => {

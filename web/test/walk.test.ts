@@ -80,7 +80,7 @@ describe('giving a walk on a device', () => {
       method === 'GET' && path === `/api/walks/${id}`
         ? { status: 200, body: there }
         : { status: 204 };
-    await walks.open(id);
+    await walks.join(id);
     expect(walks.state?.current?.id).toBe('h2');
     await walks.record({ kind: 'said', point: 'h2' });
     expect(walks.walk?.events.at(-1)?.counter).toBe(3);

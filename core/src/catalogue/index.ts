@@ -18,12 +18,4 @@ export {
   type Feature,
   type Station,
 } from './catalogue.ts';
-export {
-  featureStates,
-  isFitted,
-  knownBy,
-  rankOf,
-  worstOf,
-  type FeatureState,
-  type HowKnown,
-} from './states.ts';
+export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } from './states.ts';

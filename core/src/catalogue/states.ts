@@ -19,7 +19,7 @@ export const isFitted = (state: FeatureState | undefined): boolean =>
 
 /**
  * How a value is known, best first. `word` goes behind the value, `letter` is the desk's key for it.
- * Rank compares sources; a guess may never leave as a fact.
+ * A guess may never leave as a fact.
  */
 export const knownBy = [
   { key: 'read', letter: 'r', label: 'Read', word: 'read off the label' },
@@ -31,10 +31,3 @@ export const knownBy = [
 ] as const;
 
 export type HowKnown = (typeof knownBy)[number]['key'];
-
-/** 0 is best. */
-export const rankOf = (how: HowKnown): number => knownBy.findIndex((row) => row.key === how);
-
-/** The least reliable of several; undefined for none. */
-export const worstOf = (hows: readonly HowKnown[]): HowKnown | undefined =>
-  hows.toSorted((a, b) => rankOf(b) - rankOf(a))[0];

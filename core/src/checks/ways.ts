@@ -1,6 +1,6 @@
 import { specEntry, type HowKnown, type SpecKey } from '../catalogue/index.ts';
 import { formatSpec, type Change, type SpecValue, type UnitRecord } from '../record/index.ts';
-import { displayRow, formatQuantity, type Display, type System } from '../quantity/index.ts';
+import { formatQuantity, type System } from '../quantity/index.ts';
 import type { Way } from './types.ts';
 
 /** A button that puts another value in, known in the same way as the one it replaces. */
@@ -40,11 +40,3 @@ export const withReason = (label = 'It is right, because…', suggested?: string
 /** Weights, the commonest number in a sentence. */
 export const pounds = (amount: number, system: System): string =>
   formatQuantity(amount, 'weight', system);
-
-/** A quantity in a field's own display. */
-export const inDisplay = (amount: number, display: Display, system: System): string =>
-  formatQuantity(amount, display, system);
-
-/** The unit a bare number means in a display. */
-export const usualUnit = (display: Display, system: System): string =>
-  displayRow(display)[system].unit;

@@ -51,12 +51,9 @@ export const formatQuantity = (internal: number, display: Display, system: Syste
     .map((p) => `${p.number} ${p.unit}`)
     .join(' ');
 
-/** A counted size: `2 × 30 lb`; one alone is just its size. */
+/** A counted size, the count always apart: `2 × 30 lb`, `1 × 5,000 lb`. */
 export const formatCounted = (
   value: { readonly count: number; readonly each: number },
   display: Display,
   system: System,
-): string => {
-  const each = formatQuantity(value.each, display, system);
-  return value.count === 1 ? each : `${value.count} × ${each}`;
-};
+): string => `${value.count} × ${formatQuantity(value.each, display, system)}`;

@@ -3,7 +3,6 @@ export {
   pointsOf,
   routeOf,
   secondsFor,
-  stationLabel,
   totalSeconds,
   type CardNumber,
   type Point,

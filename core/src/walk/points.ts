@@ -5,7 +5,6 @@ import {
   isStationKey,
   specEntry,
   specs,
-  stationEntry,
   type Feature,
   type HowKnown,
   type Spec,
@@ -161,6 +160,3 @@ export const pointsOf = (record: UnitRecord, system: System): readonly Point[] =
 /** Seconds of speaking and showing. */
 export const totalSeconds = (points: readonly Point[]): number =>
   points.reduce((sum, p) => sum + p.seconds, 0);
-
-/** “Hitch”: the heading of a card. */
-export const stationLabel = (key: StationKey): string => stationEntry(key).label;

@@ -13,7 +13,7 @@ const how = defineModel<HowKnown>({ required: true });
     <label
       v-for="row in knownBy"
       :key="row.key"
-      :title="row.word"
+      :title="`${row.word} (Alt+${row.letter.toUpperCase()})`"
       :class="{ chosen: how === row.key }"
     >
       <input v-model="how" type="radio" :name="name" :value="row.key" class="visually-hidden" />

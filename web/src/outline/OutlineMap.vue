@@ -46,9 +46,9 @@ const stateWords: Readonly<Record<StationState, string>> = {
 
 /** Beside the peg, away from the trailer. */
 const label = (peg: Peg) => {
-  if (peg.side === 'door') return { x: peg.x + 18, anchor: 'start' };
-  if (peg.side === 'off-door') return { x: peg.x - 18, anchor: 'end' };
-  return { x: peg.x + 18, anchor: 'start' };
+  if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
+  if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
+  return { x: peg.x + 20, anchor: 'start' };
 };
 
 const elsewhere = stationsInUse.filter((s) => !isOnRing(s));

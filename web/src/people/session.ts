@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { Session } from '@fair-gable/core';
-import { ask, NoNetwork, Refused } from '../api/client.ts';
+import { ask, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
 
 /** Who is signed in on this device, also while the server is out of reach. */
@@ -23,9 +23,9 @@ export const useSession = defineStore('session', () => {
     try {
       return await ask<Session>('GET', '/api/session');
     } catch (error) {
-      if (error instanceof NoNetwork) return kept('session');
       if (error instanceof Refused && error.status === 401) return undefined;
-      throw error;
+      // Out of reach or out of order: what this device knows is enough to go on with.
+      return kept('session');
     }
   };
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import InputText from 'primevue/inputtext';
+import Textarea from 'primevue/textarea';
 import { ref, useId } from 'vue';
 import type { Objection, Way } from '@fair-gable/core';
 
@@ -46,7 +46,7 @@ const settle = (): void => {
     <p>{{ objection.sentence }}</p>
     <form v-if="reasoning" class="reason" @submit.prevent="settle">
       <label :for="id" class="small soft">Why are the numbers right as they are?</label>
-      <InputText :id="id" v-model="reason" maxlength="500" autofocus />
+      <Textarea :id="id" v-model="reason" rows="3" maxlength="500" autofocus />
       <div class="ways">
         <Button type="submit" label="Let it stand" :disabled="reason.trim().length < 3" />
         <Button type="button" severity="secondary" label="Back" @click="reasoning = false" />

@@ -86,6 +86,15 @@ const keep = (): void => {
     emit('save', change(reading.value.value), props.spec.label.toLowerCase());
 };
 
+/** A letter says how the value is known: by itself among the marks, with Alt while typing. */
+const onLetter = (event: KeyboardEvent): void => {
+  const isAmongMarks = (event.target as HTMLInputElement).type === 'radio';
+  const chosen = knownBy.find((row) => row.letter === event.key.toLowerCase());
+  if (!chosen || (!event.altKey && !isAmongMarks)) return;
+  event.preventDefault();
+  how.value = chosen.key;
+};
+
 const forget = (): void => emit('save', change(null), props.spec.label.toLowerCase());
 </script>
 
@@ -111,7 +120,12 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
       >
     </button>
     <div v-if="open" :id="`${id}-body`" ref="editor" class="body">
-      <form v-if="mayWrite" @submit.prevent="keep" @keydown.esc="emit('toggle')">
+      <form
+        v-if="mayWrite"
+        @submit.prevent="keep"
+        @keydown="onLetter"
+        @keydown.esc="emit('toggle')"
+      >
         <SpecInput v-model="typed" :spec="spec" :system="system" hide-label />
         <HowKnown v-model="how" :name="`${id}-how`" />
         <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>

@@ -40,6 +40,7 @@ onMounted(async () => {
   if (!units.loaded) void units.load();
   try {
     found.value = await walks.open(props.walk);
+    void walks.join(props.walk);
   } catch (error) {
     problem.value = saying(error);
     found.value = false;

@@ -67,16 +67,21 @@ export const useWalk = defineStore('walk', () => {
   };
 
   /**
-   * Opens a walk from this device, and from the server where it is in reach.
+   * Opens a walk: from this device at once, else from the server.
    * @returns whether there is such a walk
+   * @throws Refused when the server does not have it either
    */
   const open = async (id: string): Promise<boolean> => {
     const here = await (await device()).get('walks', id);
-    walk.value = here;
-    // What is on the device is enough to go on with; the server's events join when they come.
-    const there = here ? await fromServer(id).catch(() => undefined) : await fromServer(id);
-    walk.value = joined(walk.value ?? here, there);
+    walk.value = here ?? joined(undefined, await fromServer(id));
     return walk.value !== undefined;
+  };
+
+  /** Adds what other devices did, when the server is in reach; the walk goes on meanwhile. */
+  const join = async (id: string): Promise<void> => {
+    await outbox.flush();
+    const there = await fromServer(id).catch(() => undefined);
+    if (walk.value?.plan.id === id) walk.value = joined(walk.value, there);
   };
 
   /** Milliseconds since the walk began, by this device's clock; never behind what is written. */
@@ -117,5 +122,5 @@ export const useWalk = defineStore('walk', () => {
   const pace = computed(() =>
     walk.value && state.value ? paceOf(walk.value.plan, state.value, worked.value) : undefined,
   );
-  return { walk, state, worked, pace, plan, open, record };
+  return { walk, state, worked, pace, plan, open, join, record };
 });
