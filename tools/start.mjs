@@ -60,6 +60,16 @@ const onSignal = async () => {
   process.exit(0);
 };
 
+/**
+ * npm passes a signal on to the shell it started us in, which ends without telling us; so where npm
+ * started us, the loss of that parent stops us as well.
+ */
+const stopWithParent = () => {
+  if (!process.env['npm_lifecycle_event']) return;
+  const parent = process.ppid;
+  setInterval(() => void (process.ppid !== parent && onSignal()), 300).unref();
+};
+
 const startDatabase = async () => {
   if (external) return external;
   const folder = process.env['FAIR_GABLE_DATA'] ?? dataFolder(root);
@@ -86,6 +96,7 @@ const main = async () => {
   checkCall();
   process.on('SIGINT', onSignal);
   process.on('SIGTERM', onSignal);
+  stopWithParent();
   process.stdout.write('Fair Gable\n');
   if (!external) await step('Debian packages', () => ensureDebian(['postgresql']));
   await step('npm packages', ensurePackages);

@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { freePort, removeCluster } from '../lib/postgres.mjs';
-import { killAll, ownFolder, start, type Started } from './support.ts';
+import { killAll, ownFolder, start, startBy, type Started } from './support.ts';
 
 jest.setTimeout(120_000);
 
@@ -123,6 +123,26 @@ describe('npm start', () => {
     expect(printed).not.toContain('spring-ferry-22');
     empty.child.kill('SIGINT');
     expect(await empty.ended).toBe(0);
+  });
+});
+
+describe('npm itself', () => {
+  it('stopped by SIGTERM stops web and database with it', async () => {
+    const folder = ownFolder();
+    const own = await freePort();
+    const started = startBy(['npm', 'start', '--silent'], {
+      FAIR_GABLE_DATA: folder,
+      PORT: String(own),
+    });
+    await started.says(ready);
+    started.child.kill('SIGTERM');
+    await started.ended;
+    const isGone = () => !existsSync(join(folder, 'postgres/postmaster.pid'));
+    for (let i = 0; i < 100 && !isGone(); i++)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(isGone()).toBe(true);
+    await expect(fetch(`http://127.0.0.1:${own}/api/health`)).rejects.toThrow();
+    rmSync(folder, { recursive: true, force: true });
   });
 });
 

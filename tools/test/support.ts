@@ -28,14 +28,16 @@ export const killAll = (): void => {
   for (const child of children) child.kill('SIGKILL');
 };
 
-/** `npm start` without npm in between, with a given environment and flags. */
-export const start = (env: Record<string, string>, ...flags: readonly string[]): Started => {
-  const own = Object.fromEntries(
-    Object.entries(process.env).filter(
-      ([key]) => !['DATABASE_URL', 'NODE_OPTIONS', 'HOST', 'PORT'].includes(key),
-    ),
-  );
-  const child = spawn('node', ['tools/start.mjs', ...flags], {
+/** Variables of the test run that must not reach what it starts. */
+const notOurs = /^(DATABASE_URL|NODE_OPTIONS|HOST|PORT|npm_.*)$/;
+
+/** Starts a program in the checkout with a given environment. */
+export const startBy = (
+  [command = '', ...args]: readonly string[],
+  env: Record<string, string>,
+): Started => {
+  const own = Object.fromEntries(Object.entries(process.env).filter(([key]) => !notOurs.test(key)));
+  const child = spawn(command, args, {
     cwd: root,
     env: { ...own, ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -57,3 +59,7 @@ export const start = (env: Record<string, string>, ...flags: readonly string[]):
   };
   return { child, printed: () => text, says, ended };
 };
+
+/** `npm start` without npm in between, with a given environment and flags. */
+export const start = (env: Record<string, string>, ...flags: readonly string[]): Started =>
+  startBy(['node', 'tools/start.mjs', ...flags], env);
