@@ -174,7 +174,6 @@ describe('giving a walk', () => {
       return {
         ...state,
         cards: [...state.cards],
-        doneAt: [...state.doneAt],
         log: logOf(plan, events),
       };
     };
@@ -238,7 +237,7 @@ describe('the log', () => {
   it('says what was missed and what was asked', () => {
     expect(log.missed.map((p) => p.id)).toEqual(['f1', 'u2']);
     expect(log.marks).toEqual([
-      { point: 'h2', mark: 'asked', note: 'How long is the cable?', elapsed: 2000, label: 'h2' },
+      { point: 'h2', mark: 'asked', note: 'How long is the cable?', at: 2000, label: 'h2' },
     ]);
   });
 

@@ -11,7 +11,7 @@ import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
 import { healthPlugin } from './health/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
-import { problemsPlugin } from './problems/index.ts';
+import { problemsPlugin, refuseAddress } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
@@ -70,5 +70,6 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(unitFilePlugin, { source });
   await app.register(walkPlugin, { source });
   if (webRoot) await app.register(webPlugin, { root: webRoot });
+  else app.setNotFoundHandler(refuseAddress);
   return app;
 };

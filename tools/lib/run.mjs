@@ -23,6 +23,16 @@ export const run = (command, args, { input, ...options } = {}) =>
     if (input !== undefined) child.stdin?.end(input);
   });
 
+/** A program that should have succeeded; `output` is all it said. */
+class CommandFailed extends Error {
+  /** @param {string} command @param {number} code @param {string} output */
+  constructor(command, code, output) {
+    const last = output.trim().split('\n').slice(-3).join(' / ');
+    super(`${command} ended with ${code}: ${last}`);
+    this.output = output;
+  }
+}
+
 /**
  * Runs a program that must succeed.
  * @param {string} command
@@ -32,11 +42,7 @@ export const run = (command, args, { input, ...options } = {}) =>
  */
 export const must = async (command, args, options) => {
   const { code, output } = await run(command, args, options);
-  if (code !== 0) {
-    throw new Error(
-      `${command} ${args.join(' ')} ended with ${code}: ${output.trim().slice(-2000)}`,
-    );
-  }
+  if (code !== 0) throw new CommandFailed(command, code, output);
   return output;
 };
 

@@ -42,7 +42,7 @@ export const step = async (what, work) => {
 /** Causes that a person can mend, by the code or the words in which a program reports them. */
 const causes = [
   {
-    is: /ENOSPC|53100|No space left on device/i,
+    is: /ENOSPC|53100|No space left on device|Check free disk space/i,
     say: 'The disk is full. Free some space and start again; what was saved before is safe.',
   },
   {
@@ -57,14 +57,14 @@ const causes = [
  * @param {{ port?: number }} [context]
  */
 export const sentenceFor = (error, { port } = {}) => {
-  const problem = /** @type {Error & { code?: string }} */ (error);
+  const problem = /** @type {Error & { code?: string, output?: string }} */ (error);
   if (problem.code === 'EADDRINUSE') {
     return `Port ${port} is in use by another program. Stop that one, or choose another port: PORT=4781 npm start`;
   }
   if (problem.code === 'ECONNREFUSED') {
     return 'The database named by DATABASE_URL does not answer. Check the address, or leave DATABASE_URL out.';
   }
-  const text = `${problem.code ?? ''} ${problem.message}`;
+  const text = `${problem.code ?? ''} ${problem.message} ${problem.output ?? ''}`;
   const cause = error instanceof Failure ? undefined : causes.find(({ is }) => is.test(text));
   return cause ? `${cause.say} (${problem.message.split('\n')[0]})` : problem.message;
 };

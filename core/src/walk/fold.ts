@@ -8,7 +8,6 @@ export interface Marked {
   readonly point: string;
   readonly mark: Mark;
   readonly note?: string;
-  readonly elapsed: number;
 }
 
 export interface WalkState {
@@ -17,8 +16,6 @@ export interface WalkState {
   readonly finished: boolean;
   /** Of each card of the plan. */
   readonly cards: ReadonlyMap<string, CardState>;
-  /** When each card was said or shown, ms. */
-  readonly doneAt: ReadonlyMap<string, number>;
   readonly marks: readonly Marked[];
   /** The card to give now; undefined when none is left. */
   readonly current: Point | undefined;
@@ -151,7 +148,6 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
     finished,
     paused: !finished && lastSwitch?.what.kind === 'pause',
     cards,
-    doneAt: doneTimes(counting),
     marks: marksOf(counting),
     current,
     missed: missedOf(plan, cards, current),
@@ -160,21 +156,13 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
   };
 };
 
-const doneTimes = (events: readonly WalkEvent[]): ReadonlyMap<string, number> =>
-  new Map(
-    events.flatMap((e) =>
-      e.what.kind === 'said' || e.what.kind === 'shown' ? [[e.what.point, e.elapsed] as const] : [],
-    ),
-  );
-
 const marksOf = (events: readonly WalkEvent[]): readonly Marked[] =>
-  events.flatMap(({ what, elapsed }) =>
+  events.flatMap(({ what }) =>
     what.kind === 'mark'
       ? [
           {
             point: what.point,
             mark: what.mark,
-            elapsed,
             ...(what.note === undefined ? {} : { note: what.note }),
           },
         ]

@@ -18,5 +18,5 @@ export {
   type What,
 } from './events.ts';
 export { foldWalk, inOrder, standing, workedMs, type CardState, type WalkState } from './fold.ts';
-export { clock, logOf, type LogLine, type WalkLog } from './log.ts';
+export { clock, logOf, type LogLine, type LogMark, type WalkLog } from './log.ts';
 export { paceOf, type Pace } from './pace.ts';

@@ -1,6 +1,6 @@
 import { stationEntry, type StationKey } from '../catalogue/index.ts';
-import type { WalkEvent, WalkPlan } from './events.ts';
-import { foldWalk, standing, workedMs, type Marked } from './fold.ts';
+import type { Mark, WalkEvent, WalkPlan } from './events.ts';
+import { foldWalk, standing, workedMs } from './fold.ts';
 import type { Point } from './points.ts';
 
 export interface LogLine {
@@ -8,7 +8,16 @@ export interface LogLine {
   readonly how: 'said' | 'shown';
   /** Walking time when it was done, ms. */
   readonly at: number;
-  readonly marks: readonly Marked[];
+}
+
+/** A question, a promise, a fault or a liking, with the card it was raised at, also of cards not given. */
+export interface LogMark {
+  readonly point: string;
+  readonly label: string;
+  readonly mark: Mark;
+  readonly note?: string;
+  /** Walking time, ms. */
+  readonly at: number;
 }
 
 export interface StationTime {
@@ -24,8 +33,7 @@ export interface WalkLog {
   readonly worked: number;
   readonly done: readonly LogLine[];
   readonly missed: readonly Point[];
-  /** Questions, promises and faults, with the card they were raised at, also of cards not given. */
-  readonly marks: readonly (Marked & { readonly label: string })[];
+  readonly marks: readonly LogMark[];
   readonly stations: readonly StationTime[];
 }
 
@@ -43,10 +51,21 @@ const doneLines = (plan: WalkPlan, events: readonly WalkEvent[]): readonly LogLi
     if (what.kind !== 'said' && what.kind !== 'shown') return [];
     const point = plan.points.find((p) => p.id === what.point);
     if (!point || state.cards.get(what.point) !== what.kind) return [];
-    const marks = state.marks.filter((m) => m.point === what.point);
-    return [{ point, how: what.kind, at: workedAt(counting, event), marks }];
+    return [{ point, how: what.kind, at: workedAt(counting, event) }];
   });
   return [...new Map(lines.map((line) => [line.point.id, line])).values()];
+};
+
+const marksIn = (plan: WalkPlan, events: readonly WalkEvent[]): readonly LogMark[] => {
+  const counting = standing(events);
+  return counting.flatMap((event): LogMark[] => {
+    const { what } = event;
+    if (what.kind !== 'mark') return [];
+    const { point, mark, note } = what;
+    const label = plan.points.find((p) => p.id === point)?.label ?? point;
+    const at = workedAt(counting, event);
+    return [{ point, label, mark, at, ...(note === undefined ? {} : { note }) }];
+  });
 };
 
 /** Time between one card and the next is counted to the station of the card that ends it. */
@@ -73,13 +92,12 @@ export const logOf = (plan: WalkPlan, events: readonly WalkEvent[]): WalkLog => 
   const state = foldWalk(plan, events);
   const done = doneLines(plan, events);
   const given = new Set(done.map((line) => line.point.id));
-  const label = (id: string): string => plan.points.find((p) => p.id === id)?.label ?? id;
   return {
     finished: state.finished,
     worked: state.worked,
     done,
     missed: plan.points.filter((p) => !given.has(p.id)),
-    marks: state.marks.map((m) => ({ ...m, label: label(m.point) })),
+    marks: marksIn(plan, events),
     stations: stationTimes(plan, done),
   };
 };

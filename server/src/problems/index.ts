@@ -1,2 +1,2 @@
-export { problemsPlugin } from './plugin.ts';
+export { problemsPlugin, refuseAddress } from './plugin.ts';
 export { problemDetails, Refusal, refusals, type RefusalCode } from './problems.ts';

@@ -11,9 +11,11 @@ import {
   specEntry,
 } from '@fair-gable/core';
 import type { Change } from '@fair-gable/core';
-import { problemDetails, Refusal } from './problems.ts';
+import { problemDetails, Refusal, refusals } from './problems.ts';
 
+/** PostgreSQL's own codes. */
 const uniqueViolation = '23505';
+const diskFull = '53100';
 
 const constraintRefusals: Readonly<Record<string, Refusal>> = {
   unit_stock_number: new Refusal(
@@ -60,6 +62,12 @@ const toRefusal = (error: FastifyError, body: unknown): Refusal => {
     const { code, constraint } = error.driverError as { code?: string; constraint?: string };
     const known = code === uniqueViolation ? constraintRefusals[constraint ?? ''] : undefined;
     if (known) return known;
+    if (code === diskFull) {
+      return new Refusal(
+        'disk-full',
+        'The server’s disk is full and nothing was saved. Tell whoever runs it to free some space; what you typed is kept here.',
+      );
+    }
   }
   if (error.statusCode === 429) return new Refusal('too-many', error.message);
   if (error.statusCode === 413) {
@@ -81,8 +89,16 @@ const toRefusal = (error: FastifyError, body: unknown): Refusal => {
 export const problemsPlugin = fp(async (app: FastifyInstance) => {
   app.setErrorHandler((error: FastifyError, request, reply) => {
     const refusal = toRefusal(error, request.body);
-    if (refusal.code === 'unexpected') request.log.error(error);
+    if (refusals[refusal.code].status >= 500) request.log.error(error);
     const details = problemDetails(refusal);
     return reply.status(details.status).type('application/problem+json').send(details);
   });
 });
+
+/** The answer to an address that is not there. */
+export const refuseAddress = (): never => {
+  throw new Refusal(
+    'not-found',
+    'There is nothing at this address. Go back to where you came from.',
+  );
+};

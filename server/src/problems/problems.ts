@@ -14,6 +14,7 @@ export const refusals = {
   'too-large': { status: 413, title: 'Too much was sent at once' },
   'bad-file': { status: 422, title: 'The file cannot be taken in' },
   'too-many': { status: 429, title: 'Too many tries' },
+  'disk-full': { status: 507, title: 'The server has no room left' },
   unexpected: { status: 500, title: 'Something went wrong here' },
 } as const;
 

@@ -1,6 +1,6 @@
 import fastifyStatic from '@fastify/static';
 import type { App } from '../app-type.ts';
-import { Refusal } from '../problems/index.ts';
+import { refuseAddress } from '../problems/index.ts';
 
 /** The built interface; any path that is not a file or the API opens its first page. */
 export const webPlugin = async (app: App, { root }: { root: string }) => {
@@ -18,9 +18,7 @@ export const webPlugin = async (app: App, { root }: { root: string }) => {
   });
   app.setNotFoundHandler(async (request, reply) => {
     const isPage = !/^\/api\/|\.\w+$/.test(request.url.split('?')[0] ?? '');
-    if (request.method !== 'GET' || !isPage) {
-      throw new Refusal('not-found', 'There is nothing at this address.');
-    }
+    if (request.method !== 'GET' || !isPage) return refuseAddress();
     return reply.header('cache-control', 'no-cache').sendFile('index.html');
   });
 };

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ArrowRight, EqualNot, TriangleAlert } from '@lucide/vue';
 import type { Feature, Spec } from '@fair-gable/core';
 
 /** What a field means, how to check it on the lot, what it is not, and where it can hurt. */
@@ -12,16 +13,20 @@ defineProps<{ entry: Spec | Feature }>();
       <dd>{{ entry.explain }}</dd>
     </div>
     <div>
-      <dt aria-hidden="true">→</dt>
-      <dd><span class="visually-hidden">How to check it: </span>{{ entry.check }}</dd>
+      <dt>
+        <ArrowRight aria-hidden="true" /><span class="visually-hidden">How to check it: </span>
+      </dt>
+      <dd>{{ entry.check }}</dd>
     </div>
     <div v-if="entry.notToBeConfused">
-      <dt class="not" aria-hidden="true">≠</dt>
-      <dd><span class="visually-hidden">Not to be confused: </span>{{ entry.notToBeConfused }}</dd>
+      <dt class="not">
+        <EqualNot aria-hidden="true" /><span class="visually-hidden">Not to be confused: </span>
+      </dt>
+      <dd>{{ entry.notToBeConfused }}</dd>
     </div>
     <div v-if="entry.caution" class="caution">
-      <dt aria-hidden="true">!</dt>
-      <dd><span class="visually-hidden">Caution: </span>{{ entry.caution }}</dd>
+      <dt><TriangleAlert aria-hidden="true" /><span class="visually-hidden">Caution: </span></dt>
+      <dd>{{ entry.caution }}</dd>
     </div>
   </dl>
 </template>
@@ -40,8 +45,12 @@ defineProps<{ entry: Spec | Feature }>();
 
 dt {
   flex: none;
-  width: 1em;
-  font-weight: 700;
+}
+
+dt svg {
+  width: 18px;
+  height: 18px;
+  margin-top: 2px;
 }
 
 .help > div:first-child dt {

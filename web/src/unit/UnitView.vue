@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Download } from '@lucide/vue';
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import { knownOf, nameOf, particularsOf } from '@fair-gable/core';
@@ -33,7 +34,9 @@ const places = [
       <h1>{{ nameOf(unit.record) }}</h1>
       <p class="particulars">{{ particularsOf(unit.record) }}</p>
       <p v-if="known" class="soft">{{ known.known }} of {{ known.of }} known</p>
-      <a class="file" :href="`/api/units/${unit.id}/file`" download>Save as a unit file</a>
+      <a class="file" :href="`/api/units/${unit.id}/file`" download
+        ><Download aria-hidden="true" />Save as a unit file</a
+      >
       <nav aria-label="Places of this unit">
         <RouterLink
           v-for="place in places"
@@ -81,8 +84,16 @@ h1 {
 }
 
 .file {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
   color: var(--soft);
   font-size: 15px;
+}
+
+.file svg {
+  width: 17px;
+  height: 17px;
 }
 
 nav {

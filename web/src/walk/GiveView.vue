@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Flag, Pause, Signpost, Undo2 } from '@lucide/vue';
 import { useEventListener, useWakeLock } from '@vueuse/core';
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
@@ -286,13 +287,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </template>
       <nav v-if="state.begun && !state.finished" class="foot" aria-label="The walk">
         <button type="button" :disabled="!state.undoable || state.paused" @click="undo">
-          Undo
+          <Undo2 aria-hidden="true" />Undo
         </button>
-        <button type="button" :disabled="state.paused" @click="sheet = 'jump'">Jump to…</button>
+        <button type="button" :disabled="state.paused" @click="sheet = 'jump'">
+          <Signpost aria-hidden="true" />Jump to…
+        </button>
         <button v-if="!state.paused" type="button" @click="walks.record({ kind: 'pause' })">
-          Pause
+          <Pause aria-hidden="true" />Pause
         </button>
-        <button type="button" @click="finish">Finish</button>
+        <button type="button" @click="finish"><Flag aria-hidden="true" />Finish</button>
       </nav>
     </template>
 
@@ -487,10 +490,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 
 .foot button {
-  min-height: 52px;
+  display: grid;
+  justify-items: center;
+  align-content: center;
+  gap: 2px;
+  min-height: 56px;
   border: 0;
   background: none;
   cursor: pointer;
+}
+
+.foot svg {
+  width: 20px;
+  height: 20px;
 }
 
 .foot button:disabled {

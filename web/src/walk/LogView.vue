@@ -98,7 +98,7 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
         <h3>Asked, promised, found</h3>
         <ul class="rows" data-part="marks">
           <li v-for="(m, i) in log.marks" :key="i">
-            <span class="number">{{ clock(m.elapsed) }}</span>
+            <span class="number">{{ clock(m.at) }}</span>
             <span class="mark">{{ markWords[m.mark] }}</span>
             <span
               >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template></span

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ArrowRight, EqualNot, TriangleAlert } from '@lucide/vue';
 import type { Point } from '@fair-gable/core';
 import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
@@ -24,16 +25,19 @@ defineProps<{ point: Point; place: string }>();
       </div>
     </dl>
     <p v-if="point.caution" class="line caution">
-      <b aria-hidden="true">!</b
-      ><span><span class="visually-hidden">Caution: </span>{{ point.caution }}</span>
+      <TriangleAlert aria-hidden="true" /><span
+        ><span class="visually-hidden">Caution: </span>{{ point.caution }}</span
+      >
     </p>
     <p v-if="point.show" class="line">
-      <b aria-hidden="true">→</b
-      ><span><span class="visually-hidden">Show: </span>{{ point.show }}</span>
+      <ArrowRight aria-hidden="true" /><span
+        ><span class="visually-hidden">Show: </span>{{ point.show }}</span
+      >
     </p>
     <p v-if="point.not" class="line not">
-      <b aria-hidden="true">≠</b
-      ><span><span class="visually-hidden">It is not: </span>{{ point.not }}</span>
+      <EqualNot aria-hidden="true" /><span
+        ><span class="visually-hidden">It is not: </span>{{ point.not }}</span
+      >
     </p>
   </article>
 </template>
@@ -101,10 +105,11 @@ small {
   font-size: 18px;
 }
 
-.line b {
+.line svg {
   flex: none;
-  width: 1.1em;
-  text-align: center;
+  width: 22px;
+  height: 22px;
+  margin-top: 2px;
 }
 
 .caution {
@@ -112,7 +117,7 @@ small {
   font-weight: 600;
 }
 
-.not b {
+.not svg {
   color: var(--amber);
 }
 </style>
