@@ -407,7 +407,8 @@ kbd {
     padding: 12px 16px;
   }
 
-  .onward {
+  .onward,
+  .legend {
     display: none;
   }
 

@@ -85,13 +85,14 @@ h1 {
 
 .file {
   display: inline-flex;
-  align-items: center;
+  align-items: baseline;
   gap: 5px;
   color: var(--soft);
   font-size: 15px;
 }
 
 .file svg {
+  align-self: center;
   width: 17px;
   height: 17px;
 }
