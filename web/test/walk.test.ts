@@ -41,6 +41,23 @@ describe('giving a walk on a device', () => {
     expect(walks.walk?.events.map((e) => e.counter)).toEqual([1, 2, 3]);
   });
 
+  it('tells when the device cannot keep an event, marks nothing, and goes on', async () => {
+    const walks = useWalk();
+    await walks.open(await walks.plan(unit, 5, cards));
+    await walks.record({ kind: 'begin' });
+    const db = await device();
+    const transaction = db.transaction.bind(db);
+    db.transaction = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    await walks.record({ kind: 'said', point: 'h1' });
+    expect(walks.problem).toMatch(/^This device could not keep that/);
+    expect(walks.state?.current?.id).toBe('h1');
+    db.transaction = transaction;
+    await walks.record({ kind: 'said', point: 'h1' });
+    expect([walks.problem, walks.state?.current?.id]).toEqual(['', 'h2']);
+  });
+
   it('goes on after a closed tab, its clock too', async () => {
     const before = useWalk();
     const id = await before.plan(unit, 5, cards);

@@ -1,41 +1,28 @@
 <script setup lang="ts">
 import { Flag, Pause, Signpost, Undo2 } from '@lucide/vue';
 import { useEventListener, useWakeLock } from '@vueuse/core';
-import Button from 'primevue/button';
-import Drawer from 'primevue/drawer';
-import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import {
-  clock,
-  emptyRecord,
-  stationEntry,
-  type Mark,
-  type Point,
-  type StationKey,
-} from '@fair-gable/core';
+import { clock, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
-import OutlineStrip from '../outline/OutlineStrip.vue';
-import { useOutbox } from '../outbox/index.ts';
-import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
 import { useWalk } from './walk.ts';
+import { markButtons, type Sheet } from './sheet.ts';
 import WalkCard from './WalkCard.vue';
+import WalkHead from './WalkHead.vue';
+import WalkSheet from './WalkSheet.vue';
 
 /** A walk as it is given: one point a card, one thumb, no network needed. */
 const props = defineProps<{ walk: string }>();
 const router = useRouter();
 const walks = useWalk();
 const units = useUnits();
-const session = useSession();
-const outbox = useOutbox();
 const wakeLock = useWakeLock();
 
 const found = ref<boolean>();
 const problem = ref('');
-const sheet = ref<'jump' | 'missed' | 'mark'>();
+const sheet = ref<Sheet>();
 const mark = ref<Mark>('asked');
-const note = ref('');
 
 onMounted(async () => {
   if (!units.loaded) void units.load();
@@ -52,53 +39,17 @@ onMounted(async () => {
 const state = computed(() => walks.state);
 const plan = computed(() => walks.walk?.plan);
 const point = computed(() => state.value?.current);
-const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
-
-const isOpen = (p: Point): boolean => {
-  const card = state.value?.cards.get(p.id);
-  return card === 'open' || card === 'later';
-};
-const given = computed(() => plan.value?.points.filter((p) => !isOpen(p)).length ?? 0);
 const place = computed(() => {
   if (!point.value || !plan.value) return '';
   const back =
     state.value?.cards.get(point.value.id) === 'later' ? 'from the come-back pile · ' : '';
-  return `${back}card ${given.value + 1} of ${plan.value.points.length} · about ${point.value.seconds} s`;
+  return `${back}card ${walks.given + 1} of ${plan.value.points.length} · about ${point.value.seconds} s`;
 });
 
 const next = computed(() => {
   const points = plan.value?.points ?? [];
   const at = points.findIndex((p) => p.id === point.value?.id);
   return points.slice(at + 1).find((p) => state.value?.cards.get(p.id) === 'open');
-});
-
-const aheadWords = computed(() => {
-  const ahead = walks.pace?.ahead ?? 0;
-  if (Math.abs(ahead) < 30) return 'on time';
-  const minutes = Math.round(Math.abs(ahead) / 60) || 1;
-  return `${minutes} min ${ahead > 0 ? 'ahead' : 'behind'}`;
-});
-
-const stations = computed(() => {
-  const points = plan.value?.points ?? [];
-  return [...new Set(points.map((p) => p.station))].map((key) => ({
-    station: stationEntry(key),
-    left: points.filter((p) => p.station === key && isOpen(p)).length,
-    total: points.filter((p) => p.station === key).length,
-  }));
-});
-
-const marks: readonly { key: Mark; label: string }[] = [
-  { key: 'liked', label: 'Liked' },
-  { key: 'asked', label: 'Asked' },
-  { key: 'promise', label: 'Promise' },
-  { key: 'not-working', label: 'Not working' },
-];
-
-const sheetTitle = computed(() => {
-  if (sheet.value === 'jump') return 'Jump to a station';
-  if (sheet.value === 'missed') return 'Missed so far';
-  return marks.find((m) => m.key === mark.value)?.label ?? '';
 });
 
 const act = (kind: 'said' | 'shown' | 'later'): void => {
@@ -123,20 +74,18 @@ const putMark = (chosen: Mark): void => {
     return;
   }
   mark.value = chosen;
-  note.value = '';
   sheet.value = 'mark';
 };
 
-const keepMark = (): void => {
+const keepMark = (words: string): void => {
+  sheet.value = undefined;
   if (!point.value) return;
-  const words = note.value.trim();
   void walks.record({
     kind: 'mark',
     point: point.value.id,
     mark: mark.value,
     ...(words ? { note: words } : {}),
   });
-  sheet.value = undefined;
 };
 
 const undo = (): void => {
@@ -169,7 +118,8 @@ const keys: Readonly<Record<string, () => void>> = {
 };
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement;
-  if (sheet.value || target.closest('input, button') || !state.value?.begun) return;
+  const isGiving = state.value?.begun && !state.value.paused;
+  if (sheet.value || target.closest('input, button') || !isGiving) return;
   const action = keys[event.key];
   if (!action) return;
   event.preventDefault();
@@ -191,39 +141,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <RouterLink :to="{ name: 'yard' }">Back to the yard</RouterLink>
     </div>
     <template v-else>
-      <header class="head">
-        <strong>{{
-          point
-            ? `${stationEntry(point.station).number} ${stationEntry(point.station).label}`
-            : 'Done'
-        }}</strong>
-        <span class="soft" role="status">
-          {{ walks.walk?.unitName
-          }}<template v-if="outbox.unsent"> · {{ outbox.unsent }} not sent</template>
-        </span>
-      </header>
-      <OutlineStrip
-        class="strip"
-        :record="record"
-        :system="session.system"
-        :here="point?.station ?? 'hitch'"
-        label="Where you stand on the walk"
-      />
-      <div class="bars">
-        <span>time</span>
-        <span
-          class="bar"
-          role="img"
-          :aria-label="`${clock(walks.worked)} of ${plan.minutes} minutes gone`"
-          ><i :style="{ width: `${(walks.pace?.timeGone ?? 0) * 100}%` }"
-        /></span>
-        <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }} min</span>
-        <span>walk</span>
-        <span class="bar" role="img" :aria-label="`${given} of ${plan.points.length} cards given`"
-          ><i class="done" :style="{ width: `${(walks.pace?.walkDone ?? 0) * 100}%` }"
-        /></span>
-        <span>{{ aheadWords }}</span>
-      </div>
+      <WalkHead />
 
       <div v-if="!state.begun" class="begin">
         <h1>{{ plan.points.length }} cards, {{ plan.minutes }} minutes</h1>
@@ -237,7 +155,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <div v-else-if="state.finished" class="begin">
         <h1>The walk is finished</h1>
-        <p>{{ given }} of {{ plan.points.length }} cards given in {{ clock(walks.worked) }}.</p>
+        <p>
+          {{ walks.given }} of {{ plan.points.length }} cards given in {{ clock(walks.worked) }}.
+        </p>
         <button type="button" class="big dark" @click="toLog">Open the log</button>
       </div>
       <div v-else-if="state.paused" class="begin">
@@ -253,6 +173,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <p>Finish when the last question is answered.</p>
           <button type="button" class="big dark" @click="finish">Finish the walk</button>
         </div>
+        <p v-if="walks.problem" class="problem wrong" role="alert">{{ walks.problem }}</p>
         <div class="thumbs">
           <button v-if="state.missed.length" type="button" class="missed" @click="sheet = 'missed'">
             {{ state.missed.length }} missed so far:
@@ -266,7 +187,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           </button>
           <div v-if="point" class="marks">
             <button
-              v-for="m in marks"
+              v-for="m in markButtons"
               :key="m.key"
               type="button"
               :aria-pressed="marksHere.includes(m.key)"
@@ -299,38 +220,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </nav>
     </template>
 
-    <Drawer
-      :visible="sheet !== undefined"
-      position="bottom"
-      class="sheet"
-      :header="sheetTitle"
-      @update:visible="sheet = undefined"
-    >
-      <ul v-if="sheet === 'jump'">
-        <li v-for="{ station, left, total } in stations" :key="station.key">
-          <button type="button" :disabled="left === 0" @click="jump(station.key)">
-            <span>{{ station.number }} {{ station.label }}</span>
-            <span class="soft">{{ left === 0 ? 'all given' : `${left} of ${total} left` }}</span>
-          </button>
-        </li>
-      </ul>
-      <ul v-else-if="sheet === 'missed'">
-        <li v-for="p in state?.missed" :key="p.id">
-          <button type="button" @click="turnTo(p)">
-            <span>{{ p.label }}</span>
-            <span class="soft"
-              >{{ stationEntry(p.station).label
-              }}{{ state?.cards.get(p.id) === 'later' ? ', come-back pile' : '' }}</span
-            >
-          </button>
-        </li>
-      </ul>
-      <form v-else-if="sheet === 'mark'" @submit.prevent="keepMark">
-        <label for="note">In a few words, if you like</label>
-        <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
-        <Button type="submit" label="Keep it" />
-      </form>
-    </Drawer>
+    <WalkSheet v-model="sheet" :mark="mark" @jump="jump" @turn-to="turnTo" @mark="keepMark" />
   </div>
 </template>
 
@@ -350,51 +240,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   padding: 40px 18px;
 }
 
-.head {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  padding: 10px 18px 0;
-}
-
-.head strong {
-  font: 700 18px var(--slab);
-}
-
-.strip {
-  height: 104px;
-  padding: 2px 18px;
-}
-
-.bars {
-  display: grid;
-  grid-template-columns: 46px 1fr auto;
-  align-items: center;
-  gap: 4px 14px;
-  padding: 4px 18px 12px;
-  border-bottom: 2px solid var(--ink);
-  color: var(--soft);
-}
-
-.bar {
-  height: 11px;
-  background: var(--sand);
-}
-
-.bar i {
-  display: block;
-  height: 100%;
-  background: var(--ink);
-}
-
-.bar .done {
-  background: var(--spruce);
-}
-
-.bars .number {
-  color: var(--ink);
-}
-
 .body,
 .begin {
   flex: 1;
@@ -409,6 +254,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 .begin h1 {
   font-size: 30px;
+}
+
+.problem {
+  padding: 8px 18px;
 }
 
 .thumbs {
@@ -508,47 +357,5 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .foot button:disabled {
   color: var(--edge);
   cursor: default;
-}
-</style>
-
-<style>
-/* The drawer is moved to the end of the body, out of the reach of scoped styles. */
-.p-drawer-bottom .p-drawer.sheet {
-  width: 100%;
-  max-width: 620px;
-  height: auto;
-  max-height: 78dvh;
-  margin: 0 auto;
-  border-radius: 10px 10px 0 0;
-}
-
-.sheet ul button {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  width: 100%;
-  min-height: 52px;
-  align-items: center;
-  padding: 0;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  background: none;
-  font-size: 17px;
-  text-align: left;
-  cursor: pointer;
-}
-
-.sheet ul button:disabled {
-  color: var(--soft);
-  cursor: default;
-}
-
-.sheet form {
-  display: grid;
-  gap: 10px;
-}
-
-.sheet form .p-button {
-  min-height: 56px;
 }
 </style>

@@ -25,6 +25,7 @@ const router = useRouter();
 const minutes = ref(15);
 const dropped = ref<ReadonlySet<string>>(new Set());
 const busy = ref(false);
+const problem = ref('');
 
 const points = computed(() => pointsOf(props.unit.record, session.system));
 const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id)));
@@ -62,8 +63,14 @@ const isOn = (here: readonly Point[]): boolean => here.some((p) => !dropped.valu
 const start = async (): Promise<void> => {
   busy.value = true;
   const unit = { id: props.unit.id, name: nameOf(props.unit.record) };
-  const id = await walk.plan(unit, minutes.value, chosen.value);
-  await router.push({ name: 'give', params: { walk: id } });
+  try {
+    const id = await walk.plan(unit, minutes.value, chosen.value);
+    await router.push({ name: 'give', params: { walk: id } });
+  } catch {
+    problem.value = 'This device could not keep the walk. Free some room on it, then start again.';
+  } finally {
+    busy.value = false;
+  }
 };
 </script>
 
@@ -141,6 +148,7 @@ const start = async (): Promise<void> => {
         @click="start"
       />
       <p v-else class="soft">Your role may look at the plan, not give the walk.</p>
+      <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <p class="small soft">
         The walk and its cards are on this device from here on; it needs no network.
       </p>

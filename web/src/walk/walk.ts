@@ -1,6 +1,6 @@
 import { useNow } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import {
   foldWalk,
   inOrder,
@@ -21,6 +21,9 @@ export interface WalkView {
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
 }
+
+const notKept =
+  'This device could not keep that. Free some room on it, then press again; nothing was marked.';
 
 const lastElapsed = (events: readonly WalkEvent[]): number =>
   Math.max(0, ...events.map((e) => e.elapsed));
@@ -46,6 +49,7 @@ const fromServer = async (id: string): Promise<WalkView | undefined> => {
 export const useWalk = defineStore('walk', () => {
   const outbox = useOutbox();
   const walk = shallowRef<KeptWalk>();
+  const problem = ref('');
   const now = useNow({ interval: 1000 });
   let writing: Promise<void> = Promise.resolve();
 
@@ -107,9 +111,17 @@ export const useWalk = defineStore('walk', () => {
     walk.value = next;
   };
 
-  /** Writes an event: on the device first, one after the other. */
+  /**
+   * Writes an event: on the device first, one after the other. One that cannot be kept is told and
+   * changes nothing; the next is tried all the same.
+   */
   const record = (what: What): Promise<void> => {
-    writing = writing.then(() => write(what));
+    writing = writing
+      .then(() => write(what))
+      .then(
+        () => void (problem.value = ''),
+        () => void (problem.value = notKept),
+      );
     return writing;
   };
 
@@ -122,5 +134,9 @@ export const useWalk = defineStore('walk', () => {
   const pace = computed(() =>
     walk.value && state.value ? paceOf(walk.value.plan, state.value, worked.value) : undefined,
   );
-  return { walk, state, worked, pace, plan, open, join, record };
+  /** Whether a card is still to be given. */
+  const isOpen = (point: Point): boolean =>
+    ['open', 'later'].includes(state.value?.cards.get(point.id) ?? 'open');
+  const given = computed(() => walk.value?.plan.points.filter((p) => !isOpen(p)).length ?? 0);
+  return { walk, problem, state, worked, pace, isOpen, given, plan, open, join, record };
 });

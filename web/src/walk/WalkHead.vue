@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { clock, emptyRecord, stationEntry } from '@fair-gable/core';
+import OutlineStrip from '../outline/OutlineStrip.vue';
+import { useOutbox } from '../outbox/index.ts';
+import { useSession } from '../people/session.ts';
+import { useUnits } from '../yard/units.ts';
+import { useWalk } from './walk.ts';
+
+/** Where one stands on the walk: the station, the outline, time gone and walk done. */
+const walks = useWalk();
+const units = useUnits();
+const session = useSession();
+const outbox = useOutbox();
+
+const plan = computed(() => walks.walk?.plan);
+const point = computed(() => walks.state?.current);
+const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
+
+const aheadWords = computed(() => {
+  const ahead = walks.pace?.ahead ?? 0;
+  if (Math.abs(ahead) < 30) return 'on time';
+  const minutes = Math.round(Math.abs(ahead) / 60) || 1;
+  return `${minutes} min ${ahead > 0 ? 'ahead' : 'behind'}`;
+});
+</script>
+
+<template>
+  <div v-if="plan">
+    <header class="head">
+      <strong>{{
+        point
+          ? `${stationEntry(point.station).number} ${stationEntry(point.station).label}`
+          : 'Done'
+      }}</strong>
+      <span class="soft" role="status">
+        {{ walks.walk?.unitName
+        }}<template v-if="outbox.unsent"> · {{ outbox.unsent }} not sent</template>
+      </span>
+    </header>
+    <OutlineStrip
+      class="strip"
+      :record="record"
+      :system="session.system"
+      :here="point?.station ?? 'hitch'"
+      label="Where you stand on the walk"
+    />
+    <div class="bars">
+      <span>time</span>
+      <span
+        class="bar"
+        role="img"
+        :aria-label="`${clock(walks.worked)} of ${plan.minutes} minutes gone`"
+        ><i :style="{ width: `${(walks.pace?.timeGone ?? 0) * 100}%` }"
+      /></span>
+      <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }} min</span>
+      <span>walk</span>
+      <span
+        class="bar"
+        role="img"
+        :aria-label="`${walks.given} of ${plan.points.length} cards given`"
+        ><i class="done" :style="{ width: `${(walks.pace?.walkDone ?? 0) * 100}%` }"
+      /></span>
+      <span>{{ aheadWords }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 10px 18px 0;
+}
+
+.head strong {
+  font: 700 18px var(--slab);
+}
+
+.strip {
+  height: 104px;
+  padding: 2px 18px;
+}
+
+.bars {
+  display: grid;
+  grid-template-columns: 46px 1fr auto;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 4px 18px 12px;
+  border-bottom: 2px solid var(--ink);
+  color: var(--soft);
+}
+
+.bar {
+  height: 11px;
+  background: var(--sand);
+}
+
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+
+.bar .done {
+  background: var(--spruce);
+}
+
+.bars .number {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Drawer from 'primevue/drawer';
+import InputText from 'primevue/inputtext';
+import { computed, ref, watch } from 'vue';
+import { stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
+import { markButtons, type Sheet } from './sheet.ts';
+import { useWalk } from './walk.ts';
+
+/** The sheet over a card: where to jump, what was missed, or words to a mark. */
+const props = defineProps<{ mark: Mark }>();
+const sheet = defineModel<Sheet>();
+const emit = defineEmits<{
+  jump: [station: StationKey];
+  turnTo: [point: Point];
+  mark: [words: string];
+}>();
+
+const walks = useWalk();
+const note = ref('');
+watch(sheet, () => (note.value = ''));
+
+const title = computed(() => {
+  if (sheet.value === 'jump') return 'Jump to a station';
+  if (sheet.value === 'missed') return 'Missed so far';
+  return markButtons.find((m) => m.key === props.mark)?.label ?? '';
+});
+
+const stations = computed(() => {
+  const points = walks.walk?.plan.points ?? [];
+  return [...new Set(points.map((p) => p.station))].map((key) => ({
+    station: stationEntry(key),
+    left: points.filter((p) => p.station === key && walks.isOpen(p)).length,
+    total: points.filter((p) => p.station === key).length,
+  }));
+});
+</script>
+
+<template>
+  <Drawer
+    :visible="sheet !== undefined"
+    position="bottom"
+    class="sheet"
+    :header="title"
+    @update:visible="sheet = undefined"
+  >
+    <ul v-if="sheet === 'jump'">
+      <li v-for="{ station, left, total } in stations" :key="station.key">
+        <button type="button" :disabled="left === 0" @click="emit('jump', station.key)">
+          <span>{{ station.number }} {{ station.label }}</span>
+          <span class="soft">{{ left === 0 ? 'all given' : `${left} of ${total} left` }}</span>
+        </button>
+      </li>
+    </ul>
+    <ul v-else-if="sheet === 'missed'">
+      <li v-for="p in walks.state?.missed" :key="p.id">
+        <button type="button" @click="emit('turnTo', p)">
+          <span>{{ p.label }}</span>
+          <span class="soft"
+            >{{ stationEntry(p.station).label
+            }}{{ walks.state?.cards.get(p.id) === 'later' ? ', come-back pile' : '' }}</span
+          >
+        </button>
+      </li>
+    </ul>
+    <form v-else-if="sheet === 'mark'" @submit.prevent="emit('mark', note.trim())">
+      <label for="note">In a few words, if you like</label>
+      <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
+      <Button type="submit" label="Keep it" />
+    </form>
+  </Drawer>
+</template>
+
+<style>
+/* The drawer is moved to the end of the body, out of the reach of scoped styles. */
+.p-drawer-bottom .p-drawer.sheet {
+  width: 100%;
+  max-width: 620px;
+  height: auto;
+  max-height: 78dvh;
+  margin: 0 auto;
+  border-radius: 10px 10px 0 0;
+}
+
+.sheet ul button {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  width: 100%;
+  min-height: 52px;
+  align-items: center;
+  padding: 0;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+  background: none;
+  font-size: 17px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.sheet ul button:disabled {
+  color: var(--soft);
+  cursor: default;
+}
+
+.sheet form {
+  display: grid;
+  gap: 10px;
+}
+
+.sheet form .p-button {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,12 @@
+import type { Mark } from '@fair-gable/core';
+
+/** What the sheet at the bottom of a walk is open for. */
+export type Sheet = 'jump' | 'missed' | 'mark' | undefined;
+
+/** The four marks, as their buttons say them. */
+export const markButtons: readonly { key: Mark; label: string }[] = [
+  { key: 'liked', label: 'Liked' },
+  { key: 'asked', label: 'Asked' },
+  { key: 'promise', label: 'Promise' },
+  { key: 'not-working', label: 'Not working' },
+];
