@@ -7,7 +7,7 @@ export default defineConfig({
   // One yard in one database: the tests go through it one after the other.
   workers: 1,
   fullyParallel: false,
-  timeout: 60_000,
+  timeout: 120_000,
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
