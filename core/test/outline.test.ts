@@ -47,6 +47,15 @@ describe('the outline', () => {
     });
   });
 
+  it('draws a guessed place where it is guessed, dashed', () => {
+    const value: Place = { back: 200, side: 'off-door' };
+    const guess: Change = { part: 'places', key: 'grayTank', value, how: 'guessed', basedOn: 0 };
+    const guessed = outlineOf(applyChange(fenlark, guess, 'Ines', at));
+    const tank = guessed.parts.find((p) => p.key === 'grayTank')!;
+    expect([tank.known, tank.box.y + tank.box.height / 2]).toEqual([false, 200]);
+    expect(guessed.missing).toContain('Gray tank');
+  });
+
   it('draws nothing that the record does not say is there', () => {
     expect(outlineOf(emptyRecord).parts).toEqual([]);
     expect(outlineOf(emptyRecord).length.known).toBe(false);

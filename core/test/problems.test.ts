@@ -14,7 +14,7 @@ const params = {
 
 const codes: readonly ProblemCode[] = [
   'empty', 'not-a-quantity', 'not-a-number', 'unknown-unit', 'other-dimension', 'negative', 'impossible', 'count',
-  'too-long', 'not-a-choice', 'wrong-kind', 'unknown-field', 'needs-reason',
+  'too-long', 'not-a-choice', 'wrong-kind', 'unknown-field',
 ]; // prettier-ignore
 
 describe('problems', () => {

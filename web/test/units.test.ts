@@ -51,6 +51,11 @@ describe('the yard on a device', () => {
     server.answer = () => ({ status: 200, body: { id, record: changed } });
     await units.change(id, [gvwr(8000, 1)], 'gross weight rating');
     expect(units.lastUndo?.what).toBe('gross weight rating');
+    const reachable = server.answer;
+    server.answer = undefined;
+    await expect(units.undo()).rejects.toThrow(/does not answer/);
+    expect(units.lastUndo?.what).toBe('gross weight rating');
+    server.answer = reachable;
     await units.undo();
     expect(server.sent.at(-1)).toMatchObject({
       path: `/api/units/${id}/changes`,

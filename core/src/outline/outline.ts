@@ -168,8 +168,8 @@ const partsOf = (
 ): readonly OutlinePart[] => {
   if (!isThere(record, entry)) return [];
   const located = entry.located as Located;
-  const measured = record.places[entry.key]?.value;
-  const place = measured ?? usualPlace(record, entry, frame.length);
+  const placed = record.places[entry.key];
+  const place = placed?.value ?? usualPlace(record, entry, frame.length);
   const box = shapeBox(record, entry, place, frame.body);
   const amount = isSpecKey(entry.key) ? amountOf(record, entry.key) : undefined;
   const part: OutlinePart = {
@@ -178,7 +178,8 @@ const partsOf = (
     shape: located.shape,
     station: entry.station,
     side: place.side,
-    known: measured !== undefined,
+    // A guessed place is drawn where it is guessed, and dashed like one nobody measured.
+    known: placed !== undefined && placed.how !== 'guessed',
     box,
     ...(located.medium ? { medium: located.medium } : {}),
     ...(amount === undefined ? {} : { amount }),

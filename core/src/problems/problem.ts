@@ -26,7 +26,6 @@ const wordings = {
   'wrong-kind': (p: Params) => `holds the wrong kind of value. It wants ${p['wanted']}.`,
   'unknown-field': (p: Params) =>
     `“${p['field']}” is not in this version's catalogue. Bring the program up to date, or take it out.`,
-  'needs-reason': () => 'needs a reason in words. Say why the numbers are right as they are.',
 } satisfies Record<string, (p: Params) => string>;
 
 export type ProblemCode = keyof typeof wordings;

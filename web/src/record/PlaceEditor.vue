@@ -3,19 +3,21 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref, useId } from 'vue';
+import HowKnown from '../evidence/HowKnown.vue';
 import {
   formatQuantity,
   parseQuantity,
   sentence,
   type Change,
   type Feature,
+  type HowKnown as How,
   type Place,
   type Spec,
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
 
-/** Where something is on this unit: how far back from the coupler, and on which side. */
+/** Where something is on this unit, and how that is known: how far back from the coupler, and on which side. */
 const props = defineProps<{ entry: Spec | Feature; record: UnitRecord; system: System }>();
 const emit = defineEmits<{ save: [change: Change, what: string] }>();
 
@@ -32,6 +34,7 @@ const fields = ref({
   length: shown(known.value?.value.length),
   depth: shown(known.value?.value.depth),
 });
+const how = ref<How>(known.value?.how ?? 'measured');
 const problem = ref('');
 
 const sides = [
@@ -62,7 +65,7 @@ const keep = (): void => {
   const basedOn = known.value?.version ?? 0;
   emit(
     'save',
-    { part: 'places', key: props.entry.key, value, how: 'measured', basedOn },
+    { part: 'places', key: props.entry.key, value, how: how.value, basedOn },
     `place of ${props.entry.label.toLowerCase()}`,
   );
 };
@@ -109,6 +112,7 @@ const keep = (): void => {
         />
       </div>
     </template>
+    <HowKnown v-model="how" :name="`${id}-how`" class="how" />
     <Button type="submit" severity="secondary" label="Keep the place" />
     <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
   </form>
@@ -136,7 +140,8 @@ label {
   width: 8.5rem;
 }
 
-p {
+p,
+.how {
   flex-basis: 100%;
 }
 </style>

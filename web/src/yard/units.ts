@@ -76,12 +76,21 @@ export const useUnits = defineStore('units', () => {
     undoable.value = [...undoable.value, { unit: id, what, changes: back }];
   };
 
-  /** Takes the last change back. */
+  /**
+   * Takes the last change back. Out of reach of the server it can be tried again; what was refused
+   * is not offered a second time.
+   */
   const undo = async (): Promise<void> => {
     const last = undoable.value.at(-1);
     if (!last) return;
-    undoable.value = undoable.value.slice(0, -1);
-    replace(await send(last.unit, last.changes));
+    const drop = (): void => void (undoable.value = undoable.value.filter((u) => u !== last));
+    try {
+      replace(await send(last.unit, last.changes));
+    } catch (error) {
+      if (!(error instanceof NoNetwork)) drop();
+      throw error;
+    }
+    drop();
   };
 
   /** A new unit with what its labels say. */
