@@ -161,6 +161,8 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await said.click();
 
   await page.getByRole('button', { name: 'Pause' }).click();
+  // The clock stands still once the pause is written, not when the finger lifts.
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
   const stopped = await page.locator('[data-clock]').innerText();
   await page.waitForTimeout(1500);
   expect(await page.locator('[data-clock]').innerText()).toBe(stopped);
