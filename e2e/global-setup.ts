@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Client } from 'pg';
-import { serve, type Serving } from '../server/dist/index.js';
+import { networkFrom, serve, type Serving } from '../server/dist/index.js';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -22,8 +22,7 @@ const freshDatabase = async (): Promise<string> => {
 const start = async (demoFolder?: string): Promise<Serving> =>
   serve({
     databaseUrl: await freshDatabase(),
-    host: '127.0.0.1',
-    port: 0,
+    network: { ...networkFrom({}), port: 0 },
     webRoot: join(root, 'web/dist'),
     signInsPerMinute: 1000,
     ...(demoFolder ? { demoFolder } : {}),

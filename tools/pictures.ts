@@ -2,7 +2,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { serve } from '../server/dist/index.js';
+import { networkFrom, serve } from '../server/dist/index.js';
 import { build } from './lib/build.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { root } from './lib/setup.mjs';
@@ -143,8 +143,7 @@ await build();
 const cluster = await startCluster(ground, { throwAway: true });
 const serving = await serve({
   databaseUrl: cluster.url,
-  host: '127.0.0.1',
-  port: 0,
+  network: { ...networkFrom({}), port: 0 },
   webRoot: join(root, 'web/dist'),
   demoFolder: join(root, 'demo'),
   signInsPerMinute: 1000,

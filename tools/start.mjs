@@ -10,17 +10,12 @@ import { Failure, sentenceFor, step, stepPrinter } from './lib/steps.mjs';
 
 const known = new Set(['--fresh', '--empty', '--yes']);
 const flags = new Set(process.argv.slice(2));
-const host = process.env['HOST'] ?? '127.0.0.1';
-const port = Number(process.env['PORT'] ?? 4780);
 const external = process.env['DATABASE_URL'];
 
 const checkCall = () => {
   const strange = [...flags].find((flag) => !known.has(flag));
   if (strange)
     throw new Failure(`“${strange}” is not known. There are --fresh, --empty and --yes.`);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new Failure(`PORT=${process.env['PORT']} is not a port. Give a number from 1 to 65535.`);
-  }
   if (external && flags.has('--fresh')) {
     throw new Failure(
       '--fresh only clears the private database. Clear the one of DATABASE_URL yourself.',
@@ -101,14 +96,14 @@ const main = async () => {
   if (!external) await step('Debian packages', () => ensureDebian(['postgresql']));
   await step('npm packages', ensurePackages);
   await step('program', () => build());
+  const { networkFrom, serve, readDemoYard } = await import('../server/dist/index.js');
+  const network = networkFrom(process.env);
   const databaseUrl = await startDatabase();
-  const { serve, readDemoYard } = await import('../server/dist/index.js');
   const demoFolder = join(root, 'demo');
   const { people } = await readDemoYard(demoFolder);
   const serving = await serve({
     databaseUrl,
-    host,
-    port,
+    network,
     webRoot: join(root, 'web/dist'),
     ...(flags.has('--empty') ? {} : { demoFolder }),
     onStep: stepPrinter(),
@@ -118,7 +113,7 @@ const main = async () => {
 };
 
 main().catch(async (error) => {
-  process.stderr.write(`\n${sentenceFor(error, { port })}\n`);
+  process.stderr.write(`\n${sentenceFor(error, { port: process.env['PORT'] || '4780' })}\n`);
   await stopAll().catch(() => {});
   process.exit(1);
 });

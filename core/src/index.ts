@@ -10,3 +10,4 @@ export * from './walk/index.ts';
 export * from './unit-file/index.ts';
 export * from './yard/index.ts';
 export * from './people/index.ts';
+export * from './outbox/index.ts';

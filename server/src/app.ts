@@ -7,11 +7,13 @@ import {
   type ZodTypeProvider,
 } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
+import { apiDocsPlugin } from './api-docs/index.ts';
 import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
 import { healthPlugin } from './health/index.ts';
+import { livePlugin } from './live/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
-import { problemsPlugin, refuseAddress } from './problems/index.ts';
+import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
@@ -23,13 +25,22 @@ export interface AppOptions {
   readonly secret: string;
   /** Folder of the built interface; without it only the API is served. */
   readonly webRoot?: string;
-  readonly signInsPerMinute?: number;
+  /** The address under which people open it; by default that of each request. */
+  readonly publicUrl?: string | undefined;
+  /** Certificate and key, to speak https itself. */
+  readonly tls?: { readonly cert: Buffer; readonly key: Buffer } | undefined;
+  /** Whether a proxy in front says who asks and how. */
+  readonly trustProxy?: boolean | undefined;
+  readonly signInsPerMinute?: number | undefined;
   readonly logger?: FastifyServerOptions['logger'];
 }
 
 const bodyLimit = 2_000_000;
+/** A request that takes longer than this to arrive is not somebody on a yard. */
+const requestTimeout = 30_000;
+const day = 86_400;
 
-const security = {
+const security = (isSecure: boolean) => ({
   contentSecurityPolicy: {
     directives: {
       defaultSrc: ["'self'"],
@@ -37,23 +48,21 @@ const security = {
       // PrimeVue writes its design tokens into style elements.
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:'],
-      upgradeInsecureRequests: null,
+      frameAncestors: ["'none'"],
+      formAction: ["'self'"],
+      upgradeInsecureRequests: isSecure ? [] : null,
     },
   },
-  strictTransportSecurity: false,
-};
+  strictTransportSecurity: isSecure ? { maxAge: day, includeSubDomains: false } : false,
+});
 
-/** The application, ready to listen or to be injected into by a test. */
-export const buildApp = async (options: AppOptions): Promise<App> => {
-  const { source, secret, webRoot, signInsPerMinute = 10 } = options;
-  const app: App = Fastify({
-    logger: options.logger ?? false,
-    bodyLimit,
-  }).withTypeProvider<ZodTypeProvider>();
+/** Fastify as every capability finds it: schemas, problems, headers, limits, sessions and rules. */
+const groundwork = async (app: App, options: AppOptions): Promise<void> => {
+  const { source, secret, publicUrl } = options;
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   await app.register(problemsPlugin);
-  await app.register(helmet, security);
+  await app.register(helmet, security(publicUrl?.startsWith('https:') ?? false));
   await app.register(rateLimit, {
     global: false,
     errorResponseBuilder: (_request, { after }) =>
@@ -61,9 +70,26 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
         statusCode: 429,
       }),
   });
-  const people = { source, secret, signInsPerMinute };
-  await app.register(sessionPlugin, people);
-  await app.register(peoplePlugin, people);
+  await app.register(versionPlugin);
+  await app.register(sessionPlugin, { source, secret, publicUrl });
+  await app.register(apiDocsPlugin);
+  await app.register(livePlugin, { source });
+};
+
+/** The application, ready to listen or to be injected into by a test. */
+export const buildApp = async (options: AppOptions): Promise<App> => {
+  const { source, webRoot, tls, trustProxy = false, signInsPerMinute = 60 } = options;
+  const app = Fastify({
+    logger: options.logger ?? false,
+    bodyLimit,
+    requestTimeout,
+    trustProxy,
+    // What is at work is finished; connections that are only kept open are closed.
+    forceCloseConnections: 'idle',
+    ...(tls ? { https: tls } : {}),
+  }).withTypeProvider<ZodTypeProvider>() as unknown as App;
+  await groundwork(app, options);
+  await app.register(peoplePlugin, { source, signInsPerMinute });
   await app.register(healthPlugin, { source });
   await app.register(cataloguePlugin);
   await app.register(recordPlugin, { source });

@@ -1,7 +1,10 @@
+import { readFile } from 'node:fs/promises';
 import type { DataSource } from 'typeorm';
+import type { App } from './app-type.ts';
 import { buildApp } from './app.ts';
 import { openDatabase } from './database/index.ts';
 import { isDemo, loadDemo } from './demo/index.ts';
+import { isOpenToOthers, NetworkProblem, type Network } from './network.ts';
 import {
   firstAccountToken,
   installationSecret,
@@ -11,32 +14,31 @@ import {
 
 export interface ServeOptions {
   readonly databaseUrl: string;
-  readonly host: string;
-  readonly port: number;
+  readonly network: Network;
   readonly webRoot: string;
   /** Loaded when the database is empty; without it an empty yard waits for its first account. */
-  readonly demoFolder?: string;
-  readonly signInsPerMinute?: number;
+  readonly demoFolder?: string | undefined;
+  readonly signInsPerMinute?: number | undefined;
   /** Told when each step is over. */
   readonly onStep?: (what: string) => void;
 }
 
 export interface Serving {
+  /** Where to open it. */
   readonly address: string;
   /** Makes the first account, where there is none yet. */
   readonly token: string | undefined;
   /** Whether the demo sign-ins work. */
   readonly demo: boolean;
+  /** Finishes what is at work, then stops. */
   readonly stop: () => Promise<void>;
 }
 
-const isLoopback = (host: string): boolean => ['127.0.0.1', '::1', 'localhost'].includes(host);
-
 /** The demo sign-ins are published: a yard that has them is served on this machine only. */
-const refuseDemoOffLoopback = async (source: DataSource, host: string): Promise<void> => {
-  if (isLoopback(host) || !(await isDemo(source))) return;
-  throw new Error(
-    `HOST=${host}: this is the demo yard, whose sign-ins are published, so it is served on this machine only. Leave HOST out, or start a yard of your own with: npm start -- --fresh --empty`,
+const refuseDemoToOthers = async (source: DataSource, network: Network): Promise<void> => {
+  if (!isOpenToOthers(network) || !(await isDemo(source))) return;
+  throw new NetworkProblem(
+    `HOST=${network.host}: this is the demo yard, whose sign-ins are published, so it is served on this machine only. Leave HOST and PUBLIC_URL out, or start a yard of your own with: npm start -- --fresh --empty`,
   );
 };
 
@@ -52,40 +54,56 @@ const fill = async (
   return undefined;
 };
 
+const readPem = async (name: string, path: string): Promise<Buffer> => {
+  const content = await readFile(path).catch(() => undefined);
+  if (content?.includes('-----BEGIN')) return content;
+  throw new NetworkProblem(
+    `${name}=${path} ${content ? 'is not a PEM file' : 'cannot be read'}. Give the path of the ${name === 'TLS_CERT' ? 'certificate' : 'key'}, in PEM form.`,
+  );
+};
+
+const readTls = async (tls: Network['tls']) =>
+  tls && { cert: await readPem('TLS_CERT', tls.cert), key: await readPem('TLS_KEY', tls.key) };
+
+const drainLimit = 15_000;
+
+/** Waits for what is at work, but not for ever. */
+const drain = async (app: App): Promise<void> => {
+  const limit = setTimeout(() => app.server.closeAllConnections(), drainLimit);
+  await app.close().finally(() => clearTimeout(limit));
+};
+
 /**
  * Opens the database, brings it up to date, fills it when it is empty, and listens.
- * @throws NewerDatabase; EADDRINUSE when the port is taken
+ * @throws NewerDatabase, NetworkProblem; EADDRINUSE when the port is taken
  */
 export const serve = async (options: ServeOptions): Promise<Serving> => {
-  const {
-    databaseUrl,
-    host,
-    port,
-    webRoot,
-    demoFolder,
-    signInsPerMinute,
-    onStep = () => {},
-  } = options;
+  const { databaseUrl, network, webRoot, demoFolder, signInsPerMinute } = options;
+  const onStep = options.onStep ?? (() => {});
+  const tls = await readTls(network.tls);
   const source = await openDatabase(databaseUrl);
   try {
     onStep('opened the database and brought its tables up to date');
     const token = await fill(source, demoFolder, onStep);
-    await refuseDemoOffLoopback(source, host);
+    await refuseDemoToOthers(source, network);
     await new PostgresSessionStore(source).sweep();
-    const secret = await installationSecret(source, 'session');
     const app = await buildApp({
       source,
-      secret,
+      secret: await installationSecret(source, 'session'),
       webRoot,
+      publicUrl: network.publicUrl,
+      tls,
+      trustProxy: network.trustProxy,
       signInsPerMinute,
       logger: { level: 'warn' },
     });
-    const address = await app.listen({ host, port });
+    const { host, port } = network;
+    const listening = await app.listen({ host, port });
     const stop = async (): Promise<void> => {
-      await app.close();
+      await drain(app);
       await source.destroy();
     };
-    return { address, token, demo: await isDemo(source), stop };
+    return { address: network.publicUrl ?? listening, token, demo: await isDemo(source), stop };
   } catch (error) {
     await source.destroy();
     throw error;

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { features, specs, stations } from '@fair-gable/core';
 import { dataSourceFor, NewerDatabase, openDatabase } from '../src/database/index.ts';
 import { loadDemo } from '../src/demo/index.ts';
+import { networkFrom } from '../src/network.ts';
 import { serve } from '../src/serve.ts';
 import { asker, bench, demoFolder, freshDatabase } from './support.ts';
 
@@ -23,6 +24,7 @@ describe('the database', () => {
   it('can be taken back and brought up again', async () => {
     const url = await freshDatabase();
     const source = await openDatabase(url);
+    await source.undoLastMigration();
     await source.undoLastMigration();
     const tables = await source.query(
       `SELECT tablename FROM pg_tables WHERE schemaname = 'public'`,
@@ -46,7 +48,7 @@ describe('the database', () => {
   it('is migrated once when two processes start together', async () => {
     const url = await freshDatabase();
     const both = await Promise.all([openDatabase(url), openDatabase(url)]);
-    expect(await both[0].query('SELECT count(*)::int AS n FROM migration')).toEqual([{ n: 1 }]);
+    expect(await both[0].query('SELECT count(*)::int AS n FROM migration')).toEqual([{ n: 2 }]);
     await Promise.all(both.map((s) => s.destroy()));
   });
 
@@ -59,14 +61,18 @@ describe('the database', () => {
 });
 
 describe('serving', () => {
-  const options = { host: '127.0.0.1', port: 0, webRoot: demoFolder, demoFolder };
+  const network = { ...networkFrom({}), port: 0 };
+  const options = { network, webRoot: demoFolder, demoFolder };
 
   it('loads the demo yard once, and keeps it over a restart', async () => {
     const databaseUrl = await freshDatabase();
     for (const round of [1, 2]) {
       const serving = await serve({ ...options, databaseUrl });
       const health = await fetch(`${serving.address}/api/health`);
-      expect([round, await health.json()]).toEqual([round, { ok: true, database: 'answers' }]);
+      expect([round, await health.json()]).toMatchObject([
+        round,
+        { ok: true, database: 'answers' },
+      ]);
       expect(serving).toMatchObject({ demo: true, token: undefined });
       await serving.stop();
     }
@@ -87,9 +93,9 @@ describe('serving', () => {
 
   it('keeps the published sign-ins off the network', async () => {
     const databaseUrl = await freshDatabase();
-    await expect(serve({ ...options, host: '0.0.0.0', databaseUrl })).rejects.toThrow(
-      /demo yard.*this machine only/,
-    );
+    await expect(
+      serve({ ...options, network: { ...network, host: '0.0.0.0' }, databaseUrl }),
+    ).rejects.toThrow(/demo yard.*this machine only/);
   });
 });
 

@@ -83,45 +83,6 @@ describe('signing in', () => {
   });
 });
 
-describe('who may call what', () => {
-  const id = '00000000-0000-4000-8000-000000000001';
-  const methods = ['GET', 'POST', 'PUT', 'DELETE'] as const;
-  const called = (url: string) => url.replaceAll(':id', id);
-
-  it('is said by every route of the API', () => {
-    expect(b.app.routeTable.length).toBeGreaterThan(12);
-    expect(
-      b.app.routeTable.every((rule) => ['anyone', 'member', 'writer'].includes(rule.access)),
-    ).toBe(true);
-  });
-
-  it('holds on every route: nobody without a sign-in, no change by a viewer', async () => {
-    const nobody = asker(b.app);
-    const viewer = await signedIn(b.app, 'osk@thornquay.example');
-    for (const { method, url, access } of b.app.routeTable) {
-      const verb = methods.find((m) => m === method);
-      if (!verb || access === 'anyone') continue;
-      const body = verb === 'GET' || verb === 'DELETE' ? undefined : {};
-      expect([method, url, (await nobody(verb, called(url), body)).status]).toEqual([
-        method,
-        url,
-        401,
-      ]);
-      const asViewer = await viewer(verb, called(url), body);
-      if (access === 'writer') expect([url, asViewer.body.code]).toEqual([url, 'not-your-role']);
-      else expect([200, 404]).toContain(asViewer.status);
-    }
-  });
-
-  it('refuses to register a route that says nothing', async () => {
-    const app = await buildApp({ source: b.source, secret: 'x'.repeat(32) });
-    expect(() => app.get('/api/forgotten', async () => 'open')).toThrow(
-      /does not say who may call it/,
-    );
-    await app.close();
-  });
-});
-
 describe('other sites', () => {
   it.each([
     ['https://elsewhere.example', 403],

@@ -1,19 +1,22 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { QueryFailedError } from 'typeorm';
+import { apiVersion } from '@fair-gable/core';
 import { refusals } from '../src/problems/index.ts';
-import { asker, bench, type Bench } from './support.ts';
+import { asker, bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;
+let ines: Asker;
 beforeAll(async () => {
   b = await bench();
+  ines = await signedIn(b.app, 'ines@thornquay.example');
 });
 afterAll(() => b.close());
 
-/** The answer to a health check while the database fails in a given way. */
+/** The answer to a question while the database fails in a given way. */
 const whileDatabaseFails = async (error: Error) => {
   const query = b.source.query.bind(b.source);
   b.source.query = () => Promise.reject(error);
-  const answer = await asker(b.app)('GET', '/api/health');
+  const answer = await ines('GET', '/api/session');
   b.source.query = query;
   return answer;
 };
@@ -39,6 +42,27 @@ describe('problem details', () => {
     expect([status, body.code]).toEqual([500, 'unexpected']);
     expect(JSON.stringify(body)).not.toContain('secret');
     expect(headers['content-type']).toContain('application/problem+json');
+  });
+
+  it.each(['ECONNREFUSED', '57P01', '57P03', '08006'])(
+    'of a database that is away (%s) say that nothing was lost',
+    async (code) => {
+      const { status, body } = await whileDatabaseFails(Object.assign(new Error('x'), { code }));
+      expect([status, body.code]).toEqual([503, 'database-away']);
+      expect(body.detail).toContain('Nothing was lost');
+    },
+  );
+
+  it('of what a column cannot hold are the sender’s', async () => {
+    const { status, body } = await whileDatabaseFails(pgError('22P05'));
+    expect([status, body.code]).toEqual([400, 'bad-input']);
+  });
+
+  it('of a page of another version ask for it to be loaded again', async () => {
+    const version = { 'fair-gable-version': '1' };
+    const { status, body } = await ines('POST', '/api/units', {}, version);
+    expect([status, body.code, body.version]).toEqual([409, 'other-version', apiVersion]);
+    expect((await ines('GET', '/api/session', undefined, version)).status).toBe(200);
   });
 
   it('of an address that is not there are in words', async () => {

@@ -105,6 +105,9 @@ export const signedIn = async (app: App, email: string): Promise<Asker> => {
   return asker(app, cookie);
 };
 
+/** An edit with an id of its own. */
+export const editOf = (changes: readonly unknown[], id: string = randomUUID()) => ({ id, changes });
+
 /** A change of a quantity or a text, as the interface would send it. */
 export const specChange = (key: SpecKey, value: number | string | null, basedOn = 0): Change => ({
   part: 'specs',

@@ -1,6 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { UnitFile } from '@fair-gable/core';
-import { bench, signedIn, specChange, unitNamed, type Asker, type Bench } from './support.ts';
+import {
+  bench,
+  editOf,
+  signedIn,
+  specChange,
+  unitNamed,
+  type Asker,
+  type Bench,
+} from './support.ts';
 
 let b: Bench;
 let ines: Asker;
@@ -26,7 +34,7 @@ describe('a unit file', () => {
 
   it('taken into an empty yard is the same unit, to the last version', async () => {
     const { id } = await unitNamed(ines, 'TQ-0377');
-    await ines('POST', `/api/units/${id}/changes`, { changes: [specChange('gvwr', 4950, 1)] });
+    await ines('POST', `/api/units/${id}/edits`, editOf([specChange('gvwr', 4950, 1)]));
     const file = await fileOf(ines, 'TQ-0377');
     const taken = await una('POST', '/api/unit-files', file);
     expect([taken.status, taken.body.name]).toEqual([201, 'Marl 18 MB']);

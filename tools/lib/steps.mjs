@@ -54,7 +54,7 @@ const causes = [
 /**
  * An error as one sentence.
  * @param {unknown} error
- * @param {{ port?: number }} [context]
+ * @param {{ port?: string }} [context]
  */
 export const sentenceFor = (error, { port } = {}) => {
   const problem = /** @type {Error & { code?: string, output?: string }} */ (error);

@@ -22,6 +22,6 @@ describe('a failure', () => {
     ['our own words', new Failure('Permission denied by us.'), /^Permission denied by us\.$/],
     ['anything else', new Error('unheard of'), /^unheard of$/],
   ])('of %s is one sentence', (_, error, words) => {
-    expect(sentenceFor(error, { port: 4780 })).toMatch(words);
+    expect(sentenceFor(error, { port: '4780' })).toMatch(words);
   });
 });

@@ -46,7 +46,12 @@ export interface Plausible {
 
 export type ValueKind =
   | { readonly kind: 'text'; readonly limit: number }
-  | { readonly kind: 'number'; readonly plausible: { readonly from: number; readonly to: number } }
+  | {
+      readonly kind: 'number';
+      readonly plausible: { readonly from: number; readonly to: number };
+      /** Whole units of the yard's currency. */
+      readonly money?: true;
+    }
   | { readonly kind: 'choice'; readonly choices: readonly { key: string; label: string }[] }
   | { readonly kind: 'quantity'; readonly display: Display; readonly plausible: Plausible }
   | {
@@ -59,6 +64,8 @@ export type ValueKind =
 
 export interface SpecEntry extends Entry {
   readonly value: ValueKind;
+  /** A figure of our own business: not for guests, nor in anything published. */
+  readonly ours?: true;
   /** The card's sentence; `{}` stands for the value. Without it the number only appears on others' cards. */
   readonly say?: string;
 }

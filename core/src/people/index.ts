@@ -1,9 +1,18 @@
 export {
   firstAccountSchema,
-  roles,
+  linkSchema,
+  newPersonSchema,
+  ownSettingsSchema,
+  passwordByLinkSchema,
+  passwordChangeSchema,
+  personSchema,
   sessionSchema,
+  signedInSchema,
   signInSchema,
-  writers,
-  type Role,
+  yardSettingsSchema,
   type Session,
+  type SignedIn,
+  type YardPerson,
 } from './people.ts';
+export { may, rights, roles, roleWords, type Right, type Role } from './roles.ts';
+export { waitAfter, waitWords } from './waits.ts';

@@ -14,6 +14,12 @@ const grouped = (value: number, decimals: number): string => {
   return rest ? `${thousands}.${rest}` : thousands;
 };
 
+/**
+ * A whole number with its thousands apart.
+ * @example formatWhole(38900) // '38,900'
+ */
+export const formatWhole = (value: number): string => grouped(value, 0);
+
 const eighths = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'] as const;
 
 const feetAndInches = (inches: number): readonly NumberPart[] => {

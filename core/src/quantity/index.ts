@@ -16,4 +16,10 @@ export {
   type System,
 } from './display.ts';
 export { parseQuantity, parseCounted, readNumber, type Parsed, type Counted } from './parse.ts';
-export { quantityParts, formatQuantity, formatCounted, type NumberPart } from './format.ts';
+export {
+  quantityParts,
+  formatQuantity,
+  formatCounted,
+  formatWhole,
+  type NumberPart,
+} from './format.ts';

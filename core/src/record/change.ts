@@ -70,6 +70,10 @@ const wanted: Readonly<Record<ValueKind['kind'], string>> = {
   counted: 'a count and a size',
 };
 
+/** Years have four digits; sums may have six. */
+const numberLimit = (kind: Extract<ValueKind, { kind: 'number' }>): number =>
+  kind.money ? 999_999 : 9999;
+
 /** What is wrong with a spec's value for its field; undefined when nothing is. */
 export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined => {
   const kind = specEntry(key).value;
@@ -78,6 +82,9 @@ export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined
   }
   if (value.kind === 'text' && kind.kind === 'text' && value.text.length > kind.limit) {
     return { code: 'too-long', params: { length: value.text.length, limit: kind.limit } };
+  }
+  if (value.kind === 'number' && kind.kind === 'number' && value.number > numberLimit(kind)) {
+    return { code: 'impossible', params: { value: value.number, limit: numberLimit(kind) } };
   }
   if (value.kind === 'choice' && kind.kind === 'choice') {
     const choices = kind.choices.map((c) => c.key);

@@ -37,7 +37,10 @@ export {
   hasFeature,
   howOf,
   nameOf,
+  ourKeys,
   particularsOf,
   textOf,
+  withoutOurs,
 } from './read.ts';
+export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
 export { typedSpec } from './typed.ts';

@@ -1,13 +1,15 @@
 import {
   isFitted,
+  isSpecKey,
   specEntry,
+  specs,
   type Feature,
   type FeatureKey,
   type HowKnown,
   type Spec,
   type SpecKey,
 } from '../catalogue/index.ts';
-import { formatCounted, formatQuantity, type System } from '../quantity/index.ts';
+import { formatCounted, formatQuantity, formatWhole, type System } from '../quantity/index.ts';
 import type { SpecValue, UnitRecord } from './schema.ts';
 
 /** A quantity in internal units; undefined when it is not known. */
@@ -67,7 +69,9 @@ const bareSpec = (key: SpecKey, value: SpecValue, system: System): string => {
     case 'text':
       return value.text;
     case 'number':
-      return String(value.number);
+      return kind.kind === 'number' && kind.money
+        ? formatWhole(value.number)
+        : String(value.number);
     case 'choice':
       return value.choice;
     case 'quantity':
@@ -76,6 +80,17 @@ const bareSpec = (key: SpecKey, value: SpecValue, system: System): string => {
       return kind.kind === 'counted' ? formatCounted(value, kind.display, system) : '';
   }
 };
+
+const isOurs = (key: string): boolean => isSpecKey(key) && specEntry(key).ours === true;
+
+/** The keys that are nobody's business but the yard's. */
+export const ourKeys: readonly string[] = specs.filter((s) => s.ours).map((s) => s.key);
+
+/** A record without the yard's own figures: for guests and for whatever is published. */
+export const withoutOurs = (record: UnitRecord): UnitRecord => ({
+  ...record,
+  specs: Object.fromEntries(Object.entries(record.specs).filter(([key]) => !isOurs(key))),
+});
 
 /** What people call the unit: series and floor plan, else its stock number, else what is missing. */
 export const nameOf = (record: UnitRecord): string => {

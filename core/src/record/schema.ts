@@ -26,7 +26,7 @@ const amount = z.number().positive().max(1_000_000);
 /** Quantities are in internal units (inch, lb, US gal, psi, W, A). */
 export const specValueSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('text'), text: z.string().trim().min(1).max(textLimit) }),
-  z.strictObject({ kind: z.literal('number'), number: z.number().int().min(0).max(9999) }),
+  z.strictObject({ kind: z.literal('number'), number: z.number().int().min(0).max(9_999_999) }),
   z.strictObject({ kind: z.literal('choice'), choice: z.string().min(1).max(40) }),
   z.strictObject({ kind: z.literal('quantity'), amount }),
   z.strictObject({

@@ -56,9 +56,8 @@ export const typedSpec = (key: SpecKey, typed: string, system: System): Parsed<S
   const read = rawValue(key, typed, system);
   if (!read.ok) return read;
   const size = sizeOf(read.value);
-  const limit = read.value.kind === 'number' ? 9999 : impossibleAbove;
-  if (size !== undefined && (size <= 0 || size > limit)) {
-    return refuse({ code: 'impossible', params: { value: typed.trim(), limit } });
+  if (size !== undefined && (size <= 0 || size > impossibleAbove)) {
+    return refuse({ code: 'impossible', params: { value: typed.trim(), limit: impossibleAbove } });
   }
   const problem = specProblem(key, read.value);
   return problem ? refuse(problem) : read;

@@ -18,8 +18,9 @@ export const cataloguePlugin = async (app: App) => {
   app.get(
     '/api/catalogue',
     {
-      config: { access: 'anyone' },
       schema: {
+        tags: ['catalogue'],
+        summary: 'The catalogue: stations, specs, features, and how a value is known',
         response: {
           200: z.strictObject({
             stations: z.array(entry),

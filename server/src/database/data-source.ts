@@ -1,9 +1,19 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
-import { Membership, Person, Secret, SessionRow, Yard } from '../people/entities.ts';
+import {
+  Membership,
+  PasswordLink,
+  Person,
+  Secret,
+  SessionRow,
+  SignInTry,
+  Yard,
+  YardChange,
+} from '../people/entities.ts';
 import { RecordChange, RecordField, Unit } from '../record/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
+import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
 
 export const entities = [
   Yard,
@@ -11,6 +21,9 @@ export const entities = [
   Membership,
   SessionRow,
   Secret,
+  PasswordLink,
+  SignInTry,
+  YardChange,
   Unit,
   RecordField,
   RecordChange,
@@ -18,10 +31,21 @@ export const entities = [
   WalkEventRow,
 ];
 
-const migrations = [First1795564800000];
+const migrations = [First1795564800000, FirmGround1795651200000];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */
 const migrationLock = 4780;
+
+/** Nobody waits for ever for a connection, nor holds one without working. */
+const poolSettings = {
+  max: 20,
+  connectionTimeoutMillis: 5000,
+  idle_in_transaction_session_timeout: 30_000,
+  statement_timeout: 60_000,
+};
+
+/** The names of the migrations this program knows, oldest first. */
+export const knownMigrations: readonly string[] = migrations.map((m) => m.name);
 
 /** A data source for a PostgreSQL address, not yet connected. */
 export const dataSourceFor = (url: string): DataSource =>
@@ -31,6 +55,7 @@ export const dataSourceFor = (url: string): DataSource =>
     entities,
     migrations,
     migrationsTableName: migrationsTable,
+    extra: poolSettings,
   });
 
 /** The database was migrated by a newer program than this one. */
@@ -46,7 +71,7 @@ const newerMigration = async (source: DataSource): Promise<string | undefined> =
   const [there] = await source.query('SELECT to_regclass($1) AS name', [migrationsTable]);
   if (!there?.name) return undefined;
   const applied: { name: string }[] = await source.query(`SELECT name FROM "${migrationsTable}"`);
-  const ours = new Set(migrations.map((m) => m.name));
+  const ours = new Set(knownMigrations);
   return applied.find((row) => !ours.has(row.name))?.name;
 };
 

@@ -1,5 +1,4 @@
 import type {
-  DeepPartial,
   EntityManager,
   EntityTarget,
   FindManyOptions,
@@ -10,6 +9,9 @@ import type {
 interface OfYard extends ObjectLiteral {
   yardId: string;
 }
+
+/** Rows in one statement: PostgreSQL takes 65,535 parameters. */
+const chunk = 1000;
 
 type Where<E> = Omit<FindOptionsWhere<E>, 'yardId'>;
 
@@ -34,19 +36,32 @@ export const inYard = (manager: EntityManager, yardId: string) => ({
       where: { ...where, yardId } as FindOptionsWhere<E>,
       lock: { mode: 'pessimistic_write' },
     }),
-  save: async <E extends OfYard>(
+  /** Changes some columns of one row. */
+  update: async <E extends OfYard>(
+    entity: EntityTarget<E>,
+    where: Where<E>,
+    values: Partial<Omit<E, 'yardId'>>,
+  ): Promise<void> => {
+    await manager.update(entity, { ...where, yardId } as never, values as never);
+  },
+  /** Inserts rows, and replaces those that are there under the same key. */
+  upsert: async <E extends OfYard>(
     entity: EntityTarget<E>,
     rows: readonly Omit<E, 'yardId'>[],
+    key: readonly (keyof E & string)[],
   ): Promise<void> => {
-    const own = rows.map((row) => ({ ...row, yardId })) as unknown as DeepPartial<E>[];
-    await manager.save(entity, own, { chunk: 500 });
+    const own = rows.map((row) => ({ ...row, yardId })) as never;
+    await manager.upsert(entity, own, ['yardId', ...key]);
   },
   /** Inserts rows that cannot be there yet. */
   insert: async <E extends OfYard>(
     entity: EntityTarget<E>,
     rows: readonly Omit<E, 'yardId'>[],
   ): Promise<void> => {
-    await manager.insert(entity, rows.map((row) => ({ ...row, yardId })) as never);
+    const own = rows.map((row) => ({ ...row, yardId }));
+    for (let i = 0; i < own.length; i += chunk) {
+      await manager.insert(entity, own.slice(i, i + chunk) as never);
+    }
   },
   /** Inserts what is not there yet, and leaves what is. */
   insertMissing: async <E extends OfYard>(

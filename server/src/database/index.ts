@@ -1,2 +1,2 @@
-export { dataSourceFor, NewerDatabase, openDatabase } from './data-source.ts';
+export { dataSourceFor, knownMigrations, NewerDatabase, openDatabase } from './data-source.ts';
 export { inYard, type InYard } from './in-yard.ts';

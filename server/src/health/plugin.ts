@@ -1,20 +1,66 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
+import { knownMigrations } from '../database/index.ts';
 
-/** Whether this process and its database answer. */
+interface Pool {
+  readonly totalCount: number;
+  readonly idleCount: number;
+  readonly waitingCount: number;
+}
+
+const healthSchema = z.strictObject({
+  ok: z.boolean(),
+  database: z.enum(['answers', 'away']),
+  migrations: z.strictObject({
+    newest: z.string().nullable(),
+    applied: z.number(),
+    missing: z.number(),
+  }),
+  /** Requests for a database connection: at work, and waiting for one. */
+  queue: z.strictObject({ working: z.number(), waiting: z.number() }),
+  /** Whether changes made by other processes are heard, and screens that listen. */
+  live: z.strictObject({ hears: z.boolean(), screens: z.number() }),
+});
+
+const applied = async (source: DataSource): Promise<readonly string[] | undefined> => {
+  try {
+    const rows: { name: string }[] = await source.query('SELECT name FROM migration ORDER BY id');
+    return rows.map((row) => row.name);
+  } catch {
+    return undefined;
+  }
+};
+
+const queueOf = (source: DataSource) => {
+  const { master } = source.driver as unknown as { master: Pool };
+  return { working: master.totalCount - master.idleCount, waiting: master.waitingCount };
+};
+
+/** Whether this process, its database and the tables in it are as they should be. */
 export const healthPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/health',
     {
-      config: { access: 'anyone', rateLimit: false },
+      config: { rateLimit: false },
       schema: {
-        response: { 200: z.strictObject({ ok: z.literal(true), database: z.literal('answers') }) },
+        tags: ['health'],
+        summary: 'Whether this process and its database are well',
+        description: '503 while they are not.',
+        response: { 200: healthSchema, 503: healthSchema },
       },
     },
-    async () => {
-      await source.query('SELECT 1');
-      return { ok: true as const, database: 'answers' as const };
+    async (_request, reply) => {
+      const names = await applied(source);
+      const missing = knownMigrations.filter((name) => !names?.includes(name)).length;
+      const ok = names !== undefined && missing === 0;
+      return reply.status(ok ? 200 : 503).send({
+        ok,
+        database: names ? 'answers' : 'away',
+        migrations: { newest: names?.at(-1) ?? null, applied: names?.length ?? 0, missing },
+        queue: queueOf(source),
+        live: { hears: app.listener.hears, screens: app.listener.screens },
+      });
     },
   );
 };

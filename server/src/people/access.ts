@@ -1,27 +1,32 @@
 import type { FastifyInstance, FastifyRequest, RouteOptions } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
-import { writers, type Role, type System } from '@fair-gable/core';
+import { may, type Role, type System } from '@fair-gable/core';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
-import { Membership, Person, Yard } from './entities.ts';
-
-/** Who may call a route; a route of the API that does not say so is not registered. */
-export type Access = 'anyone' | 'member' | 'writer';
+import { rules, type Access } from './rules.ts';
 
 export interface Caller {
   readonly personId: string;
   readonly name: string;
+  readonly email: string;
   readonly role: Role;
+  readonly ownSystem: System | null;
   readonly yardId: string;
   readonly yardName: string;
-  readonly system: System;
+  readonly yardSystem: System;
 }
 
 export interface RouteRule {
   readonly method: string;
   readonly url: string;
   readonly access: Access;
+}
+
+export interface AccessOptions {
+  readonly source: DataSource;
+  /** The address under which people open the program, where it is not the request's own host. */
+  readonly publicUrl?: string | undefined;
 }
 
 declare module 'fastify' {
@@ -35,57 +40,78 @@ declare module 'fastify' {
   interface Session {
     personId?: string;
     yardId?: string;
+    device?: string;
   }
   interface FastifyRequest {
     caller: Caller | null;
   }
 }
 
-/** Files of the interface are for anyone; everything of the API says whom it is for. */
+/** The rule of a route; files of the interface and the pages about the API are for anyone. */
 const ruleOf = (route: RouteOptions): RouteRule | undefined => {
-  if (!route.url.startsWith('/api/')) return undefined;
+  if (!route.url.startsWith('/api/') || route.url.startsWith('/api/docs')) return undefined;
   const method = String(route.method);
-  const access = route.config?.access;
-  if (!access) throw new Error(`The route ${method} ${route.url} does not say who may call it.`);
+  const access = rules[`${method === 'HEAD' ? 'GET' : method} ${route.url}`];
+  if (!access) {
+    throw new Error(
+      `The route ${method} ${route.url} does not say who may call it: add it to people/rules.ts.`,
+    );
+  }
   return { method, url: route.url, access };
 };
+
+const callerQuery = `
+  SELECT p.id AS "personId", p.name, p.email, m.role, p.system AS "ownSystem",
+         y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem"
+  FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
+  WHERE m.yard_id = $1 AND m.person_id = $2`;
 
 /** The signed-in person on the yard they are at; null when nobody is, or no longer belongs there. */
 const callerOf = async (source: DataSource, request: FastifyRequest): Promise<Caller | null> => {
   const { personId, yardId } = request.session;
   if (!personId || !yardId) return null;
-  const membership = await inYard(source.manager, yardId).findOne(Membership, { personId });
-  if (!membership) return null;
-  const person = await source.manager.findOneByOrFail(Person, { id: personId });
-  const yard = await source.manager.findOneByOrFail(Yard, { id: yardId });
-  return {
-    personId,
-    name: person.name,
-    role: membership.role,
-    yardId,
-    yardName: yard.name,
-    system: yard.system,
-  };
+  const [caller] = await source.query(callerQuery, [yardId, personId]);
+  return caller ?? null;
 };
 
-const refuseForeignOrigin = (request: FastifyRequest): void => {
+const isOwnOrigin = (origin: string, request: FastifyRequest, publicUrl?: string): boolean => {
+  if (!URL.canParse(origin)) return false;
+  if (publicUrl) return new URL(origin).origin === new URL(publicUrl).origin;
+  return new URL(origin).host === request.headers.host;
+};
+
+/** A page elsewhere cannot make this browser change anything here. */
+const refuseForeign = (request: FastifyRequest, publicUrl?: string): void => {
+  if (request.method === 'GET' || request.method === 'HEAD') return;
   const { origin } = request.headers;
-  if (request.method === 'GET' || request.method === 'HEAD' || !origin) return;
-  const isOwn = URL.canParse(origin) && new URL(origin).host === request.headers.host;
-  if (!isOwn) {
+  const isForeign = origin
+    ? !isOwnOrigin(origin, request, publicUrl)
+    : request.headers['sec-fetch-site'] === 'cross-site';
+  if (isForeign) {
     throw new Refusal('foreign-origin', 'Open Fair Gable at its own address and try again there.');
   }
 };
 
+const notYours: Readonly<Record<Exclude<Access, 'anyone' | 'look'>, string>> = {
+  record: 'Ask a specialist or manager of this yard to change it.',
+  present: 'Ask a specialist of this yard to present it.',
+  operate: 'Ask somebody of this yard to operate it.',
+  'see-prices': 'Ask somebody of this yard for prices.',
+  manage: 'Ask a manager of this yard to do it.',
+};
+
 /** Puts the caller on each request and holds every route to its rule. */
-export const accessPlugin = fp(async (app: FastifyInstance, { source }: { source: DataSource }) => {
+export const accessPlugin = fp(async (app: FastifyInstance, options: AccessOptions) => {
+  const { source, publicUrl } = options;
   app.decorateRequest('caller', null);
   app.decorate('routeTable', []);
   app.addHook('onRoute', (route) => {
     const rule = ruleOf(route);
-    if (rule) app.routeTable.push(rule);
+    if (!rule) return;
+    app.routeTable.push(rule);
+    route.config = { ...route.config, access: rule.access };
   });
-  app.addHook('onRequest', async (request) => refuseForeignOrigin(request));
+  app.addHook('onRequest', async (request) => refuseForeign(request, publicUrl));
   app.addHook('preValidation', async (request) => {
     const { access } = request.routeOptions.config;
     if (!access || access === 'anyone') return;
@@ -93,13 +119,13 @@ export const accessPlugin = fp(async (app: FastifyInstance, { source }: { source
     if (!request.caller) {
       throw new Refusal('not-signed-in', 'Sign in, then try again; what you typed is kept.');
     }
-    if (access === 'writer' && !writers.includes(request.caller.role)) {
-      throw new Refusal('not-your-role', 'Ask a specialist or manager of this yard to change it.');
+    if (access !== 'look' && !may(request.caller.role, access)) {
+      throw new Refusal('not-your-role', notYours[access]);
     }
   });
 });
 
-/** The caller of a route for members. */
+/** The caller of a route that is not for anyone. */
 export const callerIn = (request: FastifyRequest): Caller => {
   if (!request.caller) throw new Refusal('not-signed-in', 'Sign in first.');
   return request.caller;

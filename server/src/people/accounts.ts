@@ -1,42 +1,9 @@
-import { createHash, randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
-import { hash, verify } from '@node-rs/argon2';
+import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Role, System } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Membership, Person, Secret, Yard } from './entities.ts';
-
-/** Argon2id with the package's defaults, which follow OWASP's recommendation (19 MiB, 2 passes). */
-export const hashPassword = (password: string): Promise<string> => hash(password);
-
-/** Compared against when nobody has that address, so that both cases take equally long. */
-const nobody = hashPassword(randomBytes(16).toString('hex'));
-
-export interface Account {
-  readonly personId: string;
-  readonly yardId: string;
-}
-
-/**
- * The account of an address and password.
- * @throws Refusal wrong-password
- */
-export const accountFor = async (
-  source: DataSource,
-  email: string,
-  password: string,
-): Promise<Account> => {
-  const person = await source.manager.findOneBy(Person, { email });
-  const isRight = await verify(person?.passwordHash ?? (await nobody), password);
-  const membership =
-    person && isRight ? await source.manager.findOneBy(Membership, { personId: person.id }) : null;
-  if (!membership) {
-    throw new Refusal(
-      'wrong-password',
-      'Address and password do not belong together. Check both and try again.',
-    );
-  }
-  return { personId: membership.personId, yardId: membership.yardId };
-};
+import { digest, hashPassword } from './passwords.ts';
 
 export interface NewPerson {
   readonly name: string;
@@ -54,20 +21,18 @@ export const createYard = async (
   const yardId = randomUUID();
   await manager.insert(Yard, { id: yardId, ...yard });
   for (const { name, email, password, role } of people) {
-    const personId = randomUUID();
-    await manager.insert(Person, {
-      id: personId,
-      name,
-      email,
-      passwordHash: await hashPassword(password),
-    });
+    const had = await manager.findOneBy(Person, { email });
+    const personId = had?.id ?? randomUUID();
+    if (!had) {
+      const passwordHash = await hashPassword(password);
+      await manager.insert(Person, { id: personId, name, email, passwordHash, system: null });
+    }
     await manager.insert(Membership, { yardId, personId, role });
   }
   return yardId;
 };
 
 const tokenKey = 'first-account';
-const digest = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 /** A fresh one-time token for the first account; only its hash is kept. */
 export const firstAccountToken = async (source: DataSource): Promise<string> => {

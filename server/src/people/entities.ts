@@ -25,8 +25,13 @@ export class Person {
   @Column({ type: 'varchar', length: 80 })
   name!: string;
 
-  @Column({ type: 'varchar', length: 200, name: 'password_hash' })
-  passwordHash!: string;
+  /** null until a password is set by a one-time link. */
+  @Column({ type: 'varchar', length: 200, name: 'password_hash', nullable: true })
+  passwordHash!: string | null;
+
+  /** One's own units; null takes the yard's. */
+  @Column({ type: 'varchar', length: 10, nullable: true })
+  system!: System | null;
 }
 
 /** Who belongs to which yard, and in what role. */
@@ -51,6 +56,20 @@ export class SessionRow {
   @Column({ type: 'jsonb' })
   data!: object;
 
+  @Index('session_person')
+  @Column({ type: 'uuid', name: 'person_id', nullable: true })
+  personId!: string | null;
+
+  /** What the browser calls itself, in a few words. */
+  @Column({ type: 'varchar', length: 120, default: '' })
+  device!: string;
+
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' })
+  createdAt!: Date;
+
+  @Column({ type: 'timestamptz', name: 'seen_at', default: () => 'now()' })
+  seenAt!: Date;
+
   @Index('session_expires')
   @Column({ type: 'timestamptz', name: 'expires_at' })
   expiresAt!: Date;
@@ -67,4 +86,62 @@ export class Secret {
 
   @CreateDateColumn({ type: 'timestamptz', name: 'created_at' })
   createdAt!: Date;
+}
+
+/** A one-time link to set a password; only its hash is kept. */
+@Entity('password_link')
+export class PasswordLink {
+  @PrimaryColumn({ type: 'char', length: 64, name: 'token_hash' })
+  tokenHash!: string;
+
+  @Column({ type: 'uuid', name: 'person_id' })
+  personId!: string;
+
+  @Column({ type: 'timestamptz', name: 'expires_at' })
+  expiresAt!: Date;
+}
+
+/** Wrong tries to sign in, by a hash of whom and from where. */
+@Entity('sign_in_try')
+export class SignInTry {
+  @PrimaryColumn({ type: 'char', length: 64 })
+  key!: string;
+
+  @Column({ type: 'int' })
+  failures!: number;
+
+  @Column({ type: 'timestamptz', name: 'last_at' })
+  lastAt!: Date;
+}
+
+/** What was changed about a yard and its people, by whom. Never changed itself. */
+@Entity('yard_change')
+@Index('yard_change_at', ['yardId', 'at'])
+export class YardChange {
+  @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
+  yardId!: string;
+
+  @PrimaryColumn({ type: 'uuid' })
+  id!: string;
+
+  @Column({ type: 'varchar', length: 30 })
+  what!: string;
+
+  @Column({ type: 'varchar', length: 254 })
+  subject!: string;
+
+  @Column({ type: 'varchar', length: 200, name: 'from_text', nullable: true })
+  from!: string | null;
+
+  @Column({ type: 'varchar', length: 200, name: 'to_text', nullable: true })
+  to!: string | null;
+
+  @Column({ type: 'uuid', name: 'person_id', nullable: true })
+  personId!: string | null;
+
+  @Column({ type: 'varchar', length: 80 })
+  by!: string;
+
+  @Column({ type: 'timestamptz' })
+  at!: Date;
 }

@@ -1,4 +1,4 @@
-export { callerIn, yardOf, type Access, type Caller } from './access.ts';
+export { callerIn, yardOf, type Caller, type RouteRule } from './access.ts';
 export {
   createYard,
   firstAccountToken,
@@ -6,6 +6,18 @@ export {
   isEmpty,
   type NewPerson,
 } from './accounts.ts';
-export { Membership, Person, Secret, SessionRow, Yard } from './entities.ts';
-export { peoplePlugin, sessionPlugin } from './plugin.ts';
+export {
+  Membership,
+  PasswordLink,
+  Person,
+  Secret,
+  SessionRow,
+  SignInTry,
+  Yard,
+  YardChange,
+} from './entities.ts';
+export { passwordLink } from './passwords.ts';
+export { peoplePlugin } from './plugin.ts';
+export { rules, type Access } from './rules.ts';
+export { sessionPlugin } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';

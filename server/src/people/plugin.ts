@@ -1,71 +1,76 @@
-import cookie from '@fastify/cookie';
-import session from '@fastify/session';
-import fp from 'fastify-plugin';
+import type { FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { firstAccountSchema, sessionSchema, signInSchema, type Session } from '@fair-gable/core';
+import {
+  firstAccountSchema,
+  passwordByLinkSchema,
+  sessionSchema,
+  signInSchema,
+  type Session,
+} from '@fair-gable/core';
 import type { App } from '../app-type.ts';
-import { accessPlugin, callerIn, type Caller } from './access.ts';
-import { accountFor, firstAccount, isEmpty } from './accounts.ts';
-import { PostgresSessionStore, sessionDays } from './session-store.ts';
+import { Refusal } from '../problems/index.ts';
+import { callerIn, type Caller } from './access.ts';
+import { firstAccount, isEmpty } from './accounts.ts';
+import { Membership } from './entities.ts';
+import { mePlugin } from './me-plugin.ts';
+import { setByLink } from './passwords.ts';
+import { beginSession } from './session-plugin.ts';
+import { accountFor } from './sign-in.ts';
+import { yardPeoplePlugin } from './yard-people-plugin.ts';
 
 interface Options {
   readonly source: DataSource;
-  readonly secret: string;
   readonly signInsPerMinute: number;
 }
 
-const toSession = (caller: Caller): Session => ({
-  person: { id: caller.personId, name: caller.name, role: caller.role },
-  yard: { id: caller.yardId, name: caller.yardName, system: caller.system },
+const tags = ['people'];
+const nothing = { 204: z.null().describe('Done.') };
+
+const yardsQuery = `
+  SELECT y.id, y.name, m.role FROM membership m JOIN yard y ON y.id = m.yard_id
+  WHERE m.person_id = $1 ORDER BY y.name, y.id`;
+
+const toSession = (caller: Caller, yards: Session['yards']): Session => ({
+  person: {
+    id: caller.personId,
+    name: caller.name,
+    email: caller.email,
+    role: caller.role,
+    system: caller.ownSystem,
+  },
+  yard: { id: caller.yardId, name: caller.yardName, system: caller.yardSystem },
+  yards,
 });
 
-/** Sessions and who may call what; registered before every other capability. */
-export const sessionPlugin = fp(async (app: App, { source, secret }: Options) => {
-  await app.register(cookie);
-  await app.register(session, {
-    secret,
-    cookieName: 'fair-gable',
-    saveUninitialized: false,
-    store: new PostgresSessionStore(source),
-    cookie: {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: 'auto',
-      path: '/',
-      maxAge: sessionDays * 86_400_000,
-    },
-  });
-  await app.register(accessPlugin, { source });
-});
-
-/** Signing in and out, and the first account. */
-export const peoplePlugin = async (app: App, { source, signInsPerMinute }: Options) => {
+/** Signing in and out, and whatever needs no sign-in yet. */
+const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
+  // Against floods only; wrong passwords are counted in the database, for all processes together.
   const rateLimit = { max: signInsPerMinute, timeWindow: '1 minute' };
-
-  app.get(
-    '/api/session',
-    { config: { access: 'member' }, schema: { response: { 200: sessionSchema } } },
-    async (request) => toSession(callerIn(request)),
-  );
 
   app.post(
     '/api/session',
     {
-      config: { access: 'anyone', rateLimit },
-      schema: { body: signInSchema, response: { 204: z.null() } },
+      config: { rateLimit },
+      schema: {
+        tags,
+        summary: 'Sign in',
+        description:
+          'Sets the session cookie. After four wrong tries in a row one waits, twice as long with each; `wait` says how many seconds.',
+        body: signInSchema,
+        response: nothing,
+      },
     },
     async (request, reply) => {
-      const account = await accountFor(source, request.body.email, request.body.password);
-      await request.session.regenerate();
-      Object.assign(request.session, account);
+      const account = await accountFor(source, { ...request.body, ip: request.ip });
+      await beginSession(request, account);
       return reply.status(204).send(null);
     },
   );
 
   app.delete(
     '/api/session',
-    { config: { access: 'anyone' }, schema: { response: { 204: z.null() } } },
+    { schema: { tags, summary: 'Sign out', response: nothing } },
     async (request, reply) => {
       await request.session.destroy();
       return reply.status(204).send(null);
@@ -75,8 +80,11 @@ export const peoplePlugin = async (app: App, { source, signInsPerMinute }: Optio
   app.get(
     '/api/first-account',
     {
-      config: { access: 'anyone' },
-      schema: { response: { 200: z.strictObject({ wanted: z.boolean() }) } },
+      schema: {
+        tags,
+        summary: 'Whether the first account is still to be made',
+        response: { 200: z.strictObject({ wanted: z.boolean() }) },
+      },
     },
     async () => ({ wanted: await isEmpty(source) }),
   );
@@ -84,15 +92,85 @@ export const peoplePlugin = async (app: App, { source, signInsPerMinute }: Optio
   app.post(
     '/api/first-account',
     {
-      config: { access: 'anyone', rateLimit },
-      schema: { body: firstAccountSchema, response: { 204: z.null() } },
+      config: { rateLimit },
+      schema: {
+        tags,
+        summary: 'Make the first account of an empty yard',
+        description: 'With the one-time token that the start command printed. Signs in.',
+        body: firstAccountSchema,
+        response: nothing,
+      },
     },
     async (request, reply) => {
       await firstAccount(source, request.body);
-      const account = await accountFor(source, request.body.email, request.body.password);
-      await request.session.regenerate();
-      Object.assign(request.session, account);
+      await beginSession(request, await accountFor(source, { ...request.body, ip: request.ip }));
       return reply.status(204).send(null);
     },
   );
+
+  app.post(
+    '/api/password',
+    {
+      config: { rateLimit },
+      schema: {
+        tags,
+        summary: 'Set a password by a one-time link',
+        description: 'Ends every sign-in of that person; sign in with the new password.',
+        body: passwordByLinkSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { token, password } = request.body;
+      await source.transaction((manager) => setByLink(manager, token, password));
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+/** Who is signed in, and at which of their yards. */
+const whoPlugin = async (app: App, { source }: Options) => {
+  app.get(
+    '/api/session',
+    {
+      schema: {
+        tags,
+        summary: 'Who is signed in, and at which yard',
+        response: { 200: sessionSchema },
+      },
+    },
+    async (request: FastifyRequest) => {
+      const caller = callerIn(request);
+      return toSession(caller, await source.query(yardsQuery, [caller.personId]));
+    },
+  );
+
+  app.put(
+    '/api/session/yard',
+    {
+      schema: {
+        tags,
+        summary: 'Go over to another of one’s yards',
+        body: z.strictObject({ yard: z.uuid() }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { personId } = callerIn(request);
+      const yardId = request.body.yard;
+      if (!(await source.manager.existsBy(Membership, { personId, yardId }))) {
+        throw new Refusal('not-found', 'You do not belong to that yard. Ask its manager.');
+      }
+      request.session.yardId = yardId;
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+/** People: signing in, one's own account, and the people of a yard. */
+export const peoplePlugin = async (app: App, options: Options) => {
+  await app.register(signInPlugin, options);
+  await app.register(whoPlugin, options);
+  await app.register(mePlugin, options);
+  await app.register(yardPeoplePlugin, options);
 };

@@ -1,2 +1,3 @@
 export { problemsPlugin, refuseAddress } from './plugin.ts';
 export { problemDetails, Refusal, refusals, type RefusalCode } from './problems.ts';
+export { versionHeader, versionPlugin } from './version.ts';

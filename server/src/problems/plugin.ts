@@ -16,6 +16,12 @@ import { problemDetails, Refusal, refusals } from './problems.ts';
 /** PostgreSQL's own codes. */
 const uniqueViolation = '23505';
 const diskFull = '53100';
+/** Values that a column cannot hold, such as text with a zero byte. */
+const dataException = /^22/;
+/** Connections lost or refused, shutting down, starting up, too many: it may answer in a moment. */
+const away = /^(08|57P0|53300|25P03|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN)/;
+const awayWords =
+  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|not queryable|DataSource is not|Driver not Connected/i;
 
 const constraintRefusals: Readonly<Record<string, Refusal>> = {
   unit_stock_number: new Refusal(
@@ -55,20 +61,42 @@ const fromValidation = (error: FastifyError, body: unknown): Refusal => {
   return new Refusal('bad-input', changeSentence(body) ?? plain, { field: path });
 };
 
+interface Driver {
+  readonly code?: string;
+  readonly constraint?: string;
+}
+
+const fromDatabase = (error: FastifyError): Refusal | undefined => {
+  const driver: Driver =
+    error instanceof QueryFailedError ? (error.driverError as Driver) : (error as Driver);
+  const code = String(driver.code ?? '');
+  if (code === uniqueViolation) return constraintRefusals[driver.constraint ?? ''];
+  if (code === diskFull) {
+    return new Refusal(
+      'disk-full',
+      'The server’s disk is full and nothing was saved. Tell whoever runs it to free some space; what you typed is kept here.',
+    );
+  }
+  if (error instanceof QueryFailedError && dataException.test(code)) {
+    return new Refusal(
+      'bad-input',
+      'The input has a character or number that cannot be stored. Correct it and send again; nothing was saved.',
+    );
+  }
+  if (away.test(code) || awayWords.test(error.message)) {
+    return new Refusal(
+      'database-away',
+      'The database does not answer at the moment. Nothing was lost: what you typed is kept here, and is sent when it is back.',
+    );
+  }
+  return undefined;
+};
+
 const toRefusal = (error: FastifyError, body: unknown): Refusal => {
   if (error instanceof Refusal) return error;
   if (hasZodFastifySchemaValidationErrors(error)) return fromValidation(error, body);
-  if (error instanceof QueryFailedError) {
-    const { code, constraint } = error.driverError as { code?: string; constraint?: string };
-    const known = code === uniqueViolation ? constraintRefusals[constraint ?? ''] : undefined;
-    if (known) return known;
-    if (code === diskFull) {
-      return new Refusal(
-        'disk-full',
-        'The server’s disk is full and nothing was saved. Tell whoever runs it to free some space; what you typed is kept here.',
-      );
-    }
-  }
+  const fromIt = fromDatabase(error);
+  if (fromIt) return fromIt;
   if (error.statusCode === 429) return new Refusal('too-many', error.message);
   if (error.statusCode === 413) {
     return new Refusal(
@@ -91,6 +119,8 @@ export const problemsPlugin = fp(async (app: FastifyInstance) => {
     const refusal = toRefusal(error, request.body);
     if (refusals[refusal.code].status >= 500) request.log.error(error);
     const details = problemDetails(refusal);
+    if (typeof refusal.more['wait'] === 'number')
+      void reply.header('retry-after', refusal.more['wait']);
     return reply.status(details.status).type('application/problem+json').send(details);
   });
 });

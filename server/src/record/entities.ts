@@ -1,9 +1,14 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import type { FieldValue, HowKnown, Part } from '@fair-gable/core';
 
-/** A unit of a yard. Stock number and VIN are copies of its record, kept for their uniqueness. */
+/**
+ * A unit of a yard. Stock number and VIN are copies of its record, kept for their uniqueness; name,
+ * year, condition, length and rating are copies by which the yard's list is sorted and searched.
+ */
 @Entity('unit')
 @Index('unit_stock_number', ['yardId', 'stockNumber'], { unique: true, where: 'in_stock' })
+@Index('unit_by_length', ['yardId', 'length', 'id'], { where: 'in_stock' })
+@Index('unit_by_name', ['yardId', 'name', 'id'], { where: 'in_stock' })
 @Index('unit_vin', ['yardId', 'vin'], { unique: true, where: 'in_stock' })
 export class Unit {
   @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
@@ -20,6 +25,23 @@ export class Unit {
 
   @Column({ type: 'boolean', name: 'in_stock', default: true })
   inStock!: boolean;
+
+  @Column({ type: 'varchar', length: 80, default: '' })
+  name!: string;
+
+  @Column({ type: 'int', name: 'model_year', nullable: true })
+  modelYear!: number | null;
+
+  @Column({ type: 'varchar', length: 10, nullable: true })
+  condition!: string | null;
+
+  /** Overall, inches. */
+  @Column({ type: 'double precision', nullable: true })
+  length!: number | null;
+
+  /** Pounds. */
+  @Column({ type: 'double precision', nullable: true })
+  gvwr!: number | null;
 
   @Column({ type: 'timestamptz', name: 'created_at' })
   createdAt!: Date;
@@ -59,6 +81,8 @@ export class RecordField {
 /** What was changed, by whom, from what to what. Never changed itself. */
 @Entity('record_change')
 @Index('record_change_unit', ['yardId', 'unitId', 'at'])
+@Index('record_change_field', ['yardId', 'unitId', 'part', 'key', 'at'])
+@Index('record_change_edit', ['yardId', 'editId'])
 export class RecordChange {
   @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
   yardId!: string;
@@ -81,8 +105,19 @@ export class RecordChange {
   @Column({ type: 'jsonb', name: 'to_value', nullable: true })
   to!: FieldValue | null;
 
+  @Column({ type: 'varchar', length: 10, name: 'from_how', nullable: true })
+  fromHow!: HowKnown | null;
+
   @Column({ type: 'varchar', length: 10 })
   how!: HowKnown;
+
+  /** The field's version after it. */
+  @Column({ type: 'int', nullable: true })
+  version!: number | null;
+
+  /** The edit it came with; an edit that is sent twice is made once. */
+  @Column({ type: 'uuid', name: 'edit_id', nullable: true })
+  editId!: string | null;
 
   @Column({ type: 'uuid', name: 'person_id', nullable: true })
   personId!: string | null;

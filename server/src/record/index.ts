@@ -1,3 +1,4 @@
 export { RecordChange, RecordField, Unit } from './entities.ts';
-export { recordPlugin } from './plugin.ts';
-export { importUnit, readUnit, type Author, type UnitView } from './units.ts';
+export { hiddenFrom, recordPlugin } from './plugin.ts';
+export { pageParameters, pageStatement, readUnit, type ListQuery, type UnitView } from './read.ts';
+export { importUnit, type Author } from './write.ts';

@@ -1,66 +1,151 @@
+import type { FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { changeSchema, recordSchema, type Change } from '@fair-gable/core';
+import {
+  changeSchema,
+  editSchema,
+  historyRowSchema,
+  may,
+  ourKeys,
+  parts,
+  recordSchema,
+  type Change,
+  type Edit,
+} from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
-import { changeUnit, createUnit, listUnits, readUnit, type Author } from './units.ts';
+import { historyOf } from './history.ts';
+import { pageOfUnits, readUnit, sortColumns, type ListQuery } from './read.ts';
+import { createUnit, editUnit, type Author } from './write.ts';
 
+const tags = ['units'];
 const unitId = z.strictObject({ id: z.uuid() });
 const unitView = z.strictObject({ id: z.uuid(), record: recordSchema });
-const changes = z.array(changeSchema).min(1).max(400);
+
+const sortKeys = Object.keys(sortColumns) as [ListQuery['sort'], ...ListQuery['sort'][]];
+const listQuery = z.strictObject({
+  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+  sort: z.enum(sortKeys).default('taken-in'),
+  order: z.enum(['asc', 'desc']).default('asc'),
+  text: z.string().trim().max(80).optional(),
+  condition: z.enum(['new', 'used']).optional(),
+});
+
+const historyQuery = z.strictObject({
+  part: z.enum(parts).optional(),
+  key: z.string().max(90).optional(),
+  before: z.uuid().optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+});
 
 const authorOf = (caller: Caller): Author => ({ personId: caller.personId, name: caller.name });
 
-/** Units and the changes of their records. */
-export const recordPlugin = async (app: App, { source }: { source: DataSource }) => {
+/** What this reader may not see. */
+export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
+  may(callerIn(request).role, 'see-prices') ? [] : ourKeys;
+
+const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units',
     {
-      config: { access: 'member' },
-      schema: { response: { 200: z.strictObject({ units: z.array(unitView) }) } },
+      schema: {
+        tags,
+        summary: 'The yard’s units in stock, a page at a time',
+        description:
+          '`text` is looked for in name, stock number and VIN. Unknown values sort last.',
+        querystring: listQuery,
+        response: { 200: z.strictObject({ total: z.number(), units: z.array(unitView) }) },
+      },
     },
-    async (request) => ({ units: [...(await listUnits(yardOf(source, request)))] as never }),
+    async (request, reply) => {
+      const query = request.query as ListQuery;
+      const page = await pageOfUnits(yardOf(source, request), query, hiddenFrom(request));
+      return reply.type('application/json; charset=utf-8').send(page as never);
+    },
   );
 
   app.get(
     '/api/units/:id',
-    { config: { access: 'member' }, schema: { params: unitId, response: { 200: unitView } } },
-    async (request) => (await readUnit(yardOf(source, request), request.params.id)) as never,
+    {
+      schema: {
+        tags,
+        summary: 'One unit with its record',
+        params: unitId,
+        response: { 200: unitView },
+      },
+    },
+    async (request) =>
+      (await readUnit(yardOf(source, request), request.params.id, hiddenFrom(request))) as never,
   );
 
+  app.get(
+    '/api/units/:id/history',
+    {
+      schema: {
+        tags,
+        summary: 'What was changed in a unit’s record, latest first',
+        description:
+          'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has.',
+        params: unitId,
+        querystring: historyQuery,
+        response: { 200: z.strictObject({ changes: z.array(historyRowSchema) }) },
+      },
+    },
+    async (request) => {
+      const hidden = hiddenFrom(request);
+      const yard = yardOf(source, request);
+      const changes = await historyOf(yard, request.params.id, request.query, hidden);
+      return { changes: [...changes] } as never;
+    },
+  );
+};
+
+const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/units',
     {
-      config: { access: 'writer' },
       schema: {
-        body: z.strictObject({ id: z.uuid(), changes }),
+        tags,
+        summary: 'Take in a unit with its first values',
+        description: 'The id is the sender’s; sent twice, the unit is made once.',
+        body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(400) }),
         response: { 201: unitView },
       },
     },
     async (request, reply) => {
       const caller = callerIn(request);
-      const { id, changes: first } = request.body;
-      const unit = await createUnit(source, caller.yardId, id, first as Change[], authorOf(caller));
+      const { id, changes } = request.body;
+      const first = changes as Change[];
+      const unit = await createUnit(source, caller.yardId, id, first, authorOf(caller));
       return reply.status(201).send(unit as never);
     },
   );
 
   app.post(
-    '/api/units/:id/changes',
+    '/api/units/:id/edits',
     {
-      config: { access: 'writer' },
-      schema: { params: unitId, body: z.strictObject({ changes }), response: { 200: unitView } },
+      schema: {
+        tags,
+        summary: 'Change fields of a unit: all of them or none',
+        description:
+          'Each change says which version it was based on. When somebody was faster the answer is 409 with both values of each such field in `conflicts`; nothing was changed. Sent twice, an edit is made once.',
+        params: unitId,
+        body: editSchema,
+        response: { 200: unitView },
+      },
     },
     async (request) => {
       const caller = callerIn(request);
-      const sent = request.body.changes as Change[];
-      return (await changeUnit(
-        source,
-        caller.yardId,
-        request.params.id,
-        sent,
-        authorOf(caller),
-      )) as never;
+      const edit = request.body as Edit;
+      const author = authorOf(caller);
+      return (await editUnit(source, caller.yardId, request.params.id, edit, author)) as never;
     },
   );
+};
+
+/** Units, the edits of their records, and what was changed when. */
+export const recordPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(readingPlugin, options);
+  await app.register(writingPlugin, options);
 };

@@ -4,21 +4,25 @@ import { nameOf, readUnitFile, toUnitFile, unitFileSchema } from '@fair-gable/co
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
-import { importUnit, readUnit } from '../record/index.ts';
+import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
 
 /** A unit out to a file and in from one. */
 export const unitFilePlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/file',
     {
-      config: { access: 'member' },
       schema: {
+        tags: ['unit files'],
+        summary: 'A unit as a file',
+        description:
+          'The format is told in docs/file-format.md. Guests get it without the yard’s prices.',
         params: z.strictObject({ id: z.uuid() }),
         response: { 200: unitFileSchema },
       },
     },
     async (request, reply) => {
-      const { id, record } = await readUnit(yardOf(source, request), request.params.id);
+      const yard = yardOf(source, request);
+      const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
       const name = nameOf(record)
         .replaceAll(/[^\w-]+/g, '-')
         .toLowerCase();
@@ -30,9 +34,11 @@ export const unitFilePlugin = async (app: App, { source }: { source: DataSource 
   app.post(
     '/api/unit-files',
     {
-      config: { access: 'writer' },
       // Any JSON may be offered; readUnitFile says in a sentence what is wrong with it.
       schema: {
+        tags: ['unit files'],
+        summary: 'Take in a unit file',
+        description: 'Whole or not at all; 422 says in a sentence what is wrong with it.',
         body: z.unknown(),
         response: { 201: z.strictObject({ id: z.uuid(), name: z.string() }) },
       },

@@ -6,6 +6,8 @@ import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { keepEvents, keepWalk, readWalk, walksOf } from './walks.ts';
 
+const tags = ['walks'];
+const nothing = { 204: z.null().describe('Kept.') };
 const id = z.strictObject({ id: z.uuid() });
 const walkView = z.strictObject({
   plan: walkPlanSchema,
@@ -19,8 +21,15 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
   app.put(
     '/api/walks/:id',
     {
-      config: { access: 'writer' },
-      schema: { params: id, body: walkPlanSchema, response: { 204: z.null() } },
+      schema: {
+        tags,
+        summary: 'Keep a planned walk',
+        description:
+          'With its cards as they are worded now. Sent twice it is kept once, as it was first.',
+        params: id,
+        body: walkPlanSchema,
+        response: nothing,
+      },
     },
     async (request, reply) => {
       if (request.body.id !== request.params.id) {
@@ -34,11 +43,13 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
   app.post(
     '/api/walks/:id/events',
     {
-      config: { access: 'writer' },
       schema: {
+        tags,
+        summary: 'Keep events of a walk',
+        description: 'Events only ever grow; one that is there already stays as it is.',
         params: id,
         body: z.strictObject({ events: z.array(walkEventSchema).min(1).max(500) }),
-        response: { 204: z.null() },
+        response: nothing,
       },
     },
     async (request, reply) => {
@@ -49,15 +60,26 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
 
   app.get(
     '/api/walks/:id',
-    { config: { access: 'member' }, schema: { params: id, response: { 200: walkView } } },
+    {
+      schema: {
+        tags,
+        summary: 'A walk with all its events',
+        params: id,
+        response: { 200: walkView },
+      },
+    },
     async (request) => (await readWalk(yardOf(source, request), request.params.id)) as never,
   );
 
   app.get(
     '/api/units/:id/walks',
     {
-      config: { access: 'member' },
-      schema: { params: id, response: { 200: z.strictObject({ walks: z.array(walkView) }) } },
+      schema: {
+        tags,
+        summary: 'The walks of a unit, latest first',
+        params: id,
+        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
+      },
     },
     async (request) => {
       const walks = await walksOf(yardOf(source, request), request.params.id);

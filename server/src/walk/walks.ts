@@ -1,5 +1,6 @@
 import type { Point, WalkEvent, WalkPlan } from '@fair-gable/core';
 import type { InYard } from '../database/index.ts';
+import { announce } from '../live/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Unit } from '../record/index.ts';
 import { Walk, WalkEventRow } from './entities.ts';
@@ -63,6 +64,7 @@ export const keepEvents = async (
     WalkEventRow,
     events.map((event) => ({ walkId, ...event })),
   );
+  await announce(yard.manager, { yard: yard.yardId, kind: 'walk', id: walkId });
 };
 
 /**

@@ -1,0 +1,31 @@
+/** What people are on a yard. */
+export const roles = ['manager', 'specialist', 'technician', 'guest', 'viewer'] as const;
+export type Role = (typeof roles)[number];
+
+/**
+ * What a role may do; the server holds every route to it and the screen offers no more.
+ * A guest presenter looks, reads and tells, but changes nothing and operates nothing.
+ */
+export const rights = {
+  look: roles,
+  present: ['manager', 'specialist', 'technician', 'guest'],
+  record: ['manager', 'specialist', 'technician'],
+  operate: ['manager', 'specialist', 'technician'],
+  'see-prices': ['manager', 'specialist', 'technician', 'viewer'],
+  manage: ['manager'],
+} as const satisfies Readonly<Record<string, readonly Role[]>>;
+export type Right = keyof typeof rights;
+
+/** Whether a role has a right. */
+export const may = (role: Role, right: Right): boolean =>
+  (rights[right] as readonly Role[]).includes(role);
+
+/** What each role is for, for whoever chooses one. */
+export const roleWords: Readonly<Record<Role, string>> = {
+  manager: 'does all a specialist does, and looks after the people and settings of the yard',
+  specialist: 'records units and presents them',
+  technician: 'records and inspects units, and may present them',
+  guest:
+    'presents units of a yard that is not theirs: changes nothing, operates nothing, sees no prices',
+  viewer: 'looks at everything and changes nothing',
+};

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { changeSchema, parts, type Change } from './change.ts';
+import {
+  featureValueSchema,
+  howKnownSchema,
+  placeSchema,
+  settlementSchema,
+  specValueSchema,
+} from './schema.ts';
+import type { Entry } from './schema.ts';
+import type { FieldValue, Part } from './change.ts';
+
+/** Fields changed at once: all of them or none. The id lets it be sent twice and made once. */
+export const editSchema = z.strictObject({
+  id: z.uuid(),
+  changes: z.array(changeSchema).min(1).max(400),
+});
+
+export interface Edit {
+  readonly id: string;
+  readonly changes: readonly Change[];
+}
+
+const fieldValueSchema = z.union([
+  specValueSchema,
+  featureValueSchema,
+  placeSchema,
+  settlementSchema,
+]);
+
+/** One change that was made, as the history tells it. */
+export const historyRowSchema = z.strictObject({
+  id: z.uuid(),
+  part: z.enum(parts),
+  key: z.string(),
+  /** null where nothing was known. */
+  from: fieldValueSchema.nullable(),
+  fromHow: howKnownSchema.nullable(),
+  /** null where it was taken back. */
+  to: fieldValueSchema.nullable(),
+  how: howKnownSchema,
+  by: z.string(),
+  at: z.iso.datetime(),
+});
+
+export interface HistoryRow {
+  readonly id: string;
+  readonly part: Part;
+  readonly key: string;
+  readonly from: FieldValue | null;
+  readonly fromHow: Entry<FieldValue>['how'] | null;
+  readonly to: FieldValue | null;
+  readonly how: Entry<FieldValue>['how'];
+  readonly by: string;
+  readonly at: string;
+}

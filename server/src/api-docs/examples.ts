@@ -1,0 +1,172 @@
+/** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
+export interface Example {
+  readonly body?: unknown;
+  readonly answer?: unknown;
+}
+
+const unit = '7f3a0000-0000-4000-8000-000000000192';
+const walk = 'c0ffee00-0000-4000-8000-000000000007';
+const person = 'a11ce000-0000-4000-8000-000000000001';
+const yard = 'ba5e0000-0000-4000-8000-000000000001';
+const at = '2026-04-13T11:30:00.000Z';
+const browser = '9f86d081884c7d659a2feaa0c55ad015a3bf4f1b2b0b822cd15d6c15b0f00a08';
+
+const gvwr = { kind: 'quantity', amount: 7490 };
+const change = { part: 'specs', key: 'gvwr', value: gvwr, how: 'read', basedOn: 1 };
+const first = { ...change, basedOn: 0 };
+const record = {
+  specs: { gvwr: { value: gvwr, how: 'read', by: 'Ines Rook', at, version: 2 } },
+  features: {},
+  places: {},
+  settlements: {},
+};
+const view = { id: unit, record };
+
+const card = {
+  id: 'specs.gvwr',
+  station: 'labels',
+  label: 'Gross weight rating',
+  sentence: 'Fully loaded it may weigh 7,490 lb.',
+  numbers: [{ label: 'Gross weight rating', text: '7,490 lb', how: 'read' }],
+  seconds: 10,
+};
+const plan = { id: walk, unit, minutes: 15, points: [card] };
+const event = {
+  id: 'e7e40000-0000-4000-8000-000000000001',
+  device: 'de71ce00-0000-4000-8000-000000000001',
+  counter: 2,
+  elapsed: 9000,
+  what: { kind: 'said', point: 'specs.gvwr' },
+};
+const given = { plan, by: 'Ines Rook', createdAt: at, events: [event] };
+const link = { token: 'a-one-time-token', until: '2026-04-16T11:30:00.000Z' };
+const row = { key: 'hitch', label: 'Hitch' };
+
+const health = {
+  ok: true,
+  database: 'answers',
+  migrations: { newest: 'FirmGround1795651200000', applied: 2, missing: 0 },
+  queue: { working: 0, waiting: 0 },
+  live: { hears: true, screens: 3 },
+};
+
+export const examples: Readonly<Record<string, Example>> = {
+  'GET /api/health': { answer: health },
+  'GET /api/catalogue': {
+    answer: {
+      stations: [row],
+      specs: [{ key: 'gvwr', label: 'Gross weight rating' }],
+      features: [{ key: 'coupler', label: 'Coupler' }],
+      featureStates: [{ key: 'standard' }],
+      knownBy: [{ key: 'read' }],
+    },
+  },
+  'POST /api/session': { body: { email: 'ines@thornquay.example', password: 'spring-ferry-22' } },
+  'DELETE /api/session': {},
+  'GET /api/first-account': { answer: { wanted: false } },
+  'POST /api/first-account': {
+    body: {
+      token: 'printed-at-start',
+      yard: 'Sallow North',
+      name: 'Ada Finch',
+      email: 'ada@north.example',
+      password: 'a long enough one',
+    },
+  },
+  'POST /api/password': { body: { token: link.token, password: 'a long enough one' } },
+  'GET /api/session': {
+    answer: {
+      person: {
+        id: person,
+        name: 'Ines Rook',
+        email: 'ines@thornquay.example',
+        role: 'specialist',
+        system: null,
+      },
+      yard: { id: yard, name: 'Thornquay yard', system: 'us' },
+      yards: [{ id: yard, name: 'Thornquay yard', role: 'specialist' }],
+    },
+  },
+  'PUT /api/session/yard': { body: { yard } },
+  'PUT /api/me': { body: { name: 'Ines Rook', system: 'metric' } },
+  'PUT /api/me/password': { body: { present: 'spring-ferry-22', next: 'a long enough one' } },
+  'GET /api/me/sessions': {
+    answer: {
+      sessions: [{ id: browser, device: 'Chrome on Android', since: at, seen: at, here: true }],
+    },
+  },
+  'DELETE /api/me/sessions': {},
+  'DELETE /api/me/sessions/:id': {},
+  'GET /api/people': {
+    answer: {
+      people: [
+        {
+          id: person,
+          name: 'Ines Rook',
+          email: 'ines@thornquay.example',
+          role: 'specialist',
+          ready: true,
+        },
+      ],
+    },
+  },
+  'POST /api/people': {
+    body: { name: 'Bram Oake', email: 'bram@thornquay.example', role: 'technician' },
+    answer: { id: person, link },
+  },
+  'PUT /api/people/:id': { body: { role: 'manager' } },
+  'DELETE /api/people/:id': {},
+  'POST /api/people/:id/link': { answer: link },
+  'PUT /api/yard': { body: { name: 'Thornquay yard', system: 'us' } },
+  'GET /api/yard/history': {
+    answer: {
+      changes: [
+        {
+          id: 'c4a00000-0000-4000-8000-000000000001',
+          what: 'role',
+          subject: 'Bram Oake',
+          from: 'viewer',
+          to: 'technician',
+          by: 'Maren Holt',
+          at,
+        },
+      ],
+    },
+  },
+  'GET /api/live': {},
+  'GET /api/units': { answer: { total: 1, units: [view] } },
+  'GET /api/units/:id': { answer: view },
+  'GET /api/units/:id/history': {
+    answer: {
+      changes: [
+        {
+          id: 'c4a00000-0000-4000-8000-000000000002',
+          part: 'specs',
+          key: 'gvwr',
+          from: { kind: 'quantity', amount: 7940 },
+          fromHow: 'told',
+          to: gvwr,
+          how: 'read',
+          by: 'Ines Rook',
+          at,
+        },
+      ],
+    },
+  },
+  'POST /api/units': { body: { id: unit, changes: [first] }, answer: view },
+  'POST /api/units/:id/edits': {
+    body: { id: 'ed170000-0000-4000-8000-000000000001', changes: [change] },
+    answer: view,
+  },
+  'GET /api/units/:id/file': {
+    answer: { format: 'fair-gable/unit', version: 1, id: unit, record },
+  },
+  'POST /api/unit-files': {
+    body: { format: 'fair-gable/unit', version: 1, id: unit, record },
+    answer: { id: unit, name: 'Fenlark 24 RKD' },
+  },
+  'PUT /api/walks/:id': { body: plan },
+  'POST /api/walks/:id/events': { body: { events: [event] } },
+  'GET /api/walks/:id': { answer: given },
+  'GET /api/units/:id/walks': { answer: { walks: [given] } },
+};

@@ -1,0 +1,2 @@
+export { examples } from './examples.ts';
+export { apiDocsPlugin } from './plugin.ts';

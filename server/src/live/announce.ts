@@ -1,0 +1,18 @@
+import type { EntityManager } from 'typeorm';
+
+/** Something that changed on a yard, for whoever has it on their screen. */
+export interface News {
+  readonly yard: string;
+  readonly kind: 'unit' | 'walk' | 'people';
+  readonly id: string;
+}
+
+export const channel = 'fair_gable';
+
+/**
+ * Tells every process that something changed. Inside a transaction it is heard when that is
+ * committed, and not at all when it is taken back.
+ */
+export const announce = async (manager: EntityManager, news: News): Promise<void> => {
+  await manager.query('SELECT pg_notify($1, $2)', [channel, JSON.stringify(news)]);
+};

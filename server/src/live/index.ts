@@ -1,0 +1,2 @@
+export { announce, type News } from './announce.ts';
+export { livePlugin } from './plugin.ts';

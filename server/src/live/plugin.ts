@@ -1,0 +1,84 @@
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import fp from 'fastify-plugin';
+import type { DataSource } from 'typeorm';
+import type { App } from '../app-type.ts';
+import { callerIn, PostgresSessionStore } from '../people/index.ts';
+import { Listener, type Heard } from './listener.ts';
+
+declare module 'fastify' {
+  interface FastifyInstance {
+    listener: Listener;
+  }
+}
+
+const heartbeat = 20_000;
+
+const message = (heard: Heard): string => {
+  if (heard === 'catch-up') return 'event: catch-up\ndata: {}\n\n';
+  return `event: ${heard.kind}\ndata: ${JSON.stringify({ id: heard.id })}\n\n`;
+};
+
+const head = {
+  'content-type': 'text/event-stream; charset=utf-8',
+  'cache-control': 'no-cache, no-transform',
+  connection: 'keep-alive',
+  // A proxy that collects answers would hold the news back.
+  'x-accel-buffering': 'no',
+} as const;
+
+/** Headers that hooks set on the reply so far; a hijacked answer would lose them. */
+const headOf = (reply: FastifyReply) => ({ ...reply.getHeaders(), ...head });
+
+/** What changes on a yard, told as it happens, whichever process it happened in. */
+export const livePlugin = fp(async (app: App, { source }: { source: DataSource }) => {
+  const { url } = source.options as { url: string };
+  const listener = new Listener(url);
+  const sessions = new PostgresSessionStore(source);
+  const open = new Set<() => void>();
+  app.decorate('listener', listener);
+  await listener.start();
+  app.addHook('preClose', async () => {
+    for (const end of open) end();
+    await listener.stop();
+  });
+
+  const stream = (request: FastifyRequest, reply: FastifyReply): void => {
+    const { yardId } = callerIn(request);
+    const { sessionId } = request.session;
+    reply.hijack();
+    const { raw } = reply;
+    raw.writeHead(200, headOf(reply) as Record<string, string>);
+    raw.write('retry: 2000\n\n');
+    const unhear = listener.hear((heard) => {
+      if (heard === 'catch-up' || heard.yard === yardId) raw.write(message(heard));
+    });
+    const end = (): void => {
+      clearInterval(beat);
+      unhear();
+      open.delete(end);
+      raw.end();
+    };
+    // Whoever is signed out meanwhile hears no more.
+    const check = async (): Promise<void> => {
+      if (await sessions.stands(sessionId)) raw.write(': still here\n\n');
+      else end();
+    };
+    const beat = setInterval(() => void check().catch(() => {}), heartbeat);
+    open.add(end);
+    request.raw.once('close', end);
+  };
+
+  app.get(
+    '/api/live',
+    {
+      schema: {
+        tags: ['live'],
+        summary: 'What changes on this yard, as it happens',
+        description:
+          'Server-sent events: `unit`, `walk` and `people` with the id of what changed, and `catch-up` when some may have been missed. Ask for the thing itself to see it.',
+        produces: ['text/event-stream'],
+      },
+    },
+    stream,
+  );
+});

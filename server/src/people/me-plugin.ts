@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import { ownSettingsSchema, passwordChangeSchema, signedInSchema } from '@fair-gable/core';
+import type { App } from '../app-type.ts';
+import { Refusal } from '../problems/index.ts';
+import { callerIn } from './access.ts';
+import { Person } from './entities.ts';
+import { changeOwn } from './passwords.ts';
+import { beginSession } from './session-plugin.ts';
+import { PostgresSessionStore } from './session-store.ts';
+
+const tags = ['me'];
+const nothing = { 204: z.null().describe('Done.') };
+
+/** One's own account: settings, password, and the browsers one is signed in with. */
+export const mePlugin = async (app: App, { source }: { source: DataSource }) => {
+  const sessions = new PostgresSessionStore(source);
+
+  app.put(
+    '/api/me',
+    {
+      schema: {
+        tags,
+        summary: 'Set one’s own name and units',
+        description: '`system` null takes the units of the yard one is at.',
+        body: ownSettingsSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { name, system } = request.body;
+      await source.manager.update(Person, { id: callerIn(request).personId }, { name, system });
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.put(
+    '/api/me/password',
+    {
+      config: { rateLimit: { max: 20, timeWindow: '1 minute' } },
+      schema: {
+        tags,
+        summary: 'Change one’s own password',
+        description: 'Ends every other sign-in.',
+        body: passwordChangeSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { personId, yardId } = callerIn(request);
+      await source.transaction((manager) => changeOwn(manager, personId, request.body));
+      await beginSession(request, { personId, yardId });
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.get(
+    '/api/me/sessions',
+    {
+      schema: {
+        tags,
+        summary: 'The browsers one is signed in with',
+        response: { 200: z.strictObject({ sessions: z.array(signedInSchema) }) },
+      },
+    },
+    async (request) => {
+      const { personId } = callerIn(request);
+      return { sessions: [...(await sessions.of(personId, request.session.sessionId))] };
+    },
+  );
+
+  app.delete(
+    '/api/me/sessions',
+    { schema: { tags, summary: 'Sign out everywhere else', response: nothing } },
+    async (request, reply) => {
+      await sessions.endOthers(callerIn(request).personId, request.session.sessionId);
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.delete(
+    '/api/me/sessions/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Sign out one browser',
+        params: z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/) }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      if (!(await sessions.end(callerIn(request).personId, request.params.id))) {
+        throw new Refusal('not-found', 'That browser is signed out already.');
+      }
+      return reply.status(204).send(null);
+    },
+  );
+};

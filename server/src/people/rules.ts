@@ -1,0 +1,51 @@
+import type { Right } from '@fair-gable/core';
+
+/** Who may call a route: anyone, or those whose role has a right. */
+export type Access = 'anyone' | Right;
+
+/**
+ * Every route of the API and whom it is for, in one table. A route that is not here is not
+ * registered; a row without a route fails a test. Which role has which right: core, people/roles.
+ */
+export const rules: Readonly<Record<string, Access>> = {
+  'GET /api/health': 'anyone',
+  'GET /api/catalogue': 'anyone',
+  'GET /api/openapi.json': 'anyone',
+
+  'POST /api/session': 'anyone',
+  'DELETE /api/session': 'anyone',
+  'GET /api/first-account': 'anyone',
+  'POST /api/first-account': 'anyone',
+  'POST /api/password': 'anyone',
+
+  'GET /api/session': 'look',
+  'PUT /api/session/yard': 'look',
+  'PUT /api/me': 'look',
+  'PUT /api/me/password': 'look',
+  'GET /api/me/sessions': 'look',
+  'DELETE /api/me/sessions': 'look',
+  'DELETE /api/me/sessions/:id': 'look',
+
+  'GET /api/people': 'manage',
+  'POST /api/people': 'manage',
+  'PUT /api/people/:id': 'manage',
+  'DELETE /api/people/:id': 'manage',
+  'POST /api/people/:id/link': 'manage',
+  'PUT /api/yard': 'manage',
+  'GET /api/yard/history': 'manage',
+
+  'GET /api/live': 'look',
+
+  'GET /api/units': 'look',
+  'GET /api/units/:id': 'look',
+  'GET /api/units/:id/history': 'look',
+  'POST /api/units': 'record',
+  'POST /api/units/:id/edits': 'record',
+  'GET /api/units/:id/file': 'look',
+  'POST /api/unit-files': 'record',
+
+  'PUT /api/walks/:id': 'present',
+  'POST /api/walks/:id/events': 'present',
+  'GET /api/walks/:id': 'look',
+  'GET /api/units/:id/walks': 'look',
+};

@@ -1,0 +1,45 @@
+import cookie from '@fastify/cookie';
+import session from '@fastify/session';
+import type { FastifyRequest } from 'fastify';
+import fp from 'fastify-plugin';
+import type { DataSource } from 'typeorm';
+import type { App } from '../app-type.ts';
+import { accessPlugin } from './access.ts';
+import { deviceName } from './device-name.ts';
+import { PostgresSessionStore, sessionDays } from './session-store.ts';
+import type { Account } from './sign-in.ts';
+
+export interface SessionOptions {
+  readonly source: DataSource;
+  readonly secret: string;
+  readonly publicUrl?: string | undefined;
+}
+
+/** Sessions and who may call what; registered before every other capability. */
+export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
+  const { source, secret, publicUrl } = options;
+  await app.register(cookie);
+  await app.register(session, {
+    secret,
+    cookieName: 'fair-gable',
+    saveUninitialized: false,
+    // Written when it changes, not on every request; the store notes when it was last seen.
+    rolling: false,
+    store: new PostgresSessionStore(source),
+    cookie: {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: publicUrl ? publicUrl.startsWith('https:') : 'auto',
+      path: '/',
+      maxAge: sessionDays * 86_400_000,
+    },
+  });
+  await app.register(accessPlugin, { source, publicUrl });
+});
+
+/** Begins a session of this browser; an older one of it is given up. */
+export const beginSession = async (request: FastifyRequest, account: Account): Promise<void> => {
+  await request.session.regenerate();
+  const device = deviceName(request.headers['user-agent'] ?? '');
+  Object.assign(request.session, account, { device });
+};

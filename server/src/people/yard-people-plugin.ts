@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import {
+  linkSchema,
+  newPersonSchema,
+  personSchema,
+  roles,
+  yardSettingsSchema,
+} from '@fair-gable/core';
+import type { App } from '../app-type.ts';
+import { callerIn } from './access.ts';
+import {
+  addPerson,
+  changeRole,
+  changeYard,
+  linkFor,
+  peopleOf,
+  removePerson,
+  yardHistory,
+} from './yard-people.ts';
+
+const tags = ['yard'];
+const nothing = { 204: z.null().describe('Done.') };
+const params = z.strictObject({ id: z.uuid() });
+
+const yardChangeSchema = z.strictObject({
+  id: z.uuid(),
+  what: z.string(),
+  subject: z.string(),
+  from: z.string().nullable(),
+  to: z.string().nullable(),
+  by: z.string(),
+  at: z.iso.datetime(),
+});
+
+const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/people',
+    {
+      schema: {
+        tags,
+        summary: 'The people of this yard',
+        response: { 200: z.strictObject({ people: z.array(personSchema) }) },
+      },
+    },
+    async (request) => ({
+      people: [...(await peopleOf(source.manager, callerIn(request).yardId))],
+    }),
+  );
+
+  app.post(
+    '/api/people',
+    {
+      schema: {
+        tags,
+        summary: 'Take somebody onto this yard',
+        description:
+          'Who has no account yet gets a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days.',
+        body: newPersonSchema,
+        response: { 201: z.strictObject({ id: z.uuid(), link: linkSchema.nullable() }) },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const added = await source.transaction((m) => addPerson(m, caller, request.body));
+      return reply.status(201).send(added);
+    },
+  );
+
+  app.put(
+    '/api/people/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Give somebody another role',
+        params,
+        body: z.strictObject({ role: z.enum(roles) }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const { role } = request.body;
+      await source.transaction((m) => changeRole(m, caller, request.params.id, role));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.delete(
+    '/api/people/:id',
+    { schema: { tags, summary: 'Take somebody off this yard', params, response: nothing } },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      await source.transaction((m) => removePerson(m, caller, request.params.id));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.post(
+    '/api/people/:id/link',
+    {
+      schema: {
+        tags,
+        summary: 'A one-time link for somebody who forgot their password',
+        params,
+        response: { 201: linkSchema },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const link = await source.transaction((m) => linkFor(m, caller, request.params.id));
+      return reply.status(201).send(link);
+    },
+  );
+};
+
+const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.put(
+    '/api/yard',
+    {
+      schema: {
+        tags,
+        summary: 'Set the yard’s name and usual units',
+        body: yardSettingsSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      await source.transaction((m) => changeYard(m, caller, request.body));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.get(
+    '/api/yard/history',
+    {
+      schema: {
+        tags,
+        summary: 'What was changed about the yard and its people, latest first',
+        response: { 200: z.strictObject({ changes: z.array(yardChangeSchema) }) },
+      },
+    },
+    async (request) => {
+      const changes = await yardHistory(source.manager, callerIn(request).yardId);
+      return {
+        changes: changes.map(({ id, what, subject, from, to, by, at }) => ({
+          id,
+          what,
+          subject,
+          from,
+          to,
+          by,
+          at: at.toISOString(),
+        })),
+      };
+    },
+  );
+};
+
+/** What managers look after: the people of the yard, its name and units. */
+export const yardPeoplePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(peopleOfYardPlugin, options);
+  await app.register(yardSettingsPlugin, options);
+};

@@ -1,0 +1,118 @@
+import { parts, type UnitRecord } from '@fair-gable/core';
+import type { InYard } from '../database/index.ts';
+import { Refusal } from '../problems/index.ts';
+
+export interface UnitView {
+  readonly id: string;
+  readonly record: UnitRecord;
+}
+
+/** What a page of the yard's list is made of. */
+export interface ListQuery {
+  readonly from: number;
+  readonly limit: number;
+  readonly sort: keyof typeof sortColumns;
+  readonly order: 'asc' | 'desc';
+  /** Found in name, stock number and VIN. */
+  readonly text?: string | undefined;
+  readonly condition?: string | undefined;
+}
+
+export const sortColumns = {
+  'taken-in': 'created_at',
+  name: 'name',
+  length: 'length',
+  gvwr: 'gvwr',
+  year: 'model_year',
+  'stock-number': 'stock_number',
+} as const;
+
+/** An entry of a record as JSON; times in the one form in which the program writes them. */
+const entry = `json_build_object('value', f.value, 'how', f.how, 'by', f.by,
+  'at', to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'version', f.version)`;
+
+const part = (name: string): string =>
+  `'${name}', coalesce(json_object_agg(f.key, ${entry}) FILTER (WHERE f.part = '${name}'), '{}')`;
+
+/**
+ * A unit's whole record as the database itself writes JSON, so that a page of units is neither
+ * taken apart nor put together again on its way. What was taken back is not known.
+ * @param hidden number of the parameter that holds the keys to leave out
+ */
+const recordOf = (hidden: number): string => `
+  (SELECT json_build_object(${parts.map(part).join(', ')})
+   FROM record_field f
+   WHERE f.yard_id = u.yard_id AND f.unit_id = u.id AND f.value IS NOT NULL
+     AND f.key <> ALL ($${hidden}::text[]))`;
+
+const matching = `
+  u.yard_id = $1 AND u.in_stock
+  AND ($2::text IS NULL OR u.name ILIKE $2 OR u.stock_number ILIKE $2 OR u.vin ILIKE $2)
+  AND ($3::text IS NULL OR u.condition = $3)`;
+
+/** The statement of one page; a benchmark runs it through pg alone. */
+export const pageStatement = ({ sort, order }: Pick<ListQuery, 'sort' | 'order'>): string => {
+  const by = `u.${sortColumns[sort]} ${order === 'asc' ? 'ASC' : 'DESC'} NULLS LAST, u.id`;
+  return `
+    WITH page AS (
+      SELECT u.*, row_number() OVER (ORDER BY ${by}) AS place FROM unit u
+      WHERE ${matching} ORDER BY ${by} LIMIT $4 OFFSET $5)
+    SELECT json_build_object(
+      'total', (SELECT count(*) FROM unit u WHERE ${matching}),
+      'units', coalesce((SELECT json_agg(json_build_object('id', u.id, 'record', ${recordOf(6)}) ORDER BY u.place)
+                         FROM page u), '[]'))::text AS page`;
+};
+
+const like = (text: string | undefined): string | null =>
+  text ? `%${text.replaceAll(/[\\%_]/g, String.raw`\$&`)}%` : null;
+
+/** The parameters of `pageStatement`. */
+export const pageParameters = (
+  yardId: string,
+  query: ListQuery,
+  hidden: readonly string[],
+): unknown[] => [
+  yardId,
+  like(query.text),
+  query.condition ?? null,
+  query.limit,
+  query.from,
+  [...hidden],
+];
+
+/**
+ * A page of the yard's units in stock.
+ * @param hidden keys that this reader may not see
+ * @returns JSON text: `{ total, units: [{ id, record }] }`
+ */
+export const pageOfUnits = async (
+  yard: InYard,
+  query: ListQuery,
+  hidden: readonly string[],
+): Promise<string> => {
+  const [row] = await yard.manager.query(
+    pageStatement(query),
+    pageParameters(yard.yardId, query, hidden),
+  );
+  return row.page as string;
+};
+
+/**
+ * One unit.
+ * @throws Refusal not-found
+ */
+export const readUnit = async (
+  yard: InYard,
+  id: string,
+  hidden: readonly string[] = [],
+): Promise<UnitView> => {
+  const [row] = await yard.manager.query(
+    `SELECT u.id, ${recordOf(3)} AS record FROM unit u WHERE u.yard_id = $1 AND u.id = $2`,
+    [yard.yardId, id, [...hidden]],
+  );
+  if (!row) throw noSuchUnit();
+  return row as UnitView;
+};
+
+export const noSuchUnit = (): Refusal =>
+  new Refusal('not-found', 'There is no such unit in this yard. Look for it in the yard’s list.');

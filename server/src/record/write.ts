@@ -1,0 +1,266 @@
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import {
+  amountOf,
+  entryOf,
+  fieldOf,
+  parts,
+  textOf,
+  tidyVin,
+  type Change,
+  type Edit,
+  type Entry,
+  type FieldValue,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { inYard, type InYard } from '../database/index.ts';
+import { announce } from '../live/index.ts';
+import { Refusal } from '../problems/index.ts';
+import { RecordChange, RecordField, Unit } from './entities.ts';
+import { noSuchUnit, readUnit, type UnitView } from './read.ts';
+
+/** A data source, or a transaction to join. */
+export type Transactional = Pick<EntityManager, 'transaction'>;
+
+/** Who changes a record. */
+export interface Author {
+  readonly personId: string | null;
+  readonly name: string;
+}
+
+const toEntry = (row: RecordField): Entry<FieldValue> => ({
+  value: row.value as FieldValue,
+  how: row.how,
+  by: row.by,
+  at: row.at.toISOString(),
+  version: row.version,
+});
+
+/** A record from its fields; what was taken back is not known. */
+const toRecord = (rows: readonly RecordField[]): UnitRecord => {
+  const known = rows.filter((row) => row.value !== null);
+  const ofPart = (part: string) =>
+    Object.fromEntries(
+      known.filter((row) => row.part === part).map((row) => [row.key, toEntry(row)]),
+    );
+  return Object.fromEntries(parts.map((part) => [part, ofPart(part)])) as unknown as UnitRecord;
+};
+
+/** A version of 0 was based on nothing known: right as well where the value was taken back. */
+const isStale = (change: Change, row: RecordField | undefined): boolean => {
+  if (!row) return change.basedOn !== 0;
+  if (row.value === null && change.basedOn === 0) return false;
+  return row.version !== change.basedOn;
+};
+
+type Fields = ReadonlyMap<string, RecordField>;
+
+const refuseStale = (changes: readonly Change[], fields: Fields): void => {
+  const conflicts = changes.flatMap((change) => {
+    const row = fields.get(fieldOf(change));
+    if (!isStale(change, row)) return [];
+    const theirs = row && row.value !== null ? toEntry(row) : null;
+    return [{ part: change.part, key: change.key, yours: change.value, theirs }];
+  });
+  if (conflicts.length === 0) return;
+  throw new Refusal(
+    'stale',
+    'Somebody else changed this field since you opened it. Both values are here; choose one.',
+    { conflicts },
+  );
+};
+
+interface Making {
+  readonly unitId: string;
+  readonly author: Author;
+  readonly at: Date;
+  readonly editId: string | null;
+}
+
+const auditOf = (
+  after: RecordField,
+  before: RecordField | undefined,
+  { unitId, author, at, editId }: Making,
+): Omit<RecordChange, 'yardId'> => ({
+  id: randomUUID(),
+  unitId,
+  part: after.part,
+  key: after.key,
+  from: before?.value ?? null,
+  fromHow: before && before.value !== null ? before.how : null,
+  to: after.value,
+  how: after.how,
+  version: after.version,
+  editId,
+  personId: author.personId,
+  by: author.name,
+  at,
+});
+
+const changed = (
+  yardId: string,
+  change: Change,
+  before: RecordField | undefined,
+  { unitId, author, at }: Making,
+): RecordField => ({
+  yardId,
+  unitId,
+  part: change.part,
+  key: change.key,
+  value: change.value,
+  how: change.how,
+  by: author.name,
+  at,
+  version: (before?.version ?? 0) + 1,
+});
+
+const numberOf = (record: UnitRecord, key: 'modelYear'): number | null => {
+  const value = record.specs[key]?.value;
+  return value?.kind === 'number' ? value.number : null;
+};
+
+/** The columns that copy the record: for uniqueness, and for the yard's list. */
+const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 'createdAt'> => {
+  const vin = textOf(record, 'vin');
+  const stockNumber = textOf(record, 'stockNumber') ?? null;
+  const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
+  return {
+    stockNumber,
+    vin: vin ? tidyVin(vin) : null,
+    name: name || (stockNumber ?? ''),
+    modelYear: numberOf(record, 'modelYear'),
+    condition: textOf(record, 'condition') ?? null,
+    length: amountOf(record, 'overallLength') ?? null,
+    gvwr: amountOf(record, 'gvwr') ?? null,
+  };
+};
+
+/** The database's own time: one clock for all processes. */
+const now = async (yard: InYard): Promise<Date> => {
+  const [row] = await yard.manager.query(
+    `SELECT date_trunc('milliseconds', clock_timestamp()) AS at`,
+  );
+  return row.at as Date;
+};
+
+const applyAll = async (
+  yard: InYard,
+  unit: Unit,
+  changes: readonly Change[],
+  author: Author,
+  editId: string | null,
+): Promise<UnitView> => {
+  const rows = await yard.find(RecordField, { unitId: unit.id });
+  const fields = new Map(rows.map((row) => [fieldOf(row), row]));
+  refuseStale(changes, fields);
+  const making: Making = { unitId: unit.id, author, at: await now(yard), editId };
+  const audit = changes.map((change) => {
+    const before = fields.get(fieldOf(change));
+    const after = changed(yard.yardId, change, before, making);
+    fields.set(fieldOf(change), after);
+    return auditOf(after, before, making);
+  });
+  const touched = [...new Set(changes.map(fieldOf))].flatMap((key) => fields.get(key) ?? []);
+  await yard.upsert(RecordField, touched, ['unitId', 'part', 'key']);
+  await yard.insert(RecordChange, audit);
+  const record = toRecord([...fields.values()]);
+  await yard.update(Unit, { id: unit.id }, copiesOf(record));
+  await announce(yard.manager, { yard: yard.yardId, kind: 'unit', id: unit.id });
+  return { id: unit.id, record };
+};
+
+/**
+ * Changes fields of a unit: all of them or none. Sent twice it is made once.
+ * @throws Refusal not-found, stale with both values, stock-number-taken, vin-taken
+ */
+export const editUnit = (
+  source: Transactional,
+  yardId: string,
+  unitId: string,
+  edit: Edit,
+  author: Author,
+): Promise<UnitView> =>
+  source.transaction(async (manager) => {
+    const yard = inYard(manager, yardId);
+    const unit = await yard.lockOne(Unit, { id: unitId });
+    if (!unit) throw noSuchUnit();
+    const isMade = await yard.findOne(RecordChange, { editId: edit.id, unitId });
+    return isMade ? readUnit(yard, unitId) : applyAll(yard, unit, edit.changes, author, edit.id);
+  });
+
+/** The unit's row, made where there is none, and locked; and whether it has a record already. */
+const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere: boolean }> => {
+  const blank = {
+    id,
+    stockNumber: null,
+    vin: null,
+    inStock: true,
+    name: '',
+    modelYear: null,
+    condition: null,
+    length: null,
+    gvwr: null,
+    createdAt: new Date(),
+  };
+  await yard.insertMissing(Unit, [blank]);
+  const unit = await yard.lockOne(Unit, { id });
+  if (!unit) throw noSuchUnit();
+  return { unit, isThere: (await yard.findOne(RecordField, { unitId: id })) !== null };
+};
+
+/**
+ * A new unit with its first fields. Sent twice it is made once.
+ * @throws Refusal stale, stock-number-taken, vin-taken
+ */
+export const createUnit = (
+  source: Transactional,
+  yardId: string,
+  id: string,
+  changes: readonly Change[],
+  author: Author,
+): Promise<UnitView> =>
+  source.transaction(async (manager) => {
+    const yard = inYard(manager, yardId);
+    const { unit, isThere } = await addUnit(yard, id);
+    return isThere ? readUnit(yard, id) : applyAll(yard, unit, changes, author, null);
+  });
+
+const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField[] =>
+  parts.flatMap((part) =>
+    Object.keys(record[part]).map((key) => {
+      const entry = entryOf(record, part, key) as Entry<FieldValue>;
+      return { yardId, unitId, part, key, ...entry, at: new Date(entry.at) };
+    }),
+  );
+
+/**
+ * Takes in a whole unit as it was elsewhere, evidence and versions included.
+ * @throws Refusal already-here, stock-number-taken, vin-taken
+ */
+export const importUnit = (
+  source: Transactional,
+  yardId: string,
+  id: string,
+  record: UnitRecord,
+  author: Author,
+): Promise<UnitView> =>
+  source.transaction(async (manager) => {
+    const yard = inYard(manager, yardId);
+    const { isThere } = await addUnit(yard, id);
+    if (isThere) {
+      throw new Refusal(
+        'already-here',
+        'This unit is already in the yard, and nothing was changed. Open it there.',
+      );
+    }
+    const rows = rowsOf(yardId, id, record);
+    const making: Making = { unitId: id, author, at: await now(yard), editId: null };
+    await yard.insert(RecordField, rows);
+    await yard.insert(
+      RecordChange,
+      rows.map((row) => auditOf(row, undefined, making)),
+    );
+    await yard.update(Unit, { id }, copiesOf(record));
+    await announce(manager, { yard: yardId, kind: 'unit', id });
+    return { id, record };
+  });
