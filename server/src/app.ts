@@ -10,7 +10,7 @@ import type { DataSource } from 'typeorm';
 import { apiDocsPlugin } from './api-docs/index.ts';
 import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
-import { healthPlugin } from './health/index.ts';
+import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
@@ -70,6 +70,7 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
         statusCode: 429,
       }),
   });
+  await app.register(drainPlugin);
   await app.register(versionPlugin);
   await app.register(sessionPlugin, { source, secret, publicUrl });
   await app.register(apiDocsPlugin);

@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
 import type { Change, SpecKey, UnitRecord } from '@fair-gable/core';
-import { buildApp } from '../src/app.ts';
+import { buildApp, type AppOptions } from '../src/app.ts';
 import type { App } from '../src/app-type.ts';
 import { openDatabase } from '../src/database/index.ts';
 import { loadDemo } from '../src/demo/index.ts';
@@ -38,10 +38,13 @@ export interface Bench {
   readonly close: () => Promise<void>;
 }
 
-const secret = 'a secret for tests, of at least 32 characters';
+export const secret = 'a secret for tests, of at least 32 characters';
 
 /** The application on a fresh database with the demo yard, and a second yard to be kept apart. */
-export const bench = async (signInsPerMinute = 1000): Promise<Bench> => {
+export const bench = async (
+  signInsPerMinute = 1000,
+  more: Partial<AppOptions> = {},
+): Promise<Bench> => {
   const url = await freshDatabase();
   const source = await openDatabase(url);
   await loadDemo(source, demoFolder);
@@ -50,7 +53,7 @@ export const bench = async (signInsPerMinute = 1000): Promise<Bench> => {
       { name: 'Una Vell', email: 'una@other.example', role: 'manager', password },
     ]),
   );
-  const app = await buildApp({ source, secret, signInsPerMinute });
+  const app = await buildApp({ source, secret, signInsPerMinute, ...more });
   await app.ready();
   const close = async (): Promise<void> => {
     await app.close();

@@ -1,1 +1,2 @@
 export { healthPlugin } from './plugin.ts';
+export { drainPlugin } from './drain.ts';
