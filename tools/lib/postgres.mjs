@@ -25,6 +25,7 @@ const isRoot = process.getuid?.() === 0;
  * @property {string} url address of the program's database
  * @property {(name: string) => string} urlOf address of another database in it
  * @property {() => Promise<void>} stop
+ * @property {boolean} wasRunning whether somebody else had started it
  * @property {string} note what was done
  */
 
@@ -192,8 +193,12 @@ export const startCluster = async (base, { throwAway = false, database = 'fairga
     await mustAsAccount(join(bin, 'pg_ctl'), ['stop', '-w', '-s', '-m', 'fast', '-D', data], data);
   };
   const done = isNew ? 'made' : left ? 'found running, taken over' : 'started';
-  return { url: urlOf(database), urlOf, stop, note: `${done} in ${base}` };
+  const wasRunning = left !== undefined;
+  return { url: urlOf(database), urlOf, stop, wasRunning, note: `${done} in ${base}` };
 };
+
+/** The folder of PostgreSQL's programs that fit the cluster in a folder. @param {string} base */
+export const clusterPrograms = (base) => programs(join(base, 'postgres'));
 
 /** @param {string} bin @param {(name: string) => string} urlOf @param {string} database */
 const createDatabase = async (bin, urlOf, database) => {

@@ -1,0 +1,156 @@
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Client } from 'pg';
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { freePort, removeCluster, startCluster } from '../lib/postgres.mjs';
+import { killAll, ownFolder, start, startBy, type Started } from './support.ts';
+
+jest.setTimeout(120_000);
+
+let here: string;
+let there: string;
+let file: string;
+let serving: Started;
+let port: string;
+
+beforeAll(async () => {
+  here = ownFolder();
+  there = ownFolder();
+  file = join(ownFolder(), 'yard.dump');
+  port = String(await freePort());
+  serving = start({ FAIR_GABLE_DATA: here, PORT: port });
+  await serving.says(/Stop with Ctrl-C/);
+});
+afterAll(async () => {
+  killAll();
+  for (const folder of [here, there]) {
+    await removeCluster(folder);
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+const tool = async (data: string, name: string, ...args: readonly string[]) => {
+  const started = startBy(['node', `tools/${name}.mjs`, ...args], {
+    FAIR_GABLE_DATA: data,
+    PORT: port,
+  });
+  return { code: await started.ended, printed: started.printed() };
+};
+
+/** Every row of every table, as text in order. */
+const rowsOf = async (url: string): Promise<Record<string, string[]>> => {
+  const client = new Client({ connectionString: url });
+  await client.connect();
+  const names = await client.query<{ name: string }>(
+    `SELECT tablename AS name FROM pg_tables WHERE schemaname = 'public' ORDER BY 1`,
+  );
+  const all: Record<string, string[]> = {};
+  for (const { name } of names.rows) {
+    const { rows } = await client.query<{ row: string }>(
+      `SELECT t::text AS row FROM public."${name}" t ORDER BY 1`,
+    );
+    all[name] = rows.map(({ row }) => row);
+  }
+  await client.end();
+  return all;
+};
+
+const within = async <T>(folder: string, work: (url: string) => Promise<T>): Promise<T> => {
+  const cluster = await startCluster(folder);
+  try {
+    return await work(cluster.url);
+  } finally {
+    if (!cluster.wasRunning) await cluster.stop();
+  }
+};
+
+describe('backup and restore', () => {
+  it('backs up while the program runs, and never over another file', async () => {
+    const made = await tool(here, 'backup', file);
+    expect([made.code, existsSync(file)]).toEqual([0, true]);
+    expect(made.printed).toContain('keep it where only you can read it');
+    const again = await tool(here, 'backup', file);
+    expect([again.code, again.printed]).toEqual([1, expect.stringContaining('is there already')]);
+  });
+
+  it('restores into an empty place, equal row for row', async () => {
+    const { code, printed } = await tool(there, 'restore', file, '--yes');
+    expect([code, printed]).toEqual([0, expect.stringContaining('4 units are back')]);
+    const [original, copy] = [await within(here, rowsOf), await within(there, rowsOf)];
+    expect(Object.keys(copy).length).toBeGreaterThan(12);
+    expect(copy['record_field']?.length).toBeGreaterThan(150);
+    expect(copy).toEqual(original);
+  });
+
+  it('replaces what is there, and what came after the backup is gone', async () => {
+    await within(there, async (url) => {
+      const client = new Client({ connectionString: url });
+      await client.connect();
+      await client.query('DELETE FROM unit');
+      await client.query('CREATE TABLE of_a_later_version (id int)');
+      await client.end();
+    });
+    expect((await tool(there, 'restore', file, '--yes')).code).toBe(0);
+    expect(await within(there, rowsOf)).toEqual(await within(here, rowsOf));
+  });
+
+  it.each([
+    [
+      'while the program runs',
+      () => tool(here, 'restore', file, '--yes'),
+      'The program is running on this database',
+    ],
+    ['without a yes', () => tool(there, 'restore', file), 'Add --yes to do it without asking'],
+    ['no file', () => tool(there, 'restore'), 'Say which backup'],
+    [
+      'a file that is not there',
+      () => tool(there, 'restore', '/nowhere.dump'),
+      'There is no file /nowhere.dump',
+    ],
+  ])('refuses %s, and changes nothing', async (_, call, words) => {
+    const before = await within(there, rowsOf);
+    const { code, printed } = await call();
+    expect([code, printed]).toEqual([1, expect.stringContaining(words)]);
+    expect(await within(there, rowsOf)).toEqual(before);
+  });
+
+  it('refuses half a backup, and leaves what is there', async () => {
+    const half = `${file}.half`;
+    writeFileSync(half, readFileSync(file).subarray(0, 5000));
+    const before = await within(there, rowsOf);
+    expect((await tool(there, 'restore', half, '--yes')).code).toBe(1);
+    expect(await within(there, rowsOf)).toEqual(before);
+  });
+});
+
+describe('npm run password-link', () => {
+  it('prints a link that sets a password once', async () => {
+    const { code, printed } = await tool(here, 'password-link', 'osk@thornquay.example');
+    expect(code).toBe(0);
+    const token = /\/password#([\w-]{24})\n/.exec(printed)?.[1] ?? '';
+    const set = () =>
+      fetch(`http://127.0.0.1:${port}/api/password`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ token, password: 'a long enough one' }),
+      });
+    expect((await set()).status).toBe(204);
+    expect((await set()).status).toBe(403);
+    const nobody = await tool(here, 'password-link', 'no@body.example');
+    expect([nobody.code, nobody.printed]).toEqual([
+      1,
+      expect.stringContaining('Nobody here signs in as'),
+    ]);
+  });
+});
+
+describe('npm run certificate', () => {
+  it('makes a certificate for names and addresses, readable by its owner alone', async () => {
+    const { code, printed } = await tool(there, 'certificate', '192.0.2.7', 'yard.example');
+    expect(code).toBe(0);
+    expect(printed).toContain('PUBLIC_URL=https://192.0.2.7:4780');
+    expect(readFileSync(join(there, 'tls/cert.pem'), 'utf8')).toContain('BEGIN CERTIFICATE');
+    const strange = await tool(there, 'certificate', 'no name');
+    expect(strange.printed).toContain('“no name” is no name or address');
+  });
+});
