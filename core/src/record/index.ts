@@ -43,4 +43,5 @@ export {
   withoutOurs,
 } from './read.ts';
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
+export { fieldLabel, fieldText } from './words.ts';
 export { typedSpec } from './typed.ts';

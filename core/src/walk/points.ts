@@ -73,7 +73,21 @@ const extras = (entry: Spec | Feature): Pick<Point, 'not' | 'caution'> => ({
   ...(entry.caution ? { caution: entry.caution } : {}),
 });
 
-const specPoint = (record: UnitRecord, spec: Spec, system: System): Point | undefined => {
+interface Telling {
+  readonly record: UnitRecord;
+  readonly system: System;
+  readonly operates: boolean;
+}
+
+/** What to do beside the sentence; whoever operates nothing points. */
+const showing = (
+  entry: Spec | Feature,
+  { operates }: Telling,
+): { readonly what: string; readonly seconds: number } | undefined =>
+  entry.show && (operates ? entry.show : { what: 'Point it out; operate nothing.', seconds: grid });
+
+const specPoint = (spec: Spec, telling: Telling): Point | undefined => {
+  const { record, system } = telling;
   const entry = record.specs[spec.key];
   if (!entry || !spec.say) return undefined;
   const value = formatSpec(spec.key, entry.value, system, entry.how);
@@ -81,6 +95,7 @@ const specPoint = (record: UnitRecord, spec: Spec, system: System): Point | unde
     entry.how === 'guessed'
       ? `Give no figure yet: ${lowerFirst(spec.label)} is only guessed, ${value}.`
       : worded(spec.say.replace('{}', value), entry.how);
+  const show = showing(spec, telling);
   const keys = [spec.key, ...((spec.numbers ?? []) as readonly SpecKey[])];
   return {
     id: `specs.${spec.key}`,
@@ -88,9 +103,9 @@ const specPoint = (record: UnitRecord, spec: Spec, system: System): Point | unde
     label: spec.label,
     sentence,
     numbers: keys.map((key) => numberOn(record, key, system)),
-    ...(spec.show ? { show: spec.show.what } : {}),
+    ...(show ? { show: show.what } : {}),
     ...extras(spec),
-    seconds: secondsFor(sentence, spec.show?.seconds),
+    seconds: secondsFor(sentence, show?.seconds),
   };
 };
 
@@ -122,12 +137,13 @@ const sentenceFor = (record: UnitRecord, feature: Feature, system: System): stri
   return worded(filled(record, feature.say, system) + stateTail[state] + faulty, entry.how);
 };
 
-const featurePoint = (record: UnitRecord, feature: Feature, system: System): Point | undefined => {
+const featurePoint = (feature: Feature, telling: Telling): Point | undefined => {
+  const { record, system } = telling;
   const sentence = sentenceFor(record, feature, system);
   const entry = record.features[feature.key];
   if (!sentence || !entry) return undefined;
   const fitted = isFitted(entry.value.state);
-  const show = fitted && entry.value.tried !== 'faulty' ? feature.show : undefined;
+  const show = fitted && entry.value.tried !== 'faulty' ? showing(feature, telling) : undefined;
   const keys = fitted ? ((feature.numbers ?? []) as readonly SpecKey[]) : [];
   return {
     id: `features.${feature.key}`,
@@ -148,11 +164,13 @@ export const routeOf = (record: UnitRecord): readonly StationKey[] =>
 /**
  * Everything there is to say about a unit, in the order of its route.
  * Only what its record knows; what it lacks where a buyer would ask.
+ * @param operates false for whoever may look and tell but operate nothing, such as a guest presenter
  */
-export const pointsOf = (record: UnitRecord, system: System): readonly Point[] => {
+export const pointsOf = (record: UnitRecord, system: System, operates = true): readonly Point[] => {
+  const telling: Telling = { record, system, operates };
   const all = [
-    ...specs.flatMap((s) => specPoint(record, s, system) ?? []),
-    ...features.flatMap((f) => featurePoint(record, f, system) ?? []),
+    ...specs.flatMap((s) => specPoint(s, telling) ?? []),
+    ...features.flatMap((f) => featurePoint(f, telling) ?? []),
   ];
   return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
 };
