@@ -1,23 +1,36 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { Settings, Sun } from '@lucide/vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { saying } from './api/client.ts';
 import BrandMark from './base/BrandMark.vue';
 import SaveState from './base/SaveState.vue';
+import { useLive } from './live/live.ts';
 import { useOutbox } from './outbox/index.ts';
 import { useSession } from './people/session.ts';
+import YardChoice from './people/YardChoice.vue';
+import { useMode } from './style/mode.ts';
 
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
 const outbox = useOutbox();
+const live = useLive();
+const mode = useMode();
 const problem = ref('');
 
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
+watch(
+  () => session.session?.yard.id,
+  (yard) => {
+    live.stop();
+    if (yard) live.start();
+  },
+);
+
 const signOut = async (): Promise<void> => {
-  const entries =
-    outbox.unsent === 1 ? '1 entry of a walk is' : `${outbox.unsent} entries of a walk are`;
+  const entries = outbox.unsent === 1 ? '1 entry is' : `${outbox.unsent} entries are`;
   const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
   if (outbox.unsent > 0 && !window.confirm(warning)) return;
   try {
@@ -36,11 +49,27 @@ const signOut = async (): Promise<void> => {
       ><BrandMark
     /></RouterLink>
     <nav aria-label="Places">
-      <RouterLink :to="{ name: 'yard' }" :class="{ here: true }">Yard</RouterLink>
+      <RouterLink :to="{ name: 'yard' }" :class="{ here: route.name !== 'settings' }"
+        >Yard</RouterLink
+      >
     </nav>
     <SaveState class="saved" />
     <p class="who">
+      <YardChoice />
       <span class="name">{{ session.session.person.name }}, {{ session.session.person.role }}</span>
+      <button
+        type="button"
+        class="icon"
+        aria-label="Sunlight mode"
+        :aria-pressed="mode.shown === 'sunlight'"
+        title="Black on white for the sun"
+        @click="mode.toggleSunlight()"
+      >
+        <Sun aria-hidden="true" />
+      </button>
+      <RouterLink :to="{ name: 'settings' }" class="icon" aria-label="Settings" title="Settings">
+        <Settings aria-hidden="true" />
+      </RouterLink>
       <button type="button" @click="signOut">Sign out</button>
     </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
@@ -80,8 +109,11 @@ const signOut = async (): Promise<void> => {
 
 nav a {
   padding: 8px 0;
-  font-weight: 700;
   text-decoration: none;
+}
+
+nav a.here {
+  font-weight: 700;
   box-shadow: inset 0 -2px 0 var(--spruce);
 }
 
@@ -90,13 +122,16 @@ nav a {
 }
 
 .who {
+  display: flex;
+  align-items: center;
+  gap: 4px 12px;
   font-size: 15px;
   color: var(--soft);
 }
 
-.who button {
-  min-height: 32px;
-  margin-left: 8px;
+.who button,
+.icon {
+  min-height: 36px;
   padding: 0;
   border: 0;
   background: none;
@@ -106,27 +141,46 @@ nav a {
   cursor: pointer;
 }
 
+.who .icon {
+  display: grid;
+  place-items: center;
+  min-width: 36px;
+  border-radius: 5px;
+}
+
+.icon svg {
+  width: 20px;
+  height: 20px;
+}
+
+.icon[aria-pressed='true'],
+.icon.router-link-active {
+  box-shadow: inset 0 0 0 2px var(--ink);
+}
+
 main:focus {
   outline: none;
 }
 
 @media (width < 760px) {
   .top {
-    gap: 0 14px;
+    gap: 0 10px;
     padding: 4px 16px;
   }
 
-  nav {
-    display: none;
-  }
-
+  nav,
   .name {
     display: none;
   }
 
-  .who button {
+  .who {
+    gap: 4px;
+  }
+
+  .who button,
+  .who .icon {
+    min-width: 44px;
     min-height: 44px;
-    margin: 0;
   }
 }
 </style>

@@ -9,13 +9,18 @@ import { registerSW } from 'virtual:pwa-register';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
+import { useMode } from './style/mode.ts';
 import { fieldNotebook } from './style/preset.ts';
 
 // The shell is on the device after the first visit, so that a walk opens without a network.
 registerSW({ immediate: true });
 
+const pinia = createPinia();
+// The mode is on the page before anything is painted.
+useMode(pinia);
+
 createApp(App)
-  .use(createPinia())
+  .use(pinia)
   .use(PrimeVue, { theme: { preset: fieldNotebook, options: { darkModeSelector: false } } })
   .use(router)
   .mount('#app');

@@ -26,6 +26,18 @@ export const router = createRouter({
       meta: { open: true, bare: true },
       component: () => import('./people/FirstAccount.vue'),
     },
+    {
+      path: '/password',
+      name: 'password',
+      meta: { open: true, bare: true },
+      component: () => import('./people/PasswordByLink.vue'),
+    },
+    {
+      path: '/settings',
+      name: 'settings',
+      component: () => import('./people/SettingsView.vue'),
+    },
+    { path: '/unsent', name: 'unsent', component: () => import('./outbox/UnsentView.vue') },
     { path: '/yard', name: 'yard', component: () => import('./yard/YardView.vue') },
     { path: '/yard/take-in', name: 'take-in', component: () => import('./record/TakeIn.vue') },
     {
@@ -39,6 +51,11 @@ export const router = createRouter({
           component: () => import('./record/RecordView.vue'),
         },
         { path: 'walk', name: 'walk', component: () => import('./walk/PlanView.vue') },
+        {
+          path: 'history',
+          name: 'history',
+          component: () => import('./record/HistoryView.vue'),
+        },
         { path: 'log/:walk?', name: 'log', component: () => import('./walk/LogView.vue') },
       ],
     },

@@ -8,7 +8,9 @@ import type { KeptWalk } from '../src/outbox/index.ts';
 export interface FakeServer {
   readonly sent: { method: string; path: string; body: unknown }[];
   /** undefined: out of reach. */
-  answer: ((path: string, method: string) => { status: number; body?: unknown }) | undefined;
+  answer:
+    | ((path: string, method: string, body: unknown) => { status: number; body?: unknown })
+    | undefined;
 }
 
 export const fakeServer = (): FakeServer => {
@@ -16,8 +18,8 @@ export const fakeServer = (): FakeServer => {
   globalThis.fetch = jest.fn(async (path: unknown, init?: { method?: string; body?: unknown }) => {
     if (!server.answer) throw new TypeError('Failed to fetch');
     const method = init?.method ?? 'GET';
-    const { status, body } = server.answer(String(path), method);
     const sentBody = init?.body === undefined ? undefined : JSON.parse(String(init.body));
+    const { status, body } = server.answer(String(path), method, sentBody);
     server.sent.push({ method, path: String(path), body: sentBody });
     return new Response(body === undefined ? null : JSON.stringify(body), { status });
   }) as unknown as typeof fetch;

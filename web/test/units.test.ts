@@ -43,39 +43,6 @@ describe('the yard on a device', () => {
     await units.load();
     expect(units.problem).toMatch(/^The server does not answer/);
   });
-
-  it('takes the last change back by another change', async () => {
-    const units = useUnits();
-    await units.load();
-    const changed = applyChange(known, gvwr(8000, 1), 'Ines', at);
-    server.answer = () => ({ status: 200, body: { id, record: changed } });
-    await units.change(id, [gvwr(8000, 1)], 'gross weight rating');
-    expect(units.lastUndo?.what).toBe('gross weight rating');
-    const reachable = server.answer;
-    server.answer = undefined;
-    await expect(units.undo()).rejects.toThrow(/does not answer/);
-    expect(units.lastUndo?.what).toBe('gross weight rating');
-    server.answer = reachable;
-    await units.undo();
-    expect(server.sent.at(-1)).toMatchObject({
-      path: `/api/units/${id}/changes`,
-      body: { changes: [{ value: { amount: 7490 }, basedOn: 2 }] },
-    });
-    expect(units.lastUndo).toBeUndefined();
-  });
-
-  it('changes nothing and offers no undo when the server refuses', async () => {
-    const units = useUnits();
-    await units.load();
-    server.answer = () => ({
-      status: 409,
-      body: { code: 'stale', detail: 'Somebody else changed this field.' },
-    });
-    const tried = units.change(id, [gvwr(8000)], 'gross weight rating');
-    await expect(tried).rejects.toBeInstanceOf(Refused);
-    expect(units.list[0]?.record).toEqual(known);
-    expect([units.lastUndo, units.saving]).toEqual([undefined, 0]);
-  });
 });
 
 describe('records on the page', () => {

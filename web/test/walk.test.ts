@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { foldWalk, nextEvent, type WalkEvent } from '@fair-gable/core';
 import { device, useOutbox } from '../src/outbox/index.ts';
 import { useWalk } from '../src/walk/walk.ts';
@@ -13,7 +13,10 @@ beforeEach(async () => {
   server.answer = undefined;
   const db = await device();
   await Promise.all([db.clear('outbox'), db.clear('walks')]);
+  await useOutbox().openFor('person-ines', 'yard-1');
 });
+
+afterEach(() => useOutbox().close());
 
 const unit = { id: planOf(1).unit, name: 'Fenlark' };
 

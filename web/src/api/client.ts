@@ -1,5 +1,10 @@
+import { apiVersion } from '@fair-gable/core';
+
+/** An error whose message was written for people. */
+export class Plain extends Error {}
+
 /** What the server refused, in its own words. */
-export class Refused extends Error {
+export class Refused extends Plain {
   constructor(
     readonly status: number,
     readonly code: string,
@@ -11,13 +16,15 @@ export class Refused extends Error {
 }
 
 /** The server was not reached; nothing is known of what it would have said. */
-export class NoNetwork extends Error {
+export class NoNetwork extends Plain {
   constructor() {
     super(
       'The server does not answer. What you typed is still here; try again when you are connected.',
     );
   }
 }
+
+const answersWithin = 20_000;
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
@@ -33,10 +40,15 @@ const asRefused = async (response: Response): Promise<Refused> => {
  * @throws Refused with the server's sentence; NoNetwork when it was not reached
  */
 export const ask = async <T>(method: Method, path: string, body?: unknown): Promise<T> => {
-  const init: RequestInit = { method, headers: { accept: 'application/json' } };
+  const headers: Record<string, string> = {
+    accept: 'application/json',
+    'fair-gable-version': String(apiVersion),
+  };
+  // Where a network swallows everything, nobody waits for ever.
+  const init: RequestInit = { method, headers, signal: AbortSignal.timeout(answersWithin) };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
-    init.headers = { ...init.headers, 'content-type': 'application/json' };
+    headers['content-type'] = 'application/json';
   }
   const response = await fetch(path, init).catch(() => {
     throw new NoNetwork();
@@ -47,6 +59,6 @@ export const ask = async <T>(method: Method, path: string, body?: unknown): Prom
 
 /** Any error as a sentence to show. */
 export const saying = (error: unknown): string =>
-  error instanceof Refused || error instanceof NoNetwork
+  error instanceof Plain
     ? error.message
     : 'Something went wrong in this page. Load it again; what was saved is safe.';

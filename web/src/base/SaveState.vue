@@ -1,41 +1,66 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { saying } from '../api/client.ts';
 import { useOutbox } from '../outbox/index.ts';
-import { useUnits } from '../yard/units.ts';
+import { useEdits } from '../record/edits.ts';
 
-/** Whether everything is saved, always true; and the last change, to be taken back. */
-const units = useUnits();
+/** Whether everything is saved, always true; what wants a decision; and the last change, to be taken back. */
+const edits = useEdits();
 const outbox = useOutbox();
+const route = useRoute();
 const problem = ref('');
 
+const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
 const words = computed(() => {
-  if (units.saving > 0) return '◌ saving';
-  if (outbox.unsent > 0) return `◐ ${outbox.unsent} not sent yet`;
-  return '● everything saved';
+  if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
+  return edits.saving > 0 ? '◌ saving' : '● everything saved';
 });
 
 const undo = async (): Promise<void> => {
   problem.value = '';
   try {
-    await units.undo();
+    await edits.undo();
   } catch (error) {
     problem.value = saying(error);
   }
 };
+
+const loadAgain = (): void => window.location.reload();
 </script>
 
 <template>
   <p class="state" role="status">
     <button
-      v-if="units.lastUndo"
+      v-if="edits.lastUndo"
       type="button"
-      :title="`Undo: ${units.lastUndo.what}`"
+      :title="`Undo: ${edits.lastUndo.what}`"
       @click="undo"
     >
-      Undo <span class="what">{{ units.lastUndo.what }}</span>
+      Undo <span class="what">{{ edits.lastUndo.what }}</span>
     </button>
-    <span v-if="problem || outbox.refusal" class="wrong">{{ problem || outbox.refusal }}</span>
+    <span v-if="problem" class="wrong">{{ problem }}</span>
+    <RouterLink
+      v-if="outbox.halt?.why === 'sign-in'"
+      :to="{ name: 'sign-in', query: { then: route.fullPath } }"
+      class="wrong"
+      >{{ outbox.halt.text }}</RouterLink
+    >
+    <button
+      v-else-if="outbox.halt?.why === 'version'"
+      type="button"
+      class="wrong"
+      @click="loadAgain"
+    >
+      {{ outbox.halt.text }}
+    </button>
+    <span v-else-if="outbox.halt" class="wrong">{{ outbox.halt.text }}</span>
+    <RouterLink v-if="open > 0" :to="{ name: 'unsent' }" class="open"
+      >◆ {{ open }} to decide</RouterLink
+    >
+    <RouterLink v-if="outbox.unsent > 0 && edits.saving === 0" :to="{ name: 'unsent' }">{{
+      words
+    }}</RouterLink>
     <span v-else>{{ words }}</span>
   </p>
 </template>
@@ -43,10 +68,16 @@ const undo = async (): Promise<void> => {
 <style scoped>
 .state {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 14px;
+  gap: 2px 14px;
   font-size: 15px;
   color: var(--soft);
+}
+
+.open {
+  color: var(--brick);
+  font-weight: 600;
 }
 
 button {
@@ -55,6 +86,7 @@ button {
   border: 0;
   background: none;
   color: var(--ink);
+  text-align: left;
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
@@ -65,7 +97,10 @@ button {
     display: none;
   }
 
-  button {
+  button,
+  a {
+    display: inline-flex;
+    align-items: center;
     min-height: 44px;
     padding: 0 4px;
   }

@@ -1,15 +1,49 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Session, UnitRecord, WalkEvent, WalkPlan } from '@fair-gable/core';
+import {
+  fieldOf,
+  type Change,
+  type Clash,
+  type Session,
+  type UnitRecord,
+  type WaitingEdit,
+  type WalkEvent,
+  type WalkPlan,
+} from '@fair-gable/core';
+
+/** Whose something is: what is on a device belongs to one person at one yard. */
+export interface Owner {
+  readonly person: string;
+  /** Left out by the first version, which knew one yard. */
+  readonly yard?: string;
+}
 
 /** Something this person did that the server has not confirmed. */
-export type Unsent =
-  | { readonly kind: 'plan'; readonly person: string; readonly plan: WalkPlan }
-  | {
-      readonly kind: 'event';
-      readonly person: string;
-      readonly walk: string;
-      readonly event: WalkEvent;
-    };
+export type Unsent = Owner &
+  (
+    | { readonly kind: 'plan'; readonly plan: WalkPlan }
+    | { readonly kind: 'event'; readonly walk: string; readonly event: WalkEvent }
+    | { readonly kind: 'unit'; readonly unit: NewUnit }
+    | { readonly kind: 'edit'; readonly edit: WaitingEdit }
+  );
+
+/** A unit that was taken in on this device. */
+export interface NewUnit {
+  readonly id: string;
+  readonly changes: readonly Change[];
+  readonly what: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+/** What the server would not take, with its sentence; kept until somebody decides. */
+export interface Declined {
+  readonly item: Unsent;
+  readonly reason: string;
+  readonly at: string;
+}
+
+/** A clash of this person's. */
+export type OwnClash = Clash & Owner;
 
 /** A walk as this device has it. */
 export interface KeptWalk {
@@ -20,23 +54,54 @@ export interface KeptWalk {
   readonly anchor: { readonly elapsed: number; readonly at: number };
 }
 
-interface Device extends DBSchema {
+export interface Device extends DBSchema {
   kept: { key: string; value: unknown };
   walks: { key: string; value: KeptWalk };
   outbox: { key: number; value: Unsent };
+  clashes: { key: string; value: OwnClash };
+  declined: { key: number; value: Declined };
 }
 
+const version = 2;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
+
+/** Opens a device's database. What an older version of the page left unsent is still there. */
+export const openDevice = (
+  name: string,
+  onClosed = (): void => {},
+): Promise<IDBPDatabase<Device>> =>
+  openDB<Device>(name, version, {
+    upgrade: (db, from) => {
+      if (from < 1) {
+        db.createObjectStore('kept');
+        db.createObjectStore('walks');
+        db.createObjectStore('outbox', { autoIncrement: true });
+      }
+      if (from < 2) {
+        db.createObjectStore('clashes');
+        db.createObjectStore('declined', { autoIncrement: true });
+      }
+    },
+    // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
+    blocking: (_from, _to, event) => {
+      (event.target as IDBDatabase).close();
+      onClosed();
+    },
+  });
 
 /** The database on this device. It belongs to the person who is signed in. */
 export const device = (): Promise<IDBPDatabase<Device>> =>
-  (opening ??= openDB<Device>('fair-gable', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('kept');
-      db.createObjectStore('walks');
-      db.createObjectStore('outbox', { autoIncrement: true });
-    },
+  (opening ??= openDevice('fair-gable', () => {
+    opening = undefined;
   }));
+
+/** Whether something on this device is an owner's. */
+export const isOf = (owner: Owner, { person, yard }: Owner): boolean =>
+  person === owner.person && (yard ?? owner.yard) === owner.yard;
+
+/** Under which a clash is kept: one for each field of each unit of each person. */
+export const clashKey = ({ person, unit, change }: OwnClash): string =>
+  `${person} ${unit} ${fieldOf(change)}`;
 
 /** This device's own id, made once. */
 export const deviceId = async (): Promise<string> => {
@@ -68,7 +133,9 @@ export const kept = async <K extends keyof Kept>(key: K): Promise<Kept[K] | unde
 export const forgetPerson = async (): Promise<void> => {
   const db = await device();
   const unsent = await db.getAll('outbox');
-  const needed = new Set(unsent.map((u) => (u.kind === 'plan' ? u.plan.id : u.walk)));
+  const needed = new Set(
+    unsent.flatMap((u) => (u.kind === 'plan' ? [u.plan.id] : u.kind === 'event' ? [u.walk] : [])),
+  );
   const walks = await db.getAllKeys('walks');
   await Promise.all([
     db.delete('kept', 'session'),

@@ -1,2 +1,13 @@
-export { device, deviceId, forgetPerson, keep, kept, type KeptWalk } from './device.ts';
+export {
+  device,
+  deviceId,
+  forgetPerson,
+  keep,
+  kept,
+  type KeptWalk,
+  type NewUnit,
+  type OwnClash,
+  type Unsent,
+} from './device.ts';
 export { useOutbox } from './outbox.ts';
+export type { KeptDeclined, Queued } from './shelf.ts';

@@ -1,41 +1,100 @@
+import { createEventHook } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, ref, toRaw } from 'vue';
-import type { WalkEvent, WalkPlan } from '@fair-gable/core';
-import { ask, NoNetwork, Refused, saying } from '../api/client.ts';
-import { device, type KeptWalk, type Unsent } from './device.ts';
-
-interface Queued {
-  readonly key: number;
-  readonly item: Unsent;
-}
+import { computed, ref, shallowRef } from 'vue';
+import { queued, type WaitingEdit, type WalkEvent, type WalkPlan } from '@fair-gable/core';
+import type { Refused } from '../api/client.ts';
+import type { KeptWalk, NewUnit, OwnClash, Owner, Unsent } from './device.ts';
+import type { SentUnit } from './send.ts';
+import { haltBy, sendAll, type Ground, type Halt } from './sender.ts';
+import {
+  addItem,
+  dropClash,
+  readShelf,
+  rewriteEdits,
+  takeUpDeclined,
+  type KeptDeclined,
+  type Queued,
+  type Shelf,
+} from './shelf.ts';
 
 const sendEvery = 4000;
-const mostAtOnce = 200;
+const longestWait = 3000;
+const nobody: Owner = { person: '' };
+const empty: Shelf = { queue: [], clashes: [], declined: [] };
 
-const readQueue = async (person: string): Promise<readonly Queued[]> => {
-  const db = await device();
-  const [keys, items] = await Promise.all([db.getAllKeys('outbox'), db.getAll('outbox')]);
-  return keys.flatMap((key, i) => {
-    const item = items[i];
-    return item && item.person === person ? [{ key, item }] : [];
-  });
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** The id under which an edit or a new unit is asked after. */
+const idOf = ({ item }: Pick<Queued, 'item'>): string | undefined => {
+  if (item.kind === 'edit') return item.edit.id;
+  return item.kind === 'unit' ? item.unit.id : undefined;
 };
 
-/** The plan alone, or the first run of events of one walk: what one request carries. */
-const nextBatch = (queue: readonly Queued[]): readonly Queued[] => {
-  const first = queue[0]?.item;
-  if (first?.kind !== 'event') return queue.slice(0, 1);
-  const end = queue.findIndex(({ item }) => item.kind !== 'event' || item.walk !== first.walk);
-  return queue.slice(0, Math.min(end < 0 ? queue.length : end, mostAtOnce));
+/** When a queue is sent: at once, when the network is back, and every few seconds. */
+const useSending = (ground: Ground) => {
+  const halt = ref<Halt>();
+  let timer: ReturnType<typeof setInterval> | undefined;
+  let sending: Promise<void> | undefined;
+
+  /** Sends what there is; one run at a time. */
+  const flush = (): Promise<void> => {
+    sending ??= sendAll(ground)
+      .then(
+        () => void (halt.value = undefined),
+        (error: unknown) => void (halt.value = haltBy(error)),
+      )
+      .finally(() => {
+        sending = undefined;
+      });
+    return sending;
+  };
+  const soon = (): void => void flush();
+
+  const start = async (): Promise<void> => {
+    await sending;
+    window.addEventListener('online', soon);
+    timer ??= setInterval(soon, sendEvery);
+    return flush();
+  };
+
+  const stop = (): void => {
+    halt.value = undefined;
+    window.removeEventListener('online', soon);
+    clearInterval(timer);
+    timer = undefined;
+  };
+  return { halt, flush, soon, start, stop };
 };
 
-const send = async (batch: readonly Queued[]): Promise<void> => {
-  const first = batch[0]?.item;
-  if (first?.kind === 'plan') await ask('PUT', `/api/walks/${first.plan.id}`, first.plan);
-  if (first?.kind === 'event') {
-    const events = batch.flatMap(({ item }) => (item.kind === 'event' ? [item.event] : []));
-    await ask('POST', `/api/walks/${first.walk}/events`, { events });
-  }
+/** Ways into the queue: on the device before anything else happens. */
+const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => void) => {
+  const put = async (item: Unsent, walk?: KeptWalk): Promise<void> => {
+    await addItem(item, walk);
+    await read();
+    soon();
+  };
+
+  /** Keeps a new walk on the device and queues its plan. */
+  const addPlan = (walk: KeptWalk, plan: WalkPlan): Promise<void> =>
+    put({ kind: 'plan', ...own(), plan }, walk);
+
+  /** Keeps a walk with its newest event, and queues the event. */
+  const addEvent = (walk: KeptWalk, event: WalkEvent): Promise<void> =>
+    put({ kind: 'event', ...own(), walk: walk.plan.id, event }, walk);
+
+  /** Queues a unit that was taken in here. */
+  const addUnit = (unit: NewUnit): Promise<void> => put({ kind: 'unit', ...own(), unit });
+
+  /**
+   * Queues an edit; what waits for the same fields is replaced.
+   * @param settled the clash that it decides
+   */
+  const addEdit = async (edit: WaitingEdit, settled?: OwnClash): Promise<void> => {
+    await rewriteEdits(own(), (edits) => ({ edits: queued(edits, edit), settled }));
+    await read();
+    soon();
+  };
+  return { addPlan, addEvent, addUnit, addEdit };
 };
 
 /**
@@ -43,86 +102,90 @@ const send = async (batch: readonly Queued[]): Promise<void> => {
  * says so, and is sent in order; nobody else ever sends it.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const unsent = ref(0);
-  /** Why sending stopped, where trying again does not help. */
-  const refusal = ref<string>();
-  let person: string | undefined;
-  let timer: ReturnType<typeof setInterval> | undefined;
-  let sending: Promise<void> | undefined;
+  const shelf = shallowRef<Shelf>(empty);
+  const confirmed = createEventHook<SentUnit>();
+  const conflicted = createEventHook<string>();
+  const refusals = new Map<string, Refused>();
+  let owner: Owner | undefined;
 
-  const sendAll = async (): Promise<void> => {
-    if (!person) return;
-    let queue = await readQueue(person);
-    unsent.value = queue.length;
-    while (queue.length > 0) {
-      const batch = nextBatch(queue);
-      await send(batch);
-      const db = await device();
-      await Promise.all(batch.map(({ key }) => db.delete('outbox', key)));
-      queue = await readQueue(person);
-      unsent.value = queue.length;
-      refusal.value = undefined;
-    }
+  /** What is done here before anybody is known is nobody's, and is never sent. */
+  const own = (): Owner => owner ?? nobody;
+
+  const read = async (): Promise<readonly Queued[]> => {
+    shelf.value = owner ? await readShelf(owner) : empty;
+    return shelf.value.queue;
   };
 
-  const note = (error: unknown): void => {
-    if (error instanceof NoNetwork) return;
-    refusal.value =
-      error instanceof Refused && error.status === 401
-        ? 'Sign in again to send what is on this device.'
-        : saying(error);
-  };
+  const sending = useSending({
+    owner: own,
+    read,
+    onConfirmed: confirmed.trigger,
+    onConflict: conflicted.trigger,
+    onDeclined: (batch, error) => {
+      for (const id of batch.flatMap((q) => idOf(q) ?? [])) refusals.set(id, error);
+    },
+  });
 
-  /** Sends what there is; one run at a time. */
-  const flush = (): Promise<void> => {
-    sending ??= sendAll()
-      .catch(note)
-      .finally(() => {
-        sending = undefined;
-      });
-    return sending;
-  };
-
-  const soon = (): void => void flush();
-
-  /** From now on the queue of this person is sent. */
-  const openFor = async (personId: string): Promise<void> => {
-    person = personId;
-    window.addEventListener('online', soon);
-    timer ??= setInterval(soon, sendEvery);
-    await flush();
+  /** From now on the queue of this person at this yard is sent. */
+  const openFor = (person: string, yard: string): Promise<void> => {
+    owner = { person, yard };
+    return sending.start();
   };
 
   const close = (): void => {
-    person = undefined;
-    unsent.value = 0;
-    window.removeEventListener('online', soon);
-    clearInterval(timer);
-    timer = undefined;
+    owner = undefined;
+    shelf.value = empty;
+    sending.stop();
   };
 
-  const put = async (walk: KeptWalk, item: Unsent): Promise<void> => {
-    const db = await device();
-    const change = db.transaction(['walks', 'outbox'], 'readwrite', { durability: 'strict' });
-    const plain = structuredClone(toRaw(walk));
-    await Promise.all([
-      change.objectStore('walks').put(plain, walk.plan.id),
-      change.objectStore('outbox').add(structuredClone(toRaw(item))),
-      change.done,
-    ]);
-    // Counted anew: what was just put may be sent already.
-    unsent.value = (await readQueue(item.person)).length;
-    soon();
+  /**
+   * Tries to send, and takes note of how one's edit or unit fared. Where the server takes its time
+   * nobody waits for it.
+   * @throws Refused when the server would not have it; then it is no longer kept here either
+   */
+  const fared = async (id: string): Promise<void> => {
+    await Promise.race([sending.flush(), wait(longestWait)]);
+    const refused = refusals.get(id);
+    if (!refused) return;
+    refusals.delete(id);
+    await takeUp(
+      shelf.value.declined.filter((declined) => idOf(declined) === id),
+      false,
+    );
+    throw refused;
   };
 
-  /** Keeps a new walk on the device and queues its plan. */
-  const addPlan = (walk: KeptWalk, plan: WalkPlan): Promise<void> =>
-    put(walk, { kind: 'plan', person: person ?? '', plan });
+  /** Puts what was declined into the queue again, or leaves it out for good. */
+  const takeUp = async (declined: readonly KeptDeclined[], again: boolean): Promise<void> => {
+    await takeUpDeclined(declined, again);
+    await read();
+    if (again) sending.soon();
+  };
 
-  /** Keeps a walk with its newest event, and queues the event. */
-  const addEvent = (walk: KeptWalk, event: WalkEvent): Promise<void> =>
-    put(walk, { kind: 'event', person: person ?? '', walk: walk.plan.id, event });
+  const settle = async (clash: OwnClash): Promise<void> => {
+    await dropClash(clash);
+    await read();
+  };
 
-  const isEmpty = computed(() => unsent.value === 0);
-  return { unsent, isEmpty, refusal, flush, openFor, close, addPlan, addEvent };
+  const items = computed(() => shelf.value.queue.map(({ item }) => item));
+  const unsent = computed(() => items.value.length);
+  const edits = computed(() => items.value.flatMap((i) => (i.kind === 'edit' ? [i.edit] : [])));
+  const newUnits = computed(() => items.value.flatMap((i) => (i.kind === 'unit' ? [i.unit] : [])));
+  const { halt, flush } = sending;
+  const heard = { onConfirmed: confirmed.on, onConflict: conflicted.on };
+  const adding = useAdding(own, read, sending.soon);
+  const deciding = { fared, takeUp, settle };
+  return {
+    shelf,
+    unsent,
+    edits,
+    newUnits,
+    halt,
+    flush,
+    openFor,
+    close,
+    ...heard,
+    ...adding,
+    ...deciding,
+  };
 });

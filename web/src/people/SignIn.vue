@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ask, saying } from '../api/client.ts';
+import { waitWords } from '@fair-gable/core';
+import { ask, Refused, saying } from '../api/client.ts';
 import BrandMark from '../base/BrandMark.vue';
 import { useSession } from './session.ts';
 
@@ -28,6 +30,23 @@ const then = (): string => {
   return wanted.startsWith('/') && !wanted.startsWith('//') ? wanted : '/yard';
 };
 
+/** After too many wrong tries the seconds are counted down, and the button waits with them. */
+const wait = ref(0);
+const { pause, resume } = useIntervalFn(
+  () => {
+    wait.value -= 1;
+    if (wait.value > 0) return;
+    pause();
+    problem.value = '';
+  },
+  1000,
+  { immediate: false },
+);
+const waitFor = (seconds: number): void => {
+  wait.value = seconds;
+  if (seconds > 0) resume();
+};
+
 const signIn = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
@@ -36,6 +55,7 @@ const signIn = async (): Promise<void> => {
     await router.replace(then());
   } catch (error) {
     problem.value = saying(error);
+    if (error instanceof Refused) waitFor(Number(error.more['wait'] ?? 0));
   } finally {
     busy.value = false;
   }
@@ -62,7 +82,15 @@ const signIn = async (): Promise<void> => {
         />
       </div>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-      <Button type="submit" label="Sign in" :loading="busy" />
+      <Button
+        type="submit"
+        :label="wait > 0 ? `Wait ${waitWords(wait)}` : 'Sign in'"
+        :disabled="wait > 0"
+        :loading="busy"
+      />
+      <p class="small soft">
+        Forgot the password? Your yard’s manager makes you a link to set another.
+      </p>
     </form>
     <svg class="scene" viewBox="0 0 560 190" aria-hidden="true">
       <path class="way" d="M8 166h544" />

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import type { Session } from '@fair-gable/core';
+import { may as mayRole, type Right, type Session } from '@fair-gable/core';
 import { ask, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
 
@@ -12,11 +12,12 @@ export const useSession = defineStore('session', () => {
 
   const open = async (found: Session): Promise<void> => {
     const before = await kept('session');
-    // The data on a device belongs to one person.
-    if (before && before.person.id !== found.person.id) await forgetPerson();
+    // The data on a device belongs to one person, at one yard.
+    const isSame = before?.person.id === found.person.id && before.yard.id === found.yard.id;
+    if (before && !isSame) await forgetPerson();
     await keep('session', found);
     session.value = found;
-    await outbox.openFor(found.person.id);
+    await outbox.openFor(found.person.id, found.yard.id);
   };
 
   const fromServer = async (): Promise<Session | undefined> => {
@@ -39,15 +40,18 @@ export const useSession = defineStore('session', () => {
     return session.value;
   };
 
+  /** Reads it again: own settings, the yard's, or one's role were changed. */
+  const reload = async (): Promise<void> => open(await ask<Session>('GET', '/api/session'));
+
   const signIn = async (email: string, password: string): Promise<void> => {
     await ask('POST', '/api/session', { email, password });
-    await open(await ask<Session>('GET', '/api/session'));
+    await reload();
     loaded = true;
   };
 
   const firstAccount = async (given: Record<string, string>): Promise<void> => {
     await ask('POST', '/api/first-account', given);
-    await open(await ask<Session>('GET', '/api/session'));
+    await reload();
     loaded = true;
   };
 
@@ -59,9 +63,10 @@ export const useSession = defineStore('session', () => {
     session.value = undefined;
   };
 
-  const system = computed(() => session.value?.yard.system ?? 'us');
-  const mayWrite = computed(() =>
-    ['manager', 'specialist', 'technician'].includes(session.value?.person.role ?? ''),
-  );
-  return { session, system, mayWrite, load, signIn, firstAccount, signOut };
+  /** One's own units, else the yard's. */
+  const system = computed(() => session.value?.person.system ?? session.value?.yard.system ?? 'us');
+  /** What the server would let this person do; it decides, this only spares them the asking. */
+  const may = (right: Right): boolean =>
+    session.value !== undefined && mayRole(session.value.person.role, right);
+  return { session, system, may, load, reload, signIn, firstAccount, signOut };
 });

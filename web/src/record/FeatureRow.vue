@@ -16,10 +16,12 @@ import {
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
 import FieldHelp from './FieldHelp.vue';
+import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
 
 /** One feature of a station: its state in one tap or one digit, and more when opened. */
 const props = defineProps<{
+  unit: string;
   feature: Feature;
   record: UnitRecord;
   system: System;
@@ -147,6 +149,13 @@ const triedWord = computed(() => {
         </div>
       </template>
       <FieldHelp :entry="feature" />
+      <FieldHistory
+        :unit="unit"
+        part="features"
+        :field="feature.key"
+        :system="system"
+        :version="entry?.version ?? 0"
+      />
       <PlaceEditor
         v-if="feature.located && isFitted(state) && mayWrite"
         :entry="feature"
@@ -213,7 +222,7 @@ const triedWord = computed(() => {
 
 .states :deep(.p-togglebutton:has([data-state='prep']).p-togglebutton-checked),
 .states :deep(.p-togglebutton:has([data-state='room']).p-togglebutton-checked) {
-  background: repeating-linear-gradient(-45deg, #1e5b4f 0 5px, #3c6f65 5px 8px);
+  background: repeating-linear-gradient(-45deg, var(--spruce) 0 5px, var(--spruce-pale) 5px 8px);
 }
 
 .body {

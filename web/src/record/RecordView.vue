@@ -22,12 +22,15 @@ import {
   type StationKey,
   type Way,
 } from '@fair-gable/core';
-import { Refused, saying } from '../api/client.ts';
+import { saying } from '../api/client.ts';
 import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
+import { useOutbox, type OwnClash } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
-import { objectionsTo, useUnits, type YardUnit } from '../yard/units.ts';
+import { objectionsTo, type YardUnit } from '../yard/units.ts';
+import ClashNote from './ClashNote.vue';
+import { useEdits } from './edits.ts';
 import FeatureRow from './FeatureRow.vue';
 import MarginNote from './MarginNote.vue';
 import SpecRow from './SpecRow.vue';
@@ -35,8 +38,10 @@ import SpecRow from './SpecRow.vue';
 /** A unit's record, walked round station by station. */
 const props = defineProps<{ unit: YardUnit; station?: string | undefined }>();
 const router = useRouter();
-const units = useUnits();
+const edits = useEdits();
 const session = useSession();
+const outbox = useOutbox();
+const mayWrite = computed(() => session.may('record'));
 
 const record = computed(() => props.unit.record);
 const objections = computed(() => objectionsTo(record.value, session.system));
@@ -90,25 +95,25 @@ const nextField = (after: SpecKey): void => {
   open.value = list[list.findIndex((s) => s.key === after) + 1]?.key;
 };
 
-/** A change that came too late is told, and the newest record is fetched to decide on. */
-const tell = async (field: string, error: unknown): Promise<void> => {
-  refusal.value = { field, text: saying(error) };
-  if (error instanceof Refused && error.code === 'stale') {
-    await units.load();
-    refusal.value.text += ' What is shown now is theirs; keep yours again to replace it.';
-  }
-};
+/** Where somebody else was faster, both values stand in the margin until one is chosen. */
+const clashes = computed(() => outbox.shelf.clashes.filter((c) => c.unit === props.unit.id));
 
-const save = async (field: string, changes: readonly Change[], what: string): Promise<boolean> => {
+const guarded = async (field: string, work: () => Promise<void>): Promise<boolean> => {
   refusal.value = undefined;
   try {
-    await units.change(props.unit.id, changes, what);
+    await work();
     return true;
   } catch (error) {
-    await tell(field, error);
+    refusal.value = { field, text: saying(error) };
     return false;
   }
 };
+
+const save = (field: string, changes: readonly Change[], what: string): Promise<boolean> =>
+  guarded(field, () => edits.change(props.unit.id, changes, what));
+
+const choose = (clash: OwnClash, mine: boolean): Promise<boolean> =>
+  guarded(clash.change.key, () => edits.settle(clash, mine));
 
 const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<void> => {
   const saved = await save(key, [change], what);
@@ -208,6 +213,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <SpecRow
           v-for="spec in specsHere"
           :key="`${unit.id}-${spec.key}`"
+          :unit="unit.id"
           :spec="spec"
           :record="record"
           :objections="notesHere.filter((o) => o.field === spec.key)"
@@ -215,7 +221,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :open="open === spec.key"
           :usual-how="usualHow"
           :refusal="refusalOf(spec.key)"
-          :may-write="session.mayWrite"
+          :may-write="mayWrite"
           @toggle="open = open === spec.key ? undefined : spec.key"
           @save="(change, what) => saveSpec(spec.key, change, what)"
           @next="nextField(spec.key)"
@@ -223,12 +229,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <FeatureRow
           v-for="feature in featuresHere"
           :key="`${unit.id}-${feature.key}`"
+          :unit="unit.id"
           :feature="feature"
           :record="record"
           :system="session.system"
           :open="open === feature.key"
           :refusal="refusalOf(feature.key)"
-          :may-write="session.mayWrite"
+          :may-write="mayWrite"
           @toggle="open = open === feature.key ? undefined : feature.key"
           @save="(change, what) => save(feature.key, [change], what)"
         />
@@ -244,18 +251,29 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </section>
 
     <section class="margin" aria-label="Notes in the margin">
+      <ClashNote
+        v-for="clash in clashes"
+        :key="`${clash.change.part}.${clash.change.key}`"
+        :clash="clash"
+        :record="record"
+        :system="session.system"
+        :problem="refusalOf(clash.change.key)"
+        @settle="(mine) => choose(clash, mine)"
+      />
       <MarginNote
         v-for="objection in notesHere"
         :key="objection.id"
         :objection="objection"
-        :may-write="session.mayWrite"
+        :may-write="mayWrite"
         :problem="refusalOf(objection.id)"
         @enter="(o, way) => save(o.id, way.changes, o.title.toLowerCase())"
         @go="goToField"
         @settle="settle"
         @reopen="reopen"
       />
-      <p v-if="notesHere.length === 0" class="soft small">Nothing to object to at this station.</p>
+      <p v-if="notesHere.length + clashes.length === 0" class="soft small">
+        Nothing to object to at this station.
+      </p>
       <div v-if="elsewhere.length" class="elsewhere">
         <h3>At other stations</h3>
         <ul>

@@ -17,12 +17,14 @@ import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
 import FieldHelp from './FieldHelp.vue';
+import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
 import SpecInput from './SpecInput.vue';
 import { asTyped, readTyped } from './typing.ts';
 
 /** One spec of a station: its value and how it is known; opens to be corrected. */
 const props = defineProps<{
+  unit: string;
   spec: Spec;
   record: UnitRecord;
   objections: readonly Objection[];
@@ -41,6 +43,8 @@ const editor = ref<HTMLElement>();
 const entry = computed(() => props.record.specs[props.spec.key]);
 const how = ref<How>('read');
 const typed = ref('');
+/** The version that was on the screen when the typing began: what others do meanwhile is not overwritten. */
+const basedOn = ref(0);
 const reading = computed(() => readTyped(props.spec, typed.value, props.system));
 
 const shown = computed(() =>
@@ -59,6 +63,7 @@ const disputed = computed(() => props.objections.some((o) => !o.settled && o.sev
 
 const begin = async (): Promise<void> => {
   typed.value = asTyped(props.spec, entry.value, props.system);
+  basedOn.value = entry.value?.version ?? 0;
   how.value = howOf(props.record, props.spec.key) ?? props.usualHow;
   await nextTick();
   const field = editor.value?.querySelector<HTMLInputElement>('input, button');
@@ -78,7 +83,7 @@ const change = (value: Change['value']): Change =>
     key: props.spec.key,
     value,
     how: how.value,
-    basedOn: entry.value?.version ?? 0,
+    basedOn: basedOn.value,
   }) as Change;
 
 const keep = (): void => {
@@ -142,6 +147,13 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
         </div>
       </form>
       <FieldHelp :entry="spec" />
+      <FieldHistory
+        :unit="unit"
+        part="specs"
+        :field="spec.key"
+        :system="system"
+        :version="entry?.version ?? 0"
+      />
       <PlaceEditor
         v-if="spec.located && entry && mayWrite"
         :entry="spec"

@@ -15,13 +15,14 @@ import { saying } from '../api/client.ts';
 import HowKnown from '../evidence/HowKnown.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
-import { drafted, objectionsTo, useUnits } from '../yard/units.ts';
+import { drafted, objectionsTo } from '../yard/units.ts';
+import { useEdits } from './edits.ts';
 import MarginNote from './MarginNote.vue';
 import SpecInput from './SpecInput.vue';
 import { asTyped, readTyped } from './typing.ts';
 
 /** A new unit from nothing, by typing what its labels say. */
-const units = useUnits();
+const edits = useEdits();
 const session = useSession();
 const router = useRouter();
 
@@ -90,7 +91,7 @@ const take = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
   try {
-    await units.create(newId, changes.value);
+    await edits.create(newId, changes.value, 'a unit taken in');
     typed.value = blank();
     await router.push({ name: 'record', params: { id: newId, station: 'labels' } });
   } catch (error) {

@@ -1,29 +1,38 @@
 import { definePreset } from '@primeuix/themes';
 import Aura from '@primeuix/themes/aura';
 
-const ink = '#1c2b2a';
-const paper = '#f7f4ec';
-const leaf = '#fffdf7';
-const edge = '#8c8672';
+// The tokens of tokens.css carry every colour, so that one set of names follows all modes.
+const ink = 'var(--ink)';
+const paper = 'var(--paper)';
+const leaf = 'var(--leaf)';
+const tint = 'var(--tint)';
+const sand = 'var(--sand)';
+const soft = 'var(--soft)';
+const edge = 'var(--edge)';
+const hairline = 'var(--hairline)';
+const spruce = 'var(--spruce)';
 
-const spruce = {
-  50: '#eaf2ef',
-  100: '#cfe1dc',
-  200: '#a5c8bf',
-  300: '#76aa9d',
-  400: '#468a7a',
-  500: '#1e5b4f',
-  600: '#1a5045',
-  700: '#16443b',
-  800: '#123831',
-  900: '#0e2c27',
-  950: '#091d1a',
+const shades = [50, 100, 200, 300, 400, 500, 600, 700, 800, 900, 950] as const;
+const primary = Object.fromEntries(shades.map((shade) => [shade, spruce]));
+const surface = {
+  0: leaf,
+  50: paper,
+  100: tint,
+  200: sand,
+  300: hairline,
+  400: edge,
+  500: soft,
+  600: soft,
+  700: ink,
+  800: ink,
+  900: ink,
+  950: ink,
 };
 
 const quiet = {
   background: leaf,
-  hoverBackground: '#f0ecdf',
-  activeBackground: '#e4dfd0',
+  hoverBackground: tint,
+  activeBackground: sand,
   borderColor: ink,
   hoverBorderColor: ink,
   activeBorderColor: ink,
@@ -32,59 +41,75 @@ const quiet = {
   activeColor: ink,
 };
 
+const loud = {
+  background: ink,
+  hoverBackground: soft,
+  activeBackground: soft,
+  borderColor: ink,
+  hoverBorderColor: soft,
+  activeBorderColor: soft,
+  color: leaf,
+  hoverColor: leaf,
+  activeColor: leaf,
+};
+
 /** Paper and ink for PrimeVue: no component keeps the library's own look. */
 export const fieldNotebook = definePreset(Aura, {
   primitive: {
     borderRadius: { xs: '3px', sm: '4px', md: '5px', lg: '6px', xl: '8px' },
   },
   semantic: {
-    primary: spruce,
-    focusRing: { width: '3px', style: 'solid', color: '#2a668f', offset: '2px' },
+    primary,
+    focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '2px' },
     formField: { paddingX: '0.7rem', paddingY: '0.6rem', borderRadius: '5px' },
     colorScheme: {
       light: {
-        surface: { 0: leaf, 50: paper, 100: '#f0ecdf', 200: '#e4dfd0', 300: '#cfc9b8', 700: ink },
-        text: { color: ink, hoverColor: ink, mutedColor: '#56635f', hoverMutedColor: '#56635f' },
+        surface,
+        primary: { color: spruce, contrastColor: 'var(--on-spruce)', hoverColor: spruce },
+        highlight: { background: sand, focusBackground: sand, color: ink, focusColor: ink },
+        text: { color: ink, hoverColor: ink, mutedColor: soft, hoverMutedColor: soft },
         content: {
           background: leaf,
-          hoverBackground: '#f0ecdf',
-          borderColor: '#cfc9b8',
+          hoverBackground: tint,
+          borderColor: hairline,
           color: ink,
+          hoverColor: ink,
         },
         formField: {
           background: leaf,
+          disabledBackground: tint,
           borderColor: edge,
           hoverBorderColor: ink,
           focusBorderColor: ink,
           color: ink,
-          placeholderColor: '#56635f',
+          disabledColor: soft,
+          placeholderColor: soft,
+          iconColor: soft,
           shadow: 'none',
         },
-        mask: { background: 'rgb(28 43 42 / 45%)', color: leaf },
+        overlay: {
+          select: { background: leaf, borderColor: edge, color: ink },
+          modal: { background: leaf, borderColor: edge, color: ink },
+        },
+        list: {
+          option: {
+            focusBackground: tint,
+            selectedBackground: sand,
+            selectedFocusBackground: sand,
+            color: ink,
+            focusColor: ink,
+            selectedColor: ink,
+            selectedFocusColor: ink,
+          },
+        },
+        mask: { background: 'var(--veil)', color: leaf },
       },
     },
   },
   components: {
     button: {
       root: { paddingX: '0.9rem', paddingY: '0.5rem', label: { fontWeight: '600' } },
-      colorScheme: {
-        light: {
-          root: {
-            primary: {
-              background: ink,
-              hoverBackground: '#2c3f3d',
-              activeBackground: '#3a4f4c',
-              borderColor: ink,
-              hoverBorderColor: ink,
-              activeBorderColor: ink,
-              color: leaf,
-              hoverColor: leaf,
-              activeColor: leaf,
-            },
-            secondary: quiet,
-          },
-        },
-      },
+      colorScheme: { light: { root: { primary: loud, secondary: quiet } } },
     },
     togglebutton: {
       root: {
@@ -98,13 +123,13 @@ export const fieldNotebook = definePreset(Aura, {
         light: {
           root: {
             background: leaf,
-            checkedBackground: '#1e5b4f',
-            hoverBackground: '#f0ecdf',
+            checkedBackground: spruce,
+            hoverBackground: tint,
             borderColor: edge,
-            checkedBorderColor: '#1e5b4f',
-            color: '#44514d',
+            checkedBorderColor: spruce,
+            color: soft,
             hoverColor: ink,
-            checkedColor: leaf,
+            checkedColor: 'var(--on-spruce)',
           },
           content: { checkedBackground: 'transparent' },
         },

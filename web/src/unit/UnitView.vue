@@ -22,6 +22,7 @@ const places = [
   { name: 'record', label: 'Record' },
   { name: 'walk', label: 'Walk' },
   { name: 'log', label: 'Log' },
+  { name: 'history', label: 'History' },
 ] as const;
 </script>
 

@@ -27,7 +27,8 @@ const dropped = ref<ReadonlySet<string>>(new Set());
 const busy = ref(false);
 const problem = ref('');
 
-const points = computed(() => pointsOf(props.unit.record, session.system));
+const points = computed(() => pointsOf(props.unit.record, session.system, session.may('operate')));
+
 const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id)));
 const seconds = computed(() => totalSeconds(chosen.value));
 const over = computed(() => seconds.value - minutes.value * 60);
@@ -141,7 +142,7 @@ const start = async (): Promise<void> => {
         <span v-else class="soft">{{ spoken(-over) }} left for questions.</span>
       </p>
       <Button
-        v-if="session.mayWrite"
+        v-if="session.may('present')"
         label="Start the walk"
         :disabled="chosen.length === 0"
         :loading="busy"

@@ -82,7 +82,7 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
       <p class="soft">
         {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock, by length
       </p>
-      <div v-if="session.mayWrite" class="actions">
+      <div v-if="session.may('record')" class="actions">
         <TakeFile @taken="taken" @refused="(text) => (notice = { text, wrong: true })" />
         <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
       </div>

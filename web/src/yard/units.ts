@@ -3,100 +3,86 @@ import { computed, ref, shallowRef } from 'vue';
 import {
   applyChange,
   checkRecord,
-  inverseOf,
+  emptyRecord,
+  withWaiting,
   type Change,
   type Objection,
   type UnitRecord,
 } from '@fair-gable/core';
 import { ask, NoNetwork, saying } from '../api/client.ts';
-import { keep, kept } from '../outbox/index.ts';
+import { keep, kept, useOutbox, type NewUnit } from '../outbox/index.ts';
 
 export interface YardUnit {
   readonly id: string;
   readonly record: UnitRecord;
 }
 
-interface Undoable {
-  readonly unit: string;
-  readonly what: string;
-  readonly changes: readonly Change[];
-}
+const pageSize = 200;
 
-/** The yard's units, and the changes this person makes to them. */
+const asUnit = ({ id, changes, by, at }: NewUnit): YardUnit => ({
+  id,
+  record: changes.reduce((record, change) => applyChange(record, change, by, at), emptyRecord),
+});
+
+/** The whole list, page by page. */
+const readYard = async (): Promise<readonly YardUnit[]> => {
+  const all: YardUnit[] = [];
+  for (;;) {
+    const path = `/api/units?limit=${pageSize}&from=${all.length}`;
+    const { total, units } = await ask<{ total: number; units: YardUnit[] }>('GET', path);
+    all.push(...units);
+    if (units.length === 0 || all.length >= total) return all;
+  }
+};
+
+/** The yard's units as this person has them: what the server confirmed, and what still waits on top. */
 export const useUnits = defineStore('units', () => {
-  const units = shallowRef<ReadonlyMap<string, YardUnit>>(new Map());
+  const outbox = useOutbox();
+  const confirmed = shallowRef<ReadonlyMap<string, YardUnit>>(new Map());
   const loaded = ref(false);
   const problem = ref<string>();
-  const saving = ref(0);
-  const undoable = shallowRef<readonly Undoable[]>([]);
 
-  const replace = (unit: YardUnit): void => {
-    units.value = new Map(units.value).set(unit.id, unit);
-    void keep('units', [...units.value.values()]);
+  const units = computed<ReadonlyMap<string, YardUnit>>(() => {
+    const all = new Map(confirmed.value);
+    for (const unit of outbox.newUnits) if (!all.has(unit.id)) all.set(unit.id, asUnit(unit));
+    for (const id of new Set(outbox.edits.map((edit) => edit.unit))) {
+      const unit = all.get(id);
+      if (unit) all.set(id, { id, record: withWaiting(unit.record, id, outbox.edits) });
+    }
+    return all;
+  });
+
+  const replace = async (unit: YardUnit): Promise<void> => {
+    confirmed.value = new Map(confirmed.value).set(unit.id, unit);
+    await keep('units', [...confirmed.value.values()]).catch(() => undefined);
   };
+  outbox.onConfirmed(replace);
 
   /** Reads the yard; what this device kept stands in while the server is out of reach. */
   const load = async (): Promise<void> => {
     problem.value = undefined;
     try {
-      const answer = await ask<{ units: YardUnit[] }>('GET', '/api/units');
-      units.value = new Map(answer.units.map((unit) => [unit.id, unit]));
-      await keep('units', answer.units);
+      const all = await readYard();
+      confirmed.value = new Map(all.map((unit) => [unit.id, unit]));
+      await keep('units', all).catch(() => undefined);
     } catch (error) {
       const had = error instanceof NoNetwork ? await kept('units') : undefined;
-      if (had) units.value = new Map(had.map((unit) => [unit.id, unit]));
-      else problem.value = saying(error);
+      if (had) confirmed.value = new Map(had.map((unit) => [unit.id, unit]));
+      else if (!loaded.value) problem.value = saying(error);
     }
     loaded.value = true;
   };
 
-  const send = async (unit: string, changes: readonly Change[]): Promise<YardUnit> => {
-    saving.value += 1;
+  /** Reads one unit again, after somebody changed it. */
+  const refresh = async (id: string): Promise<void> => {
     try {
-      return await ask<YardUnit>('POST', `/api/units/${unit}/changes`, { changes });
-    } finally {
-      saving.value -= 1;
+      await replace(await ask<YardUnit>('GET', `/api/units/${id}`));
+    } catch {
+      // Out of reach: the next news, or the next look at the yard, brings it.
     }
   };
 
-  /**
-   * Changes fields of a unit, and remembers how to take it back.
-   * @param what in words, for the undo button
-   * @throws Refused, NoNetwork; then nothing was changed
-   */
-  const change = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
-    const before = units.value.get(id);
-    if (!before) return;
-    const after = await send(id, changes);
-    replace(after);
-    const back = changes.map((c) => {
-      const part = after.record[c.part] as Record<string, { version: number } | undefined>;
-      return inverseOf(before.record, c, part[c.key]?.version ?? 0);
-    });
-    undoable.value = [...undoable.value, { unit: id, what, changes: back }];
-  };
-
-  /**
-   * Takes the last change back. Out of reach of the server it can be tried again; what was refused
-   * is not offered a second time.
-   */
-  const undo = async (): Promise<void> => {
-    const last = undoable.value.at(-1);
-    if (!last) return;
-    const drop = (): void => void (undoable.value = undoable.value.filter((u) => u !== last));
-    try {
-      replace(await send(last.unit, last.changes));
-    } catch (error) {
-      if (!(error instanceof NoNetwork)) drop();
-      throw error;
-    }
-    drop();
-  };
-
-  /** A new unit with what its labels say. */
-  const create = async (id: string, changes: readonly Change[]): Promise<void> => {
-    replace(await ask<YardUnit>('POST', '/api/units', { id, changes }));
-  };
+  outbox.onConflict(refresh);
 
   /** Takes in a unit file; its name. */
   const takeFile = async (content: unknown): Promise<{ id: string; name: string }> => {
@@ -106,8 +92,7 @@ export const useUnits = defineStore('units', () => {
   };
 
   const list = computed(() => [...units.value.values()]);
-  const lastUndo = computed(() => undoable.value.at(-1));
-  return { units, list, loaded, problem, saving, lastUndo, load, change, undo, create, takeFile };
+  return { units, confirmed, list, loaded, problem, load, refresh, takeFile };
 });
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();

@@ -1,0 +1,69 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { useSession } from '../people/session.ts';
+import { useWalk } from '../walk/walk.ts';
+import { useUnits } from '../yard/units.ts';
+
+/** News that come in a burst are looked after together. */
+const settleFor = 150;
+
+/**
+ * What others change on this yard, on this screen as it happens. Without a network the browser
+ * tries again by itself, and the yard is read anew when it is back.
+ */
+export const useLive = defineStore('live', () => {
+  const units = useUnits();
+  const session = useSession();
+  const walks = useWalk();
+  /** Whether the server is heard at present. */
+  const hears = ref(false);
+  let source: EventSource | undefined;
+  let changed = new Set<string>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const look = (): void => {
+    const ids = changed;
+    changed = new Set();
+    timer = undefined;
+    for (const id of ids) void units.refresh(id);
+  };
+
+  const onUnit = (event: MessageEvent<string>): void => {
+    changed.add((JSON.parse(event.data) as { id: string }).id);
+    timer ??= setTimeout(look, settleFor);
+  };
+
+  const onWalk = (event: MessageEvent<string>): void => {
+    const { id } = JSON.parse(event.data) as { id: string };
+    if (walks.walk?.plan.id === id) void walks.join(id);
+  };
+
+  const catchUp = (): void => void units.load();
+  const onPeople = (): void => void session.reload().catch(() => undefined);
+
+  /** Begins to listen; once. */
+  const start = (): void => {
+    if (source) return;
+    source = new EventSource('/api/live');
+    let isFirst = true;
+    source.addEventListener('open', () => {
+      hears.value = true;
+      if (!isFirst) catchUp();
+      isFirst = false;
+    });
+    source.addEventListener('error', () => (hears.value = false));
+    source.addEventListener('unit', onUnit);
+    source.addEventListener('walk', onWalk);
+    source.addEventListener('people', onPeople);
+    source.addEventListener('catch-up', catchUp);
+  };
+
+  const stop = (): void => {
+    source?.close();
+    source = undefined;
+    hears.value = false;
+    clearTimeout(timer);
+  };
+
+  return { hears, start, stop };
+});

@@ -1,0 +1,60 @@
+import type { Conflict, UnitRecord } from '@fair-gable/core';
+import { ask, type Refused } from '../api/client.ts';
+import type { Queued } from './shelf.ts';
+
+/** A unit as the server has it after an edit. */
+export interface SentUnit {
+  readonly id: string;
+  readonly record: UnitRecord;
+}
+
+const mostAtOnce = 200;
+
+/** One item, or the first run of events of one walk: what one request carries. */
+export const nextBatch = (queue: readonly Queued[]): readonly Queued[] => {
+  const first = queue[0]?.item;
+  if (first?.kind !== 'event') return queue.slice(0, 1);
+  const end = queue.findIndex(({ item }) => item.kind !== 'event' || item.walk !== first.walk);
+  return queue.slice(0, Math.min(end < 0 ? queue.length : end, mostAtOnce));
+};
+
+/**
+ * Sends one batch.
+ * @returns the unit as the server has it now, where a unit was sent
+ * @throws Refused, NoNetwork
+ */
+export const sendBatch = async (batch: readonly Queued[]): Promise<SentUnit | undefined> => {
+  const first = batch[0]?.item;
+  switch (first?.kind) {
+    case 'plan':
+      return ask('PUT', `/api/walks/${first.plan.id}`, first.plan);
+    case 'event': {
+      const events = batch.flatMap(({ item }) => (item.kind === 'event' ? [item.event] : []));
+      return ask('POST', `/api/walks/${first.walk}/events`, { events });
+    }
+    case 'unit': {
+      const { id, changes } = first.unit;
+      return ask('POST', '/api/units', { id, changes });
+    }
+    case 'edit': {
+      const { id, unit, changes } = first.edit;
+      return ask('POST', `/api/units/${unit}/edits`, { id, changes });
+    }
+    default:
+      return undefined;
+  }
+};
+
+/** Why sending stops until something else has happened; undefined when the item itself is refused. */
+export const haltFor = ({
+  status,
+  code,
+}: Refused): 'sign-in' | 'version' | 'server' | undefined => {
+  if (status === 401) return 'sign-in';
+  if (code === 'other-version') return 'version';
+  return status >= 500 || status === 429 ? 'server' : undefined;
+};
+
+/** The fields in which others were faster, where that is why an edit was refused. */
+export const conflictsOf = (error: Refused): readonly Conflict[] =>
+  error.code === 'stale' ? ((error.more['conflicts'] ?? []) as readonly Conflict[]) : [];

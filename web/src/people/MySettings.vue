@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
+import type { System } from '@fair-gable/core';
+import { ask } from '../api/client.ts';
+import FormNews from './FormNews.vue';
+import { useSaving } from './saved.ts';
+import { useSession } from './session.ts';
+import { systemNames } from './systems.ts';
+
+/** One's own name and units. */
+const session = useSession();
+const name = ref(session.session?.person.name ?? '');
+const system = ref<System | 'yard'>(session.session?.person.system ?? 'yard');
+const { busy, done, problem, save } = useSaving();
+
+const choices = computed(() => [
+  { key: 'yard', label: `As the yard (${systemNames[session.session?.yard.system ?? 'us']})` },
+  { key: 'us', label: systemNames.us },
+  { key: 'metric', label: systemNames.metric },
+]);
+
+const keep = (): Promise<boolean> =>
+  save(async () => {
+    const own = system.value === 'yard' ? null : system.value;
+    await ask('PUT', '/api/me', { name: name.value, system: own });
+    await session.reload();
+  }, 'Kept.');
+</script>
+
+<template>
+  <section aria-labelledby="me-title">
+    <h2 id="me-title">You</h2>
+    <p class="soft">{{ session.session?.person.email }}</p>
+    <form @submit.prevent="keep">
+      <div class="field">
+        <label for="my-name">Name</label>
+        <InputText id="my-name" v-model="name" autocomplete="name" maxlength="80" required />
+      </div>
+      <div class="field">
+        <label id="my-units">Units</label>
+        <Select
+          v-model="system"
+          :options="choices"
+          option-label="label"
+          option-value="key"
+          aria-labelledby="my-units"
+        />
+      </div>
+      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <FormNews :done="done" :problem="problem" />
+    </form>
+  </section>
+</template>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { useSession } from './session.ts';
+import MySessions from './MySessions.vue';
+import MySettings from './MySettings.vue';
+import PasswordForm from './PasswordForm.vue';
+import ScreenMode from './ScreenMode.vue';
+import YardChanges from './YardChanges.vue';
+import YardPeople from './YardPeople.vue';
+import YardSettings from './YardSettings.vue';
+
+/** One's own settings; and for a manager, the yard's and its people. */
+const session = useSession();
+</script>
+
+<template>
+  <div v-if="session.session" class="settings">
+    <h1>Settings</h1>
+    <div class="columns">
+      <div>
+        <ScreenMode />
+        <MySettings />
+        <PasswordForm />
+        <MySessions />
+      </div>
+      <div v-if="session.may('manage')">
+        <YardSettings />
+        <YardPeople />
+        <YardChanges />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.settings {
+  padding: 14px 24px 50px;
+}
+
+h1 {
+  padding-bottom: 10px;
+  border-bottom: 1px solid var(--hairline);
+  font-size: 26px;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 0 56px;
+}
+
+.columns :deep(section) {
+  display: grid;
+  gap: 12px;
+  padding: 18px 0 24px;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.columns :deep(h2) {
+  font-size: 19px;
+}
+
+.columns :deep(form) {
+  display: grid;
+  gap: 12px;
+  max-width: 440px;
+}
+
+.columns :deep(label) {
+  font-weight: 600;
+}
+
+.columns :deep(.field) {
+  display: grid;
+  gap: 4px;
+}
+
+.columns :deep(.plain) {
+  min-height: 36px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+@media (width < 760px) {
+  .settings {
+    padding: 12px 16px 40px;
+  }
+
+  .columns :deep(.plain),
+  .columns :deep(.p-button),
+  .columns :deep(.p-togglebutton) {
+    min-height: var(--thumb);
+  }
+}
+</style>

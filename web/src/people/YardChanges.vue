@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { ask, saying } from '../api/client.ts';
+import { when } from '../base/when.ts';
+
+/** What was changed about the yard and its people. */
+interface YardChange {
+  readonly id: string;
+  readonly what: string;
+  readonly subject: string;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly by: string;
+  readonly at: string;
+}
+
+const changes = ref<readonly YardChange[]>();
+const problem = ref('');
+
+onMounted(async () => {
+  try {
+    changes.value = (await ask<{ changes: YardChange[] }>('GET', '/api/yard/history')).changes;
+  } catch (error) {
+    problem.value = saying(error);
+  }
+});
+
+const words: Readonly<Record<string, (change: YardChange) => string>> = {
+  'person-added': ({ subject, to }) => `${subject} taken on as ${to}`,
+  'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
+  role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
+  'password-link': ({ subject }) => `password link made for ${subject}`,
+  'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
+  'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
+};
+const told = (change: YardChange): string => words[change.what]?.(change) ?? change.what;
+</script>
+
+<template>
+  <section aria-labelledby="changes-title">
+    <h2 id="changes-title">What was changed here</h2>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    <p v-else-if="changes?.length === 0" class="soft">
+      Nothing yet. Who was taken on, given a role or helped back in is noted here.
+    </p>
+    <ul v-else>
+      <li v-for="change in changes" :key="change.id">
+        <span>{{ told(change) }}</span>
+        <span class="small soft">{{ change.by }}, {{ when(change.at) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  padding: 6px 0;
+  border-top: 1px solid var(--hairline);
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { ref } from 'vue';
+import type { System } from '@fair-gable/core';
+import { ask } from '../api/client.ts';
+import FormNews from './FormNews.vue';
+import { useSaving } from './saved.ts';
+import { useSession } from './session.ts';
+import { systemNames } from './systems.ts';
+
+/** The yard's name, and the units it usually measures in. */
+const session = useSession();
+const name = ref(session.session?.yard.name ?? '');
+const system = ref<System>(session.session?.yard.system ?? 'us');
+const choices = Object.entries(systemNames).map(([key, label]) => ({ key, label }));
+const { busy, done, problem, save } = useSaving();
+
+const keep = (): Promise<boolean> =>
+  save(async () => {
+    await ask('PUT', '/api/yard', { name: name.value, system: system.value });
+    await session.reload();
+  }, 'Kept, for everybody of this yard.');
+</script>
+
+<template>
+  <section aria-labelledby="yard-title">
+    <h2 id="yard-title">The yard</h2>
+    <form @submit.prevent="keep">
+      <div class="field">
+        <label for="yard-name">Name of the yard</label>
+        <InputText id="yard-name" v-model="name" autocomplete="off" maxlength="80" required />
+      </div>
+      <div class="field">
+        <label id="yard-units">Usual units</label>
+        <Select
+          v-model="system"
+          :options="choices"
+          option-label="label"
+          option-value="key"
+          aria-labelledby="yard-units"
+        />
+        <span class="small soft">Each person may have their own.</span>
+      </div>
+      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <FormNews :done="done" :problem="problem" />
+    </form>
+  </section>
+</template>

@@ -1,0 +1,7 @@
+import type { System } from '@fair-gable/core';
+
+/** What people call the two unit systems. */
+export const systemNames: Readonly<Record<System, string>> = {
+  us: 'feet, pounds, gallons',
+  metric: 'metres, kilograms, litres',
+};

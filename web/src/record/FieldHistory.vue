@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import {
+  fieldText,
+  knownBy,
+  type HistoryRow,
+  type HowKnown,
+  type Part,
+  type System,
+} from '@fair-gable/core';
+import { saying } from '../api/client.ts';
+import { when } from '../base/when.ts';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
+import { readHistory } from './history.ts';
+
+/** What a field held before, who changed it, and how it was known: beside the value. */
+const props = defineProps<{
+  unit: string;
+  part: Part;
+  field: string;
+  system: System;
+  /** The version shown; when it goes up there is more to tell. */
+  version: number;
+}>();
+
+const rows = ref<readonly HistoryRow[]>();
+const problem = ref('');
+
+const read = async (): Promise<void> => {
+  try {
+    rows.value = await readHistory(props.unit, { part: props.part, key: props.field, limit: 6 });
+    problem.value = '';
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+watch(() => [props.unit, props.field, props.version], read, { immediate: true });
+
+const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.word ?? '';
+</script>
+
+<template>
+  <section class="history" aria-label="What it was before">
+    <h4 class="small soft">What it was before</h4>
+    <p v-if="problem" class="small soft">{{ problem }}</p>
+    <p v-else-if="rows?.length === 0" class="small soft">Nobody has recorded it yet.</p>
+    <ol v-else-if="rows">
+      <li v-for="row in rows" :key="row.id">
+        <EvidenceMark :how="row.to === null ? undefined : row.how" bare />
+        <span :class="{ guess: row.to !== null && row.how === 'guessed' }">{{
+          fieldText(part, field, row.to, row.how, system)
+        }}</span>
+        <span class="small soft"
+          >{{ row.to === null ? 'taken back' : word(row.how) }}, {{ row.by }},
+          {{ when(row.at) }}</span
+        >
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+h4 {
+  margin: 0 0 2px;
+  font-family: var(--plain);
+  font-weight: 600;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 8px;
+  padding: 3px 0;
+  border-top: 1px solid var(--hairline);
+}
+
+li :deep(svg) {
+  width: 15px;
+  height: 15px;
+}
+</style>

@@ -1,0 +1,123 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import {
+  emptyRecord,
+  entryOf,
+  fieldLabel,
+  fieldOf,
+  inverseOf,
+  keepMine,
+  type Change,
+} from '@fair-gable/core';
+import { Plain } from '../api/client.ts';
+import { useOutbox, type OwnClash } from '../outbox/index.ts';
+import { useSession } from '../people/session.ts';
+import { useUnits } from '../yard/units.ts';
+
+interface Undoable {
+  readonly unit: string;
+  readonly what: string;
+  readonly changes: readonly Change[];
+}
+
+/** The device had no room to write something down; said where the change was made. */
+export class NotKept extends Plain {
+  constructor() {
+    super(
+      'This device could not keep that. Free some room on it, then try again; nothing was changed.',
+    );
+  }
+}
+
+const mostUndo = 50;
+
+const orNotKept = (work: Promise<void>): Promise<void> =>
+  work.catch(() => {
+    throw new NotKept();
+  });
+
+/** The changes this person makes to records: on the device first, then on the server. */
+export const useEdits = defineStore('edits', () => {
+  const outbox = useOutbox();
+  const session = useSession();
+  const units = useUnits();
+  const saving = ref(0);
+  const undoable = shallowRef<readonly Undoable[]>([]);
+
+  const put = async (
+    unit: string,
+    changes: readonly Change[],
+    what: string,
+    settled?: OwnClash,
+  ): Promise<void> => {
+    const by = session.session?.person.name ?? '';
+    const at = new Date().toISOString();
+    const id = crypto.randomUUID();
+    saving.value += 1;
+    try {
+      await orNotKept(outbox.addEdit({ id, unit, changes, what, by, at, tried: false }, settled));
+      await outbox.fared(id);
+    } finally {
+      saving.value -= 1;
+    }
+  };
+
+  const remember = (entry: Undoable): void => {
+    undoable.value = [...undoable.value, entry].slice(-mostUndo);
+  };
+
+  /**
+   * Changes fields of a unit, and remembers how to take it back. Out of reach of the server the
+   * change waits on this device.
+   * @param what in words, for the undo button
+   * @throws Refused; then nothing was changed. NotKept when this device has no room.
+   */
+  const change = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
+    const before = units.units.get(id);
+    if (!before) return;
+    await put(id, changes, what);
+    const clashing = outbox.shelf.clashes
+      .filter((clash) => clash.unit === id)
+      .map((clash) => fieldOf(clash.change));
+    const after = units.units.get(id)?.record ?? emptyRecord;
+    const back = changes
+      .filter((c) => !clashing.includes(fieldOf(c)))
+      .map((c) => inverseOf(before.record, c, entryOf(after, c.part, c.key)?.version ?? 0));
+    if (back.length > 0) remember({ unit: id, what, changes: back });
+  };
+
+  /**
+   * Takes the last change back, by another change: what others did to the field meanwhile is not
+   * lost, but stands in the margin beside it.
+   */
+  const undo = async (): Promise<void> => {
+    const last = undoable.value.at(-1);
+    if (!last) return;
+    undoable.value = undoable.value.slice(0, -1);
+    try {
+      await put(last.unit, last.changes, `undo of ${last.what}`);
+    } catch (error) {
+      if (error instanceof NotKept) remember(last);
+      throw error;
+    }
+  };
+
+  /** A new unit with what its labels say. @throws Refused, NotKept */
+  const create = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
+    const by = session.session?.person.name ?? '';
+    const at = new Date().toISOString();
+    await orNotKept(outbox.addUnit({ id, changes, what, by, at }));
+    await outbox.fared(id);
+  };
+
+  /** Settles a clash: for one's own value, or for what is there. */
+  const settle = async (clash: OwnClash, mine: boolean): Promise<void> => {
+    if (!mine) return outbox.settle(clash);
+    const { part, key } = clash.change;
+    const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
+    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), clash);
+  };
+
+  const lastUndo = computed(() => undoable.value.at(-1));
+  return { saving, lastUndo, change, undo, create, settle };
+});
