@@ -85,22 +85,3 @@ test('files that are not unit files are refused by name', async ({ page }) => {
     await page.getByRole('listitem').count(),
   );
 });
-
-test('two hands on one field: the later one is told, and decides', async ({ page, browser }) => {
-  const second = await (await browser.newContext()).newPage();
-  for (const p of [page, second]) {
-    await signIn(p);
-    await openUnit(p, 'Marl 18 MB');
-    await goTo(p, /^11 Label panel/);
-  }
-  await enter(page, 'hitchWeight', '480 lb', 'Measured');
-  await expect(row(page, 'hitchWeight')).toContainText('480');
-  await enter(second, 'hitchWeight', '500 lb', 'Told');
-  await expect(row(second, 'hitchWeight').getByRole('alert')).toContainText(
-    'Somebody else changed this field',
-  );
-  await expect(row(second, 'hitchWeight').getByRole('button').first()).toContainText('480');
-  await row(second, 'hitchWeight').getByRole('button', { name: 'Keep it' }).click();
-  await expect(row(second, 'hitchWeight').getByRole('button').first()).toContainText('500');
-  await second.context().close();
-});

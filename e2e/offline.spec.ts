@@ -72,7 +72,7 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
   await said(page).click();
   await expect(page.getByText(/^card 2 of/)).toBeVisible();
   await expect(page.getByText('1 not sent')).toBeVisible();
-  await page.goto(demo('/yard'));
+  await page.goto(demo('/settings'));
   await expect(page.getByText('1 not sent yet')).toBeVisible();
 
   const warnings: string[] = [];
@@ -80,12 +80,12 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
     warnings.push(dialog.message());
     void dialog.dismiss();
   });
-  await page.getByRole('button', { name: 'Sign out' }).click();
-  await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
-  expect(warnings[0]).toContain('1 entry of a walk is not sent yet');
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+  expect(warnings[0]).toContain('1 entry is not sent yet');
 
   page.once('dialog', (dialog) => void dialog.accept());
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   const sent: string[] = [];
   await page.evaluate(() => localStorage.removeItem('cut'));
@@ -97,7 +97,8 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
   await page.waitForTimeout(5000);
   expect(sent.filter((line) => /POST .*\/events/.test(line))).toEqual([]);
 
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.goto(demo('/settings'));
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await signIn(page, 'ines');
   await expect

@@ -1,23 +1,19 @@
 <script setup lang="ts">
 import { Settings, Sun } from '@lucide/vue';
-import { computed, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { saying } from './api/client.ts';
+import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import BrandMark from './base/BrandMark.vue';
 import SaveState from './base/SaveState.vue';
 import { useLive } from './live/live.ts';
-import { useOutbox } from './outbox/index.ts';
 import { useSession } from './people/session.ts';
+import SignOut from './people/SignOut.vue';
 import YardChoice from './people/YardChoice.vue';
 import { useMode } from './style/mode.ts';
 
 const route = useRoute();
-const router = useRouter();
 const session = useSession();
-const outbox = useOutbox();
 const live = useLive();
 const mode = useMode();
-const problem = ref('');
 
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
@@ -28,18 +24,6 @@ watch(
     if (yard) live.start();
   },
 );
-
-const signOut = async (): Promise<void> => {
-  const entries = outbox.unsent === 1 ? '1 entry is' : `${outbox.unsent} entries are`;
-  const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
-  if (outbox.unsent > 0 && !window.confirm(warning)) return;
-  try {
-    await session.signOut();
-    window.location.assign(router.resolve({ name: 'sign-in' }).href);
-  } catch (error) {
-    problem.value = saying(error);
-  }
-};
 </script>
 
 <template>
@@ -70,9 +54,8 @@ const signOut = async (): Promise<void> => {
       <RouterLink :to="{ name: 'settings' }" class="icon" aria-label="Settings" title="Settings">
         <Settings aria-hidden="true" />
       </RouterLink>
-      <button type="button" @click="signOut">Sign out</button>
+      <SignOut class="out" />
     </p>
-    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
   </header>
   <main id="content" tabindex="-1">
     <RouterView />
@@ -129,7 +112,6 @@ nav a.here {
   color: var(--soft);
 }
 
-.who button,
 .icon {
   min-height: 36px;
   padding: 0;
@@ -168,16 +150,24 @@ main:focus {
     padding: 4px 16px;
   }
 
+  /* On the phone one signs out in the settings. */
   nav,
-  .name {
+  .name,
+  .out,
+  .home :deep(.word) {
     display: none;
+  }
+
+  .home {
+    display: grid;
+    place-items: center;
+    min-height: 44px;
   }
 
   .who {
     gap: 4px;
   }
 
-  .who button,
   .who .icon {
     min-width: 44px;
     min-height: 44px;

@@ -23,7 +23,7 @@ beforeEach(async () => {
   newPage();
   server = fakeServer();
   await (await device()).clear('kept');
-  server.answer = () => ({ status: 200, body: { units: [{ id, record: known }] } });
+  server.answer = () => ({ status: 200, body: { total: 1, units: [{ id, record: known }] } });
 });
 
 describe('the yard on a device', () => {

@@ -72,6 +72,7 @@ describe('giving a walk on a device', () => {
     const kept = (await db.get('walks', id))!;
     await db.put('walks', { ...kept, anchor: { ...kept.anchor, at: kept.anchor.at - 10_000 } }, id);
 
+    useOutbox().close();
     newPage();
     const after = useWalk();
     expect(await after.open(id)).toBe(true);

@@ -1,2 +1,1 @@
-export { announce, type News } from './announce.ts';
 export { livePlugin } from './plugin.ts';

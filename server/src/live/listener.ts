@@ -1,5 +1,5 @@
 import { Client } from 'pg';
-import { channel, type News } from './announce.ts';
+import { channel, type News } from '../database/index.ts';
 
 /** What a screen is told: news, or that some may have been missed. */
 export type Heard = News | 'catch-up';

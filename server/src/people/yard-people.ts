@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Role, System, YardPerson } from '@fair-gable/core';
+import { announce } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import type { Caller } from './access.ts';
 import { Membership, PasswordLink, Person, Yard, YardChange } from './entities.ts';
@@ -14,9 +15,10 @@ interface Noted {
   readonly to?: string;
 }
 
-const note = (manager: EntityManager, caller: Caller, noted: Noted): Promise<unknown> =>
-  manager.insert(YardChange, {
-    yardId: caller.yardId,
+const note = async (manager: EntityManager, caller: Caller, noted: Noted): Promise<void> => {
+  const { yardId } = caller;
+  await manager.insert(YardChange, {
+    yardId,
     id: randomUUID(),
     from: null,
     to: null,
@@ -25,6 +27,8 @@ const note = (manager: EntityManager, caller: Caller, noted: Noted): Promise<unk
     by: caller.name,
     at: new Date(),
   });
+  await announce(manager, { yard: yardId, kind: 'people', id: yardId });
+};
 
 /** The people of a yard, by name. */
 export const peopleOf = (manager: EntityManager, yardId: string): Promise<readonly YardPerson[]> =>

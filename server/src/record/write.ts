@@ -13,8 +13,7 @@ import {
   type FieldValue,
   type UnitRecord,
 } from '@fair-gable/core';
-import { inYard, type InYard } from '../database/index.ts';
-import { announce } from '../live/index.ts';
+import { announce, inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { RecordChange, RecordField, Unit } from './entities.ts';
 import { noSuchUnit, readUnit, type UnitView } from './read.ts';

@@ -1,6 +1,5 @@
 import type { Point, WalkEvent, WalkPlan } from '@fair-gable/core';
-import type { InYard } from '../database/index.ts';
-import { announce } from '../live/index.ts';
+import { announce, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Unit } from '../record/index.ts';
 import { Walk, WalkEventRow } from './entities.ts';

@@ -4,7 +4,7 @@
       <path class="roof" d="M1.5 10.5 12 3l10.5 7.5V21H18v-8H6v8H1.5z" />
       <path class="door" d="M9.5 21v-4.5h5V21" />
     </svg>
-    Fair Gable
+    <span class="word">Fair Gable</span>
   </span>
 </template>
 

@@ -1,4 +1,3 @@
-import { toRaw } from 'vue';
 import type { WaitingEdit } from '@fair-gable/core';
 import {
   clashKey,
@@ -26,7 +25,8 @@ export interface Shelf {
   readonly declined: readonly KeptDeclined[];
 }
 
-const plain = <T>(value: T): T => structuredClone(toRaw(value));
+/** Free of Vue's proxies, all the way down: all of it is data that JSON can say. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const safely = { durability: 'strict' } as const;
 
 /** What waits for an owner, oldest first. */

@@ -48,7 +48,11 @@ const stateWords: Readonly<Record<StationState, string>> = {
 const label = (peg: Peg) => {
   if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
   if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
-  return { x: peg.x + 20, anchor: 'start' };
+  // In front and behind pegs stand side by side: the left one's name goes to its left.
+  const crowded = outline.value.pegs.some(
+    (o) => o.x > peg.x && o.x - peg.x < 80 && Math.abs(o.y - peg.y) < 14,
+  );
+  return crowded ? { x: peg.x - 20, anchor: 'end' } : { x: peg.x + 20, anchor: 'start' };
 };
 
 const elsewhere = stationsInUse.filter((s) => !isOnRing(s));

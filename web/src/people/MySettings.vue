@@ -7,6 +7,7 @@ import type { System } from '@fair-gable/core';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
+import SignOut from './SignOut.vue';
 import { useSession } from './session.ts';
 import { systemNames } from './systems.ts';
 
@@ -33,7 +34,7 @@ const keep = (): Promise<boolean> =>
 <template>
   <section aria-labelledby="me-title">
     <h2 id="me-title">You</h2>
-    <p class="soft">{{ session.session?.person.email }}</p>
+    <p class="soft who">{{ session.session?.person.email }} <SignOut /></p>
     <form @submit.prevent="keep">
       <div class="field">
         <label for="my-name">Name</label>
@@ -54,3 +55,11 @@ const keep = (): Promise<boolean> =>
     </form>
   </section>
 </template>
+
+<style scoped>
+.who {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+}
+</style>

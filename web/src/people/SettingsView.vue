@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import { useSession } from './session.ts';
 import MySessions from './MySessions.vue';
 import MySettings from './MySettings.vue';
@@ -10,6 +11,8 @@ import YardSettings from './YardSettings.vue';
 
 /** One's own settings; and for a manager, the yard's and its people. */
 const session = useSession();
+/** Counts what was changed here, so that the list of changes is read again. */
+const changes = ref(0);
 </script>
 
 <template>
@@ -23,9 +26,9 @@ const session = useSession();
         <MySessions />
       </div>
       <div v-if="session.may('manage')">
-        <YardSettings />
-        <YardPeople />
-        <YardChanges />
+        <YardSettings @changed="changes += 1" />
+        <YardPeople @changed="changes += 1" />
+        <YardChanges :key="changes" />
       </div>
     </div>
   </div>

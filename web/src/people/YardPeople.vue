@@ -16,6 +16,7 @@ interface Link {
   readonly until: string;
 }
 
+const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const people = ref<readonly YardPerson[]>([]);
 const link = ref<{ readonly name: string; readonly address: string; readonly until: string }>();
@@ -27,6 +28,7 @@ const choices = roles.map((role) => ({ key: role, label: role }));
 
 const read = async (): Promise<void> => {
   people.value = (await ask<{ people: YardPerson[] }>('GET', '/api/people')).people;
+  emit('changed');
 };
 onMounted(() => list.save(read, ''));
 
@@ -51,10 +53,10 @@ const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
   }, `${person.name} is ${role} now.`);
 
 const makeLink = (person: YardPerson): Promise<boolean> =>
-  list.save(
-    async () => show(person.name, await ask<Link>('POST', `/api/people/${person.id}/link`)),
-    '',
-  );
+  list.save(async () => {
+    show(person.name, await ask<Link>('POST', `/api/people/${person.id}/link`));
+    emit('changed');
+  }, '');
 
 const remove = async (person: YardPerson): Promise<void> => {
   const question = `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`;

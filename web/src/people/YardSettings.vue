@@ -11,6 +11,7 @@ import { useSession } from './session.ts';
 import { systemNames } from './systems.ts';
 
 /** The yard's name, and the units it usually measures in. */
+const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const name = ref(session.session?.yard.name ?? '');
 const system = ref<System>(session.session?.yard.system ?? 'us');
@@ -21,6 +22,7 @@ const keep = (): Promise<boolean> =>
   save(async () => {
     await ask('PUT', '/api/yard', { name: name.value, system: system.value });
     await session.reload();
+    emit('changed');
   }, 'Kept, for everybody of this yard.');
 </script>
 

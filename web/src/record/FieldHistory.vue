@@ -40,8 +40,8 @@ const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.
 </script>
 
 <template>
-  <section class="history" aria-label="What it was before">
-    <h4 class="small soft">What it was before</h4>
+  <section class="history" aria-label="History of this value">
+    <h4 class="small soft">History of this value</h4>
     <p v-if="problem" class="small soft">{{ problem }}</p>
     <p v-else-if="rows?.length === 0" class="small soft">Nobody has recorded it yet.</p>
     <ol v-else-if="rows">

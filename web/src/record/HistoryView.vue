@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import { entryOf, fieldLabel, fieldText, type Change, type HistoryRow } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import { dayOf, timeOf } from '../base/when.ts';
@@ -10,13 +10,13 @@ import type { YardUnit } from '../yard/units.ts';
 import { useEdits } from './edits.ts';
 import { readHistory } from './history.ts';
 
-/** A unit's history: every change with who, when, from and to; any of them can be put back. */
+/** A unit's history: every change with who, when, from and to; what was there before can be put back. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const edits = useEdits();
 
 const page = 50;
-const rows = ref<readonly HistoryRow[]>([]);
+const rows = shallowRef<readonly HistoryRow[]>([]);
 const isWhole = ref(false);
 const isReading = ref(false);
 const problem = ref('');
@@ -99,7 +99,7 @@ const putBack = async (row: HistoryRow): Promise<void> => {
           </span>
           <span class="small soft">{{ row.by }}</span>
           <button
-            v-if="session.may('record') && !isNow(row)"
+            v-if="session.may('record') && row.from !== null && !isNow(row)"
             type="button"
             class="back"
             @click="putBack(row)"
@@ -143,7 +143,7 @@ h2 {
 
 li {
   display: grid;
-  grid-template-columns: 52px minmax(150px, 1fr) minmax(200px, 2fr) minmax(90px, 0.6fr) 76px;
+  grid-template-columns: 76px minmax(150px, 1fr) minmax(200px, 2fr) minmax(90px, 0.6fr) 76px;
   align-items: center;
   gap: 4px 14px;
   min-height: 44px;
@@ -187,7 +187,7 @@ del {
   }
 
   li {
-    grid-template-columns: 52px minmax(0, 1fr) auto;
+    grid-template-columns: 76px minmax(0, 1fr) auto;
     padding: 8px 0;
   }
 

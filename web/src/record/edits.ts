@@ -8,6 +8,7 @@ import {
   inverseOf,
   keepMine,
   type Change,
+  type UnitRecord,
 } from '@fair-gable/core';
 import { Plain } from '../api/client.ts';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
@@ -36,6 +37,19 @@ const orNotKept = (work: Promise<void>): Promise<void> =>
     throw new NotKept();
   });
 
+/** What takes changes back, on the versions that the fields have now; not where others were faster. */
+const inverseNow = (
+  clashes: readonly OwnClash[],
+  now: UnitRecord,
+  before: UnitRecord,
+  changes: readonly Change[],
+): Change[] => {
+  const lost = new Set(clashes.map((clash) => fieldOf(clash.change)));
+  return changes
+    .filter((c) => !lost.has(fieldOf(c)))
+    .map((c) => inverseOf(before, c, entryOf(now, c.part, c.key)?.version ?? 0));
+};
+
 /** The changes this person makes to records: on the device first, then on the server. */
 export const useEdits = defineStore('edits', () => {
   const outbox = useOutbox();
@@ -48,7 +62,7 @@ export const useEdits = defineStore('edits', () => {
     unit: string,
     changes: readonly Change[],
     what: string,
-    settled?: OwnClash,
+    { settled, onKept }: { settled?: OwnClash; onKept?: () => void } = {},
   ): Promise<void> => {
     const by = session.session?.person.name ?? '';
     const at = new Date().toISOString();
@@ -56,6 +70,7 @@ export const useEdits = defineStore('edits', () => {
     saving.value += 1;
     try {
       await orNotKept(outbox.addEdit({ id, unit, changes, what, by, at, tried: false }, settled));
+      onKept?.();
       await outbox.fared(id);
     } finally {
       saving.value -= 1;
@@ -65,6 +80,17 @@ export const useEdits = defineStore('edits', () => {
   const remember = (entry: Undoable): void => {
     undoable.value = [...undoable.value, entry].slice(-mostUndo);
   };
+  const replace = (entry: Undoable, by?: Undoable): void => {
+    undoable.value = undoable.value.flatMap((u) => (u === entry ? (by ?? []) : [u]));
+  };
+
+  const inverse = (id: string, before: UnitRecord, changes: readonly Change[]): Change[] =>
+    inverseNow(
+      outbox.shelf.clashes.filter((clash) => clash.unit === id),
+      units.units.get(id)?.record ?? emptyRecord,
+      before,
+      changes,
+    );
 
   /**
    * Changes fields of a unit, and remembers how to take it back. Out of reach of the server the
@@ -73,17 +99,21 @@ export const useEdits = defineStore('edits', () => {
    * @throws Refused; then nothing was changed. NotKept when this device has no room.
    */
   const change = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
-    const before = units.units.get(id);
+    const before = units.units.get(id)?.record;
     if (!before) return;
-    await put(id, changes, what);
-    const clashing = outbox.shelf.clashes
-      .filter((clash) => clash.unit === id)
-      .map((clash) => fieldOf(clash.change));
-    const after = units.units.get(id)?.record ?? emptyRecord;
-    const back = changes
-      .filter((c) => !clashing.includes(fieldOf(c)))
-      .map((c) => inverseOf(before.record, c, entryOf(after, c.part, c.key)?.version ?? 0));
-    if (back.length > 0) remember({ unit: id, what, changes: back });
+    let entry: Undoable | undefined;
+    const onKept = (): void => {
+      entry = { unit: id, what, changes: inverse(id, before, changes) };
+      remember(entry);
+    };
+    try {
+      await put(id, changes, what, { onKept });
+    } catch (error) {
+      if (entry) replace(entry);
+      throw error;
+    }
+    const left = inverse(id, before, changes);
+    if (entry) replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };
 
   /**
@@ -115,7 +145,9 @@ export const useEdits = defineStore('edits', () => {
     if (!mine) return outbox.settle(clash);
     const { part, key } = clash.change;
     const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
-    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), clash);
+    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), {
+      settled: clash,
+    });
   };
 
   const lastUndo = computed(() => undoable.value.at(-1));

@@ -29,9 +29,9 @@ const readYard = async (): Promise<readonly YardUnit[]> => {
   const all: YardUnit[] = [];
   for (;;) {
     const path = `/api/units?limit=${pageSize}&from=${all.length}`;
-    const { total, units } = await ask<{ total: number; units: YardUnit[] }>('GET', path);
+    const { units } = await ask<{ units: YardUnit[] }>('GET', path);
     all.push(...units);
-    if (units.length === 0 || all.length >= total) return all;
+    if (units.length < pageSize) return all;
   }
 };
 

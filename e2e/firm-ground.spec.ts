@@ -1,0 +1,226 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { demo, desk, enter, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+
+/** Another browser, signed in as somebody. */
+const another = async (
+  browser: Browser,
+  who: 'ines' | 'maren' | 'bram' | 'ivo' | 'osk',
+): Promise<Page> => {
+  const page = await (await browser.newContext({ viewport: desk })).newPage();
+  await signIn(page, who);
+  return page;
+};
+
+const saved = (page: Page) => expect(page.getByText('everything saved')).toBeVisible();
+
+test('what one changes is on the other’s screen; two fields merge, one field is chosen in the margin', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const bram = await another(browser, 'bram');
+  for (const p of [page, bram]) {
+    await openUnit(p, 'Marl 18 MB');
+    await goTo(p, /^11 Label panel/);
+  }
+  await enter(page, 'hitchWeight', '480 lb', 'Measured');
+  await expect(row(bram, 'hitchWeight')).toContainText('480');
+  await expect(row(bram, 'hitchWeight')).toContainText('Ines');
+
+  // Bram has the field open, with 480 on his screen, while Ines changes it again.
+  await row(bram, 'hitchWeight').getByRole('button').first().click();
+  await row(bram, 'hitchWeight').getByRole('textbox').first().fill('500 lb');
+  await enter(page, 'hitchWeight', '490 lb', 'Read');
+  await expect(row(bram, 'hitchWeight').getByRole('button').first()).toContainText('490');
+  await expect(row(bram, 'hitchWeight').getByRole('textbox').first()).toHaveValue('500 lb');
+  await row(bram, 'hitchWeight').getByRole('radio', { name: 'Told' }).check({ force: true });
+  await row(bram, 'hitchWeight').getByRole('button', { name: 'Keep it' }).click();
+
+  const clash = bram.locator('[data-clash="specs.hitchWeight"]');
+  await expect(clash).toContainText('Hitch weight, as built: two values');
+  await expect(clash).toContainText('read off the label, Ines Rook');
+  await expect(clash).toContainText('told, you');
+  await expect(bram.getByText('1 to decide')).toBeVisible();
+  await expectSound(bram, 'clash');
+  await bram.reload();
+  await clash.getByRole('button', { name: 'Keep 500 lb' }).click();
+  await expect(clash).toHaveCount(0);
+  await saved(bram);
+  await expect(row(page, 'hitchWeight')).toContainText('500');
+  await bram.context().close();
+});
+
+test('without a network the record goes on; it is sent when it is back', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await openUnit(page, 'Skerry 27 G');
+  await page.goto(page.url().replace(/record.*/, 'record/hitch'));
+  await expect(row(page, 'powerJack')).toBeVisible();
+  await page.context().setOffline(true);
+  await row(page, 'powerJack').getByRole('button', { name: 'standard' }).click();
+  await expect(page.getByText('1 not sent yet')).toBeVisible();
+  await page.goto(page.url().replace(/record.*/, 'record/labels'));
+  await enter(page, 'hitchWeight', '612 lb', 'Measured');
+  await expect(page.getByText('2 not sent yet')).toBeVisible();
+  await page.reload();
+  await expect(row(page, 'hitchWeight')).toContainText('612');
+  await page.getByText('2 not sent yet').click();
+  await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByText('Hitch weight, as built: 612 lb')).toBeVisible();
+  await expectSound(page, 'unsent');
+  await page.context().setOffline(false);
+  await expect(page.getByText('Everything you did here is on the server')).toBeVisible({
+    timeout: 15_000,
+  });
+  await saved(page);
+});
+
+test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
+  await signIn(page, 'bram');
+  await openUnit(page, 'Skerry 27 G');
+  await goTo(page, /^11 Label panel/);
+  const elsewhere = await another(browser, 'bram');
+  await elsewhere.goto(demo('/settings'));
+  await elsewhere
+    .getByRole('button', { name: /^Sign (it out|out everywhere else)/ })
+    .last()
+    .click();
+  await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
+  await enter(page, 'ccc', '2,222 lb', 'Read');
+  await page.getByRole('link', { name: 'Sign in again to send what is on this device.' }).click();
+  await page.getByLabel('E-mail').fill('bram@thornquay.example');
+  await page.getByLabel('Password').fill('spring-ferry-22');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(row(page, 'ccc')).toContainText('2,222');
+  await saved(page);
+  await elsewhere.context().close();
+});
+
+test('a value’s history stands beside it, and a unit’s on its page; any change can be put back', async ({
+  page,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'Pell 14 T');
+  await goTo(page, /^11 Label panel/);
+  await enter(page, 'hitchWeight', '310 lb', 'Told');
+  await expect(row(page, 'hitchWeight')).toContainText('310');
+  await row(page, 'hitchWeight').getByRole('button').first().click();
+  const beside = row(page, 'hitchWeight').getByRole('region', { name: 'History of this value' });
+  await expect(beside.getByRole('listitem').nth(0)).toContainText('310 lb');
+  await expect(beside.getByRole('listitem').nth(0)).toContainText('told, Ines Rook, just now');
+  await expect(beside.getByRole('listitem').nth(1)).toContainText('290 lb');
+
+  await page.getByRole('link', { name: 'History', exact: true }).click();
+  const first = page.locator('[data-history]').first();
+  await expect(first).toContainText(/Hitch weight, as built.*290 lb.*310 lb.*Ines Rook/s);
+  await expectSound(page, 'history');
+  await first.getByRole('button', { name: /^Put back/ }).click();
+  await expect(page.getByText('Hitch weight, as built is 290 lb again.')).toBeVisible();
+  await expect(page.locator('[data-history]').first()).toContainText(/310 lb.*290 lb/s);
+  await page.getByRole('link', { name: 'Record', exact: true }).click();
+  await goTo(page, /^11 Label panel/);
+  await expect(row(page, 'hitchWeight')).toContainText('290');
+});
+
+test('settings: one’s own units, three modes, and a new password by a manager’s link', async ({
+  page,
+  browser,
+}) => {
+  const maren = await another(browser, 'maren');
+  await maren.getByRole('link', { name: 'Settings' }).click();
+  await expectSound(maren, 'settings');
+  await maren.getByLabel('Their name').fill('Petra Lune');
+  await maren.getByLabel('Their e-mail').fill('petra@thornquay.example');
+  await maren.getByRole('button', { name: 'Take on' }).click();
+  const link = await maren.getByText(/\/password#/).innerText();
+  await expect(maren.getByText('Petra Lune taken on as specialist')).toBeVisible();
+
+  await page.goto(link);
+  await expectSound(page, 'password by link');
+  await page.getByLabel('New password').fill('tide-table-33');
+  await page.getByRole('button', { name: 'Set it' }).click();
+  await page.getByRole('link', { name: 'Sign in with it' }).click();
+  await page.getByLabel('E-mail').fill('petra@thornquay.example');
+  await page.getByLabel('Password').fill('tide-table-33');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Petra Lune, specialist')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('combobox', { name: 'Units' }).click();
+  await page.getByRole('option', { name: 'metres, kilograms, litres' }).click();
+  await page.getByRole('button', { name: 'Keep' }).first().click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  for (const [label, mode] of [
+    ['Dark', 'dark'],
+    ['Sunlight', 'sunlight'],
+    ['Light', 'light'],
+  ]) {
+    await page.getByRole('button', { name: label, exact: true }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-mode', mode ?? '');
+    await expectSound(page, `settings, ${mode}`);
+  }
+  await page.getByRole('link', { name: 'Yard', exact: true }).click();
+  await expect(page.getByText('kg as built / gross').first()).toBeVisible();
+
+  await maren.goto(demo('/settings'));
+  const petra = maren.locator('[data-person="Petra Lune"]');
+  maren.once('dialog', (dialog) => void dialog.accept());
+  await petra.getByRole('button', { name: /^Take off/ }).click();
+  await expect(petra).toHaveCount(0);
+  await maren.context().close();
+});
+
+test('every mode is sound on every view', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Fenlark 24 RKD');
+  const record = page.url();
+  for (const mode of ['dark', 'sunlight']) {
+    await page.evaluate((m) => localStorage.setItem('fair-gable-mode', m), mode);
+    for (const place of ['record/labels', 'record/hitch', 'walk', 'history']) {
+      await page.goto(record.replace(/record.*/, place));
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expectSound(page, `${place}, ${mode}`);
+    }
+    await page.goto(demo('/yard'));
+    await expect(page.getByRole('link', { name: /Outline of/ }).first()).toBeVisible();
+    await expectSound(page, `yard, ${mode}`);
+  }
+});
+
+test('a guest presenter sees no price, changes nothing, and gives a walk that operates nothing', async ({
+  page,
+}) => {
+  await signIn(page, 'ivo');
+  await openUnit(page, 'Pell 14 T');
+  await page.getByRole('button', { name: /^24 Papers/ }).click();
+  await expect(row(page, 'askingPrice')).toContainText('—');
+  await row(page, 'series').getByRole('button').first().click();
+  await expect(row(page, 'series').getByRole('textbox')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('Point it out; operate nothing.')).toBeVisible();
+  await page.goto(demo('/settings'));
+  await expect(page.getByRole('heading', { name: 'Password' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'People of this yard' })).toHaveCount(0);
+});
+
+test('too many wrong passwords make one wait, and the wait is counted down', async ({ page }) => {
+  await page.goto(demo('/sign-in'));
+  await page.getByLabel('E-mail').fill('nobody@thornquay.example');
+  await page.getByLabel('Password').fill('guess');
+  for (let i = 0; i < 6; i++) {
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('alert')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^(Sign in|Wait)/ })).not.toHaveAttribute(
+      'data-p-loading',
+      'true',
+    );
+    if (await page.getByText(/^Too many wrong tries/).isVisible()) break;
+  }
+  await expect(page.getByText(/^Too many wrong tries\. Wait \d+ seconds/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Wait \d+ seconds/ })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled({ timeout: 20_000 });
+});
