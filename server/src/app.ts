@@ -32,12 +32,21 @@ export interface AppOptions {
   /** Whether a proxy in front says who asks and how. */
   readonly trustProxy?: boolean | undefined;
   readonly signInsPerMinute?: number | undefined;
+  /** Milliseconds in which a request must have arrived. */
+  readonly requestTimeout?: number | undefined;
   readonly logger?: FastifyServerOptions['logger'];
 }
 
 const bodyLimit = 2_000_000;
-/** A request that takes longer than this to arrive is not somebody on a yard. */
-const requestTimeout = 30_000;
+/** A request that takes longer than this to arrive is not somebody on a yard; looked after this often. */
+const arrivesWithin = 30_000;
+const lookEvery = 2000;
+
+/** Node takes the longer of its two limits for the body, so the one for the head must not be longer. */
+const connectionsFor = (requestTimeout: number) => ({
+  connectionsCheckingInterval: lookEvery,
+  headersTimeout: Math.min(requestTimeout, 10_000),
+});
 const day = 86_400;
 
 const security = (isSecure: boolean) => ({
@@ -80,6 +89,8 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
 /** The application, ready to listen or to be injected into by a test. */
 export const buildApp = async (options: AppOptions): Promise<App> => {
   const { source, webRoot, tls, trustProxy = false, signInsPerMinute = 60 } = options;
+  const { requestTimeout = arrivesWithin } = options;
+  const connections = connectionsFor(requestTimeout);
   const app = Fastify({
     logger: options.logger ?? false,
     bodyLimit,
@@ -87,7 +98,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
     trustProxy,
     // What is at work is finished; connections that are only kept open are closed.
     forceCloseConnections: 'idle',
-    ...(tls ? { https: tls } : {}),
+    ...(tls ? { https: { ...tls, ...connections } } : { http: connections }),
   }).withTypeProvider<ZodTypeProvider>() as unknown as App;
   await groundwork(app, options);
   await app.register(peoplePlugin, { source, signInsPerMinute });

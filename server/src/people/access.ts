@@ -21,6 +21,8 @@ export interface RouteRule {
   readonly method: string;
   readonly url: string;
   readonly access: Access;
+  /** What it takes and gives, for the documents and tests that are derived from it. */
+  readonly schema: RouteOptions['schema'];
 }
 
 export interface AccessOptions {
@@ -57,7 +59,7 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
       `The route ${method} ${route.url} does not say who may call it: add it to people/rules.ts.`,
     );
   }
-  return { method, url: route.url, access };
+  return { method, url: route.url, access, schema: route.schema };
 };
 
 const callerQuery = `

@@ -121,7 +121,12 @@ export const problemsPlugin = fp(async (app: FastifyInstance) => {
     const details = problemDetails(refusal);
     if (typeof refusal.more['wait'] === 'number')
       void reply.header('retry-after', refusal.more['wait']);
-    return reply.status(details.status).type('application/problem+json').send(details);
+    // Not by the schema of the route's own answers.
+    return reply
+      .status(details.status)
+      .type('application/problem+json')
+      .serializer(JSON.stringify)
+      .send(details);
   });
 });
 

@@ -37,6 +37,18 @@ const orNotKept = (work: Promise<void>): Promise<void> =>
     throw new NotKept();
   });
 
+/** What can be taken back, latest last. */
+const useUndos = () => {
+  const all = shallowRef<readonly Undoable[]>([]);
+  const add = (entry: Undoable): void => {
+    all.value = [...all.value, entry].slice(-mostUndo);
+  };
+  const replace = (entry: Undoable, by?: Undoable): void => {
+    all.value = all.value.flatMap((u) => (u === entry ? (by ?? []) : [u]));
+  };
+  return { last: computed(() => all.value.at(-1)), add, replace };
+};
+
 /** What takes changes back, on the versions that the fields have now; not where others were faster. */
 const inverseNow = (
   clashes: readonly OwnClash[],
@@ -56,7 +68,7 @@ export const useEdits = defineStore('edits', () => {
   const session = useSession();
   const units = useUnits();
   const saving = ref(0);
-  const undoable = shallowRef<readonly Undoable[]>([]);
+  const undos = useUndos();
 
   const put = async (
     unit: string,
@@ -75,13 +87,6 @@ export const useEdits = defineStore('edits', () => {
     } finally {
       saving.value -= 1;
     }
-  };
-
-  const remember = (entry: Undoable): void => {
-    undoable.value = [...undoable.value, entry].slice(-mostUndo);
-  };
-  const replace = (entry: Undoable, by?: Undoable): void => {
-    undoable.value = undoable.value.flatMap((u) => (u === entry ? (by ?? []) : [u]));
   };
 
   const inverse = (id: string, before: UnitRecord, changes: readonly Change[]): Change[] =>
@@ -104,16 +109,16 @@ export const useEdits = defineStore('edits', () => {
     let entry: Undoable | undefined;
     const onKept = (): void => {
       entry = { unit: id, what, changes: inverse(id, before, changes) };
-      remember(entry);
+      undos.add(entry);
     };
     try {
       await put(id, changes, what, { onKept });
     } catch (error) {
-      if (entry) replace(entry);
+      if (entry) undos.replace(entry);
       throw error;
     }
     const left = inverse(id, before, changes);
-    if (entry) replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
+    if (entry) undos.replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };
 
   /**
@@ -121,13 +126,13 @@ export const useEdits = defineStore('edits', () => {
    * lost, but stands in the margin beside it.
    */
   const undo = async (): Promise<void> => {
-    const last = undoable.value.at(-1);
+    const last = undos.last.value;
     if (!last) return;
-    undoable.value = undoable.value.slice(0, -1);
+    undos.replace(last);
     try {
       await put(last.unit, last.changes, `undo of ${last.what}`);
     } catch (error) {
-      if (error instanceof NotKept) remember(last);
+      if (error instanceof NotKept) undos.add(last);
       throw error;
     }
   };
@@ -150,6 +155,5 @@ export const useEdits = defineStore('edits', () => {
     });
   };
 
-  const lastUndo = computed(() => undoable.value.at(-1));
-  return { saving, lastUndo, change, undo, create, settle };
+  return { saving, lastUndo: undos.last, change, undo, create, settle };
 });
