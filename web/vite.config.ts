@@ -28,5 +28,5 @@ export default defineConfig({
   ],
   resolve: { conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
-  build: { target: 'es2023', chunkSizeWarningLimit: 700 },
+  build: { manifest: true, target: 'es2023', chunkSizeWarningLimit: 700 },
 });

@@ -4,4 +4,5 @@ export { dataSourceFor, NewerDatabase, openDatabase } from './database/index.ts'
 export { loadDemo, readDemoYard, type DemoYard } from './demo/index.ts';
 export { networkFrom, type Network } from './network.ts';
 export { passwordLink } from './people/index.ts';
+export { pageParameters, pageStatement, type ListQuery } from './record/index.ts';
 export { serve, type ServeOptions, type Serving } from './serve.ts';

@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { checkFirstLoad } from './first-load.mjs';
 import { must } from './run.mjs';
 import { root } from './setup.mjs';
 
@@ -54,6 +55,7 @@ export const build = async ({ force = false } = {}) => {
   const bin = join(root, 'node_modules/.bin');
   await must(join(bin, 'tsc'), ['-b', 'core', 'server'], { cwd: root });
   await must(join(bin, 'vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
+  checkFirstLoad();
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, now);
   return 'built';

@@ -1,4 +1,4 @@
-import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
+import type { ValueKind } from '../catalogue/index.ts';
 import { countedOf, type UnitRecord } from '../record/index.ts';
 import {
   displayRow,
@@ -9,7 +9,7 @@ import {
   type Counted,
   type System,
 } from '../quantity/index.ts';
-import { isWithin, rangeOf, specsOfKind, withoutSlip, type Range } from './plausible.ts';
+import { isWithin, specsOfKind, withoutSlip, type Checked, type Range } from './plausible.ts';
 import type { Finding, Rule } from './types.ts';
 import { enter, goTo, withReason } from './ways.ts';
 
@@ -41,12 +41,14 @@ const shifted = (value: Counted, range: Range): Counted | undefined => {
   return each === undefined ? undefined : { count: value.count, each };
 };
 
-const finding = (record: UnitRecord, key: SpecKey, system: System): Finding | undefined => {
-  const { value: kind, label } = specEntry(key);
+const finding = (
+  record: UnitRecord,
+  { key, label, kind, range }: Checked<'counted'>,
+  system: System,
+): Finding | undefined => {
   const value = countedOf(record, key);
-  if (kind.kind !== 'counted' || !value) return undefined;
-  const range = rangeOf(kind.plausible);
-  const countFits = counts(kind).includes(value.count);
+  if (!value) return undefined;
+  const countFits = value.count >= kind.counts.from && value.count <= kind.counts.to;
   if (countFits && isWithin(value.each, range)) return undefined;
   const probably =
     runTogether(value.each, kind, range) ??
@@ -76,12 +78,8 @@ const finding = (record: UnitRecord, key: SpecKey, system: System): Finding | un
 export const countTimesSize: Rule = {
   key: 'count-times-size',
   about: 'A count is not run together with a size, and each is not mistaken for together',
-  needs: fields,
+  needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges of each: common practice',
-  test: (record, system) =>
-    fields.flatMap((key) => {
-      const found = finding(record, key, system);
-      return found ? [found] : [];
-    }),
+  test: (record, system) => fields.flatMap((field) => finding(record, field, system) ?? []),
 };

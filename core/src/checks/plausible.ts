@@ -1,4 +1,4 @@
-import { specEntry, specs, type Plausible, type SpecKey } from '../catalogue/index.ts';
+import { specs, type Plausible, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import { toInternal } from '../quantity/index.ts';
 
 export interface Range {
@@ -22,6 +22,20 @@ const factors = [10, 100, 1000, 0.1, 0.01, 0.001] as const;
 export const withoutSlip = (amount: number, range: Range): number | undefined =>
   factors.map((f) => amount * f).find((a) => isWithin(a, range));
 
-/** The spec fields that hold a kind of value. */
-export const specsOfKind = (kind: 'quantity' | 'counted'): readonly SpecKey[] =>
-  specs.filter((s) => specEntry(s.key).value.kind === kind).map((s) => s.key);
+type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+
+/** A spec field as its checks need it, worked out once and not at every look. */
+export interface Checked<K extends 'quantity' | 'counted'> {
+  readonly key: SpecKey;
+  readonly label: string;
+  readonly kind: Kind<K>;
+  readonly range: Range;
+}
+
+/** The spec fields that hold a kind of value, with their ranges. */
+export const specsOfKind = <K extends 'quantity' | 'counted'>(kind: K): readonly Checked<K>[] =>
+  specs.flatMap(({ key, label, value }) => {
+    if (value.kind !== 'quantity' && value.kind !== 'counted') return [];
+    const range = rangeOf(value.plausible);
+    return value.kind === kind ? [{ key, label, kind: value as Kind<K>, range }] : [];
+  });

@@ -1,7 +1,6 @@
-import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import { amountOf, type UnitRecord } from '../record/index.ts';
 import { formatQuantity, type Display, type System } from '../quantity/index.ts';
-import { isWithin, rangeOf, specsOfKind, withoutSlip, type Range } from './plausible.ts';
+import { isWithin, specsOfKind, withoutSlip, type Checked, type Range } from './plausible.ts';
 import type { Finding, Rule } from './types.ts';
 import { enter, goTo, withReason } from './ways.ts';
 
@@ -14,14 +13,15 @@ const meant = (amount: number, display: Display, range: Range): number | undefin
   return withoutSlip(amount, range);
 };
 
-const finding = (record: UnitRecord, key: SpecKey, system: System): Finding | undefined => {
-  const { value, label } = specEntry(key);
+const finding = (
+  record: UnitRecord,
+  { key, label, kind, range }: Checked<'quantity'>,
+  system: System,
+): Finding | undefined => {
   const amount = amountOf(record, key);
-  if (value.kind !== 'quantity' || amount === undefined) return undefined;
-  const range = rangeOf(value.plausible);
-  if (isWithin(amount, range)) return undefined;
-  const show = (a: number): string => formatQuantity(a, value.display, system);
-  const probably = meant(amount, value.display, range);
+  if (amount === undefined || isWithin(amount, range)) return undefined;
+  const show = (a: number): string => formatQuantity(a, kind.display, system);
+  const probably = meant(amount, kind.display, range);
   const guess = probably === undefined ? 'Read it again.' : `Was ${show(probably)} meant?`;
   return {
     field: key,
@@ -42,12 +42,8 @@ const finding = (record: UnitRecord, key: SpecKey, system: System): Finding | un
 export const plausibleRange: Rule = {
   key: 'range',
   about: 'Quantities lie in their usual range; lost or added noughts are named',
-  needs: fields,
+  needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges: common practice',
-  test: (record, system) =>
-    fields.flatMap((key) => {
-      const found = finding(record, key, system);
-      return found ? [found] : [];
-    }),
+  test: (record, system) => fields.flatMap((field) => finding(record, field, system) ?? []),
 };

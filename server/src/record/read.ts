@@ -54,12 +54,10 @@ const matching = `
 export const pageStatement = ({ sort, order }: Pick<ListQuery, 'sort' | 'order'>): string => {
   const by = `u.${sortColumns[sort]} ${order === 'asc' ? 'ASC' : 'DESC'} NULLS LAST, u.id`;
   return `
-    WITH page AS (
-      SELECT u.*, row_number() OVER (ORDER BY ${by}) AS place FROM unit u
-      WHERE ${matching} ORDER BY ${by} LIMIT $4 OFFSET $5)
+    WITH page AS (SELECT u.* FROM unit u WHERE ${matching} ORDER BY ${by} LIMIT $4 OFFSET $5)
     SELECT json_build_object(
       'total', (SELECT count(*) FROM unit u WHERE ${matching}),
-      'units', coalesce((SELECT json_agg(json_build_object('id', u.id, 'record', ${recordOf(6)}) ORDER BY u.place)
+      'units', coalesce((SELECT json_agg(json_build_object('id', u.id, 'record', ${recordOf(6)}) ORDER BY ${by})
                          FROM page u), '[]'))::text AS page`;
 };
 
