@@ -27,6 +27,12 @@ export default defineConfig({
     }),
   ],
   resolve: { conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'] },
+  // `npm run dev` runs the server beside; the browser sees one address.
+  server: {
+    proxy: {
+      '/api': { target: process.env['API'] ?? 'http://127.0.0.1:4781', changeOrigin: false },
+    },
+  },
   worker: { format: 'es' },
   build: { manifest: true, target: 'es2023', chunkSizeWarningLimit: 700 },
 });
