@@ -1,4 +1,5 @@
 // `npm run pictures`: one current picture of each main view, from the demo yard, into docs/screenshots/.
+import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
@@ -13,6 +14,9 @@ const phone = { width: 390, height: 844 };
 
 interface View {
   readonly file: string;
+  /** Who looks; the demo's specialist where nobody is named. */
+  readonly who?: 'maren';
+  readonly mode?: 'dark' | 'sunlight';
   readonly size: typeof desk;
   readonly go: (page: Page) => Promise<void>;
 }
@@ -66,6 +70,28 @@ const given = async (page: Page): Promise<void> => {
   await press(page, /^Said/);
 };
 
+/** Somebody else changes a field of the unit that is open on the page. */
+const meanwhile = async (page: Page, pounds: number): Promise<void> => {
+  const other = await page.context().browser()?.newContext();
+  const post = (path: string, data: unknown) =>
+    other?.request.post(new URL(path, page.url()).href, { data });
+  await post('/api/session', { email: 'bram@thornquay.example', password: 'spring-ferry-22' });
+  const unit = page.url().split('/')[4] ?? '';
+  const answer = await other?.request.get(new URL(`/api/units/${unit}`, page.url()).href);
+  const { record } = (await answer?.json()) as {
+    record: { specs: { hitchWeight?: { version: number } } };
+  };
+  const change = {
+    part: 'specs',
+    key: 'hitchWeight',
+    value: { kind: 'quantity', amount: pounds },
+    how: 'measured',
+    basedOn: record.specs.hitchWeight?.version ?? 0,
+  };
+  await post(`/api/units/${unit}/edits`, { id: randomUUID(), changes: [change] });
+  await other?.close();
+};
+
 const views: readonly View[] = [
   { file: 'yard', size: desk, go: async () => {} },
   { file: 'yard-phone', size: phone, go: async () => {} },
@@ -107,6 +133,58 @@ const views: readonly View[] = [
   },
   { file: 'walk-phone', size: phone, go: given },
   {
+    file: 'clash',
+    size: desk,
+    go: async (page) => {
+      await atStation(page, 'Fenlark', 'labels');
+      const row = page.locator('[data-field="hitchWeight"]');
+      await row.getByRole('button').first().click();
+      await row.getByRole('textbox').first().fill('705 lb');
+      await meanwhile(page, 690);
+      await row.getByRole('button', { name: 'Keep it' }).click();
+      await page.locator('.clash').waitFor();
+    },
+  },
+  {
+    file: 'history',
+    size: desk,
+    go: async (page) => {
+      await atStation(page, 'Fenlark', 'labels');
+      await meanwhile(page, 684);
+      await meanwhile(page, 690);
+      await page.getByRole('link', { name: 'History' }).click();
+      await page.locator('[data-history]').first().waitFor();
+    },
+  },
+  {
+    file: 'settings',
+    who: 'maren',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Settings' }).click();
+      await page.locator('[data-person]').first().waitFor();
+    },
+  },
+  {
+    file: 'record-dark',
+    mode: 'dark',
+    size: desk,
+    go: (page) => atStation(page, 'Skerry', 'utilities'),
+  },
+  { file: 'walk-sunlight', mode: 'sunlight', size: phone, go: given },
+  {
+    file: 'unsent-phone',
+    size: phone,
+    go: async (page) => {
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await atStation(page, 'Marl', 'hitch');
+      await page.context().setOffline(true);
+      await page.locator('[data-field="powerJack"]').getByRole('button', { name: 'none' }).click();
+      await page.getByRole('link', { name: /not sent yet/ }).click();
+      await page.getByRole('heading', { name: 'Waiting for the server' }).waitFor();
+    },
+  },
+  {
     file: 'log',
     size: desk,
     go: async (page) => {
@@ -117,9 +195,9 @@ const views: readonly View[] = [
   },
 ];
 
-const signIn = async (page: Page, address: string): Promise<void> => {
+const signIn = async (page: Page, address: string, who = 'ines'): Promise<void> => {
   await page.goto(`${address}/sign-in`);
-  await page.getByLabel('E-mail').fill('ines@thornquay.example');
+  await page.getByLabel('E-mail').fill(`${who}@thornquay.example`);
   await page.getByLabel('Password').fill('spring-ferry-22');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.locator('.rows a').first().waitFor();
@@ -128,7 +206,9 @@ const signIn = async (page: Page, address: string): Promise<void> => {
 const picture = async (browser: Browser, address: string, view: View): Promise<void> => {
   const context = await browser.newContext({ viewport: view.size, locale: 'en-US' });
   const page = await context.newPage();
-  await signIn(page, address);
+  const { mode } = view;
+  if (mode) await page.addInitScript((m) => localStorage.setItem('fair-gable-mode', m), mode);
+  await signIn(page, address, view.who);
   await view.go(page);
   await page.mouse.move(0, 0);
   await page.waitForTimeout(700);

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { foldWalk, nextEvent, type WalkEvent } from '@fair-gable/core';
+import { foldWalk, nextEvent, walkEventSchema, type WalkEvent } from '@fair-gable/core';
 import { device, useOutbox } from '../src/outbox/index.ts';
 import { useWalk } from '../src/walk/walk.ts';
 import { cards, fakeServer, newPage, planOf, type FakeServer } from './support.ts';
@@ -78,6 +78,23 @@ describe('giving a walk on a device', () => {
     expect(await after.open(id)).toBe(true);
     expect(after.state?.current?.id).toBe('h2');
     expect(after.worked).toBeGreaterThanOrEqual(10_000);
+  });
+
+  it('goes on through a clock that jumps by a day, either way, in an order of its own', async () => {
+    const walks = useWalk();
+    await walks.open(await walks.plan(unit, 5, cards));
+    const real = Date.now();
+    const clock = jest.spyOn(Date, 'now');
+    await walks.record({ kind: 'begin' });
+    clock.mockReturnValue(real + 86_400_000 * 1.5);
+    await walks.record({ kind: 'said', point: 'h1' });
+    clock.mockReturnValue(real - 86_400_000);
+    await walks.record({ kind: 'said', point: 'h2' });
+    clock.mockRestore();
+    const events = walks.walk?.events ?? [];
+    for (const event of events) expect(walkEventSchema.safeParse(event).success).toBe(true);
+    expect(events.map((e) => e.counter)).toEqual([1, 2, 3]);
+    expect(walks.state?.current?.id).toBe('u1');
   });
 
   it('joins what another device did, and agrees with it', async () => {

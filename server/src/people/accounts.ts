@@ -3,12 +3,13 @@ import type { DataSource, EntityManager } from 'typeorm';
 import type { Role, System } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Membership, Person, Secret, Yard } from './entities.ts';
-import { digest, hashPassword } from './passwords.ts';
+import { digest, hashPassword, makeLink } from './passwords.ts';
 
 export interface NewPerson {
   readonly name: string;
   readonly email: string;
-  readonly password: string;
+  /** null: they set one by a link. */
+  readonly password: string | null;
   readonly role: Role;
 }
 
@@ -24,13 +25,30 @@ export const createYard = async (
     const had = await manager.findOneBy(Person, { email });
     const personId = had?.id ?? randomUUID();
     if (!had) {
-      const passwordHash = await hashPassword(password);
+      const passwordHash = password === null ? null : await hashPassword(password);
       await manager.insert(Person, { id: personId, name, email, passwordHash, system: null });
     }
     await manager.insert(Membership, { yardId, personId, role });
   }
   return yardId;
 };
+
+/**
+ * Another yard on the same server, with its manager. Who has an account already keeps it.
+ * @returns the link by which the manager sets a password, where they have none yet
+ */
+export const addYard = (
+  source: DataSource,
+  given: { readonly yard: string; readonly name: string; readonly email: string },
+): Promise<{ token: string; until: string } | null> =>
+  source.transaction(async (manager) => {
+    const email = given.email.trim().toLowerCase();
+    await createYard(manager, { name: given.yard, system: 'us' }, [
+      { name: given.name, email, password: null, role: 'manager' },
+    ]);
+    const person = await manager.findOneByOrFail(Person, { email });
+    return person.passwordHash ? null : makeLink(manager, person.id);
+  });
 
 const tokenKey = 'first-account';
 

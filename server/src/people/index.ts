@@ -1,5 +1,6 @@
 export { callerIn, yardOf, type Caller, type RouteRule } from './access.ts';
 export {
+  addYard,
   createYard,
   firstAccountToken,
   installationSecret,

@@ -1,7 +1,7 @@
 import type { DataSource } from 'typeorm';
 import { waitAfter, waitWords } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
-import { Membership, Person, SignInTry } from './entities.ts';
+import { Person, SignInTry } from './entities.ts';
 import { digest, isPassword } from './passwords.ts';
 
 export interface Account {
@@ -41,9 +41,15 @@ const countFailure = (source: DataSource, key: string): Promise<unknown> =>
     [key],
   );
 
-/** The yard where one works: of several, the one that was joined under the first name. */
-const firstYard = (source: DataSource, personId: string): Promise<Membership | null> =>
-  source.manager.findOne(Membership, { where: { personId }, order: { yardId: 'ASC' } });
+/** The yard where one begins: of several, the first by name; one goes on to the others from there. */
+const firstYard = async (source: DataSource, personId: string): Promise<string | undefined> => {
+  const [yard] = await source.query(
+    `SELECT y.id FROM membership m JOIN yard y ON y.id = m.yard_id
+     WHERE m.person_id = $1 ORDER BY y.name, y.id LIMIT 1`,
+    [personId],
+  );
+  return yard?.id;
+};
 
 /**
  * The account of an address and password.
@@ -54,8 +60,8 @@ export const accountFor = async (source: DataSource, given: Try): Promise<Accoun
   await refuseTooSoon(source, key);
   const person = await source.manager.findOneBy(Person, { email: given.email });
   const isRight = await isPassword(person, given.password);
-  const membership = person && isRight ? await firstYard(source, person.id) : null;
-  if (!membership) {
+  const yardId = person && isRight ? await firstYard(source, person.id) : undefined;
+  if (!person || !yardId) {
     await countFailure(source, key);
     throw new Refusal(
       'wrong-password',
@@ -63,5 +69,5 @@ export const accountFor = async (source: DataSource, given: Try): Promise<Accoun
     );
   }
   await source.manager.delete(SignInTry, { key });
-  return { personId: membership.personId, yardId: membership.yardId };
+  return { personId: person.id, yardId };
 };

@@ -28,6 +28,9 @@ const isSlide = computed(() => props.entry.located?.shape === 'slide');
 const shown = (inches: number | undefined): string =>
   inches === undefined ? '' : formatQuantity(inches, 'feet', props.system);
 
+/** What one may type, in the reader's units. */
+const like = (inches: number): string => formatQuantity(inches, 'feet', props.system);
+
 const side = ref<Place['side']>(known.value?.value.side ?? props.entry.located?.side ?? 'door');
 const fields = ref({
   back: shown(known.value?.value.back),
@@ -49,7 +52,7 @@ const inches = (label: string, text: string): number | undefined => {
   const read = parseQuantity(text, 'feet', props.system);
   if (read.ok && read.value <= 720) return read.value;
   problem.value = read.ok
-    ? `${label} cannot be more than 60 ft. Measure it again.`
+    ? `${label} cannot be more than ${like(720)}. Measure it again.`
     : sentence(label, read.problem);
   return undefined;
 };
@@ -78,7 +81,7 @@ const keep = (): void => {
       <InputText
         :id="`${id}-back`"
         v-model="fields.back"
-        placeholder="13 ft 2"
+        :placeholder="like(158)"
         autocomplete="off"
       />
     </div>
@@ -98,7 +101,7 @@ const keep = (): void => {
         <InputText
           :id="`${id}-length`"
           v-model="fields.length"
-          placeholder="8 ft 8"
+          :placeholder="like(104)"
           autocomplete="off"
         />
       </div>
@@ -107,7 +110,7 @@ const keep = (): void => {
         <InputText
           :id="`${id}-depth`"
           v-model="fields.depth"
-          placeholder="2 ft 5"
+          :placeholder="like(29)"
           autocomplete="off"
         />
       </div>

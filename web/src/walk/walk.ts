@@ -22,6 +22,9 @@ export interface WalkView {
   readonly events: readonly WalkEvent[];
 }
 
+/** The most that an event may say, ms. */
+const longestWalk = 86_400_000;
+
 const notKept =
   'This device could not keep that. Free some room on it, then press again; nothing was marked.';
 
@@ -93,7 +96,8 @@ export const useWalk = defineStore('walk', () => {
     const { anchor, events = [] } = walk.value ?? {};
     if (!anchor) return 0;
     const here = anchor.elapsed + Math.max(time - anchor.at, 0);
-    return Math.round(Math.max(here, lastElapsed(events)));
+    // A clock that jumps by a day spoils the times in the log, never the walk.
+    return Math.round(Math.min(Math.max(here, lastElapsed(events)), longestWalk));
   };
 
   const write = async (what: What): Promise<void> => {

@@ -144,6 +144,39 @@ describe('npm run password-link', () => {
   });
 });
 
+describe('npm run add-yard', () => {
+  it('makes another yard; its manager sets a password, who has an account goes from one to the other', async () => {
+    const { code, printed } = await tool(
+      here,
+      'add-yard',
+      'North',
+      'Ada Finch',
+      'ada@north.example',
+    );
+    expect([code, printed]).toEqual([
+      0,
+      expect.stringMatching(/^North is there.*\/password#[\w-]{24}\n$/s),
+    ]);
+    const known = await tool(here, 'add-yard', 'South', 'Ines', 'Ines@thornquay.example');
+    expect([known.code, known.printed]).toEqual([
+      0,
+      expect.stringContaining('has an account already'),
+    ]);
+    const address = `http://127.0.0.1:${port}`;
+    const signIn = await fetch(`${address}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email: 'ines@thornquay.example', password: 'spring-ferry-22' }),
+    });
+    const cookie = signIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+    const session = await (await fetch(`${address}/api/session`, { headers: { cookie } })).json();
+    const names = (session as { yards: { name: string }[] }).yards.map((yard) => yard.name);
+    expect(names).toEqual(['South', 'Thornquay yard']);
+    const nothing = await tool(here, 'add-yard', 'North');
+    expect([nothing.code, nothing.printed]).toEqual([1, expect.stringContaining('Say the yard')]);
+  });
+});
+
 describe('npm run certificate', () => {
   it('makes a certificate for names and addresses, readable by its owner alone', async () => {
     const { code, printed } = await tool(there, 'certificate', '192.0.2.7', 'yard.example');
