@@ -41,6 +41,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   await expect(clash).toContainText('read off the label, Ines Rook');
   await expect(clash).toContainText('told, you');
   await expect(bram.getByText('1 to decide')).toBeVisible();
+  await expect(bram.getByText('everything saved')).toHaveCount(0);
   await expectSound(bram, 'clash');
   await bram.reload();
   await clash.getByRole('button', { name: 'Keep 500 lb' }).click();

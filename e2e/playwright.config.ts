@@ -8,6 +8,8 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   timeout: 120_000,
+  // What is looked for comes at once on a desk; a machine with a slow disk may take its time over it.
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -168,7 +168,7 @@ describe('faults', () => {
           await sent(lane, edit);
           writer.acknowledged.push(edit.id);
           writer.made += 1;
-          await pause(20);
+          await pause(60);
         }
       };
       const kill = async (lane: Lane): Promise<void> => {

@@ -14,7 +14,8 @@ const problem = ref('');
 const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
 const words = computed(() => {
   if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
-  return edits.saving > 0 ? '◌ saving' : '● everything saved';
+  if (edits.saving > 0) return '◌ saving';
+  return open.value > 0 ? '● the rest is saved' : '● everything saved';
 });
 
 const undo = async (): Promise<void> => {

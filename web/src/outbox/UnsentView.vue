@@ -91,6 +91,7 @@ const leaveOut = (declined: KeptDeclined): void => {
     </section>
     <section v-if="outbox.unsent" aria-labelledby="waiting">
       <h2 id="waiting">Waiting for the server</h2>
+      <p class="soft">Kept on this device, and sent by itself as soon as the server answers.</p>
       <ol>
         <li v-for="{ key, item } in outbox.shelf.queue" :key="key">
           <strong>{{ told(item).where }}</strong>
