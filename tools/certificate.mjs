@@ -32,7 +32,10 @@ const main = async () => {
     notAfterDate,
     extensions: [{ name: 'subjectAltName', altNames: names.map(altName) }],
   });
-  const folder = resolve(process.env['FAIR_GABLE_DATA'] ?? dataFolder(root), 'tls');
+  const base = resolve(process.env['FAIR_GABLE_DATA'] ?? dataFolder(root));
+  const folder = join(base, 'tls');
+  // Only the certificate's own folder is closed: the database's account passes through the other.
+  mkdirSync(base, { recursive: true });
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const [cert, key] = [join(folder, 'cert.pem'), join(folder, 'key.pem')];
   writeFileSync(cert, pem.cert);

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, statSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
@@ -179,11 +179,16 @@ describe('npm run add-yard', () => {
 
 describe('npm run certificate', () => {
   it('makes a certificate for names and addresses, readable by its owner alone', async () => {
-    const { code, printed } = await tool(there, 'certificate', '192.0.2.7', 'yard.example');
+    const fresh = join(there, 'certified');
+    const { code, printed } = await tool(fresh, 'certificate', '192.0.2.7', 'yard.example');
     expect(code).toBe(0);
     expect(printed).toContain('PUBLIC_URL=https://192.0.2.7:4780');
-    expect(readFileSync(join(there, 'tls/cert.pem'), 'utf8')).toContain('BEGIN CERTIFICATE');
-    const strange = await tool(there, 'certificate', 'no name');
+    expect(readFileSync(join(fresh, 'tls/cert.pem'), 'utf8')).toContain('BEGIN CERTIFICATE');
+    const rights = (path: string) => statSync(join(fresh, path)).mode & 0o777;
+    expect([rights('tls'), rights('tls/key.pem')]).toEqual([0o700, 0o600]);
+    // The database is made beside it, by an account that has to pass through.
+    expect(rights('.') & 0o001).toBe(1);
+    const strange = await tool(fresh, 'certificate', 'no name');
     expect(strange.printed).toContain('“no name” is no name or address');
   });
 });
