@@ -15,10 +15,10 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     {
-      name: 'core-uses-only-zod',
+      name: 'core-uses-few-libraries',
       severity: 'error',
       from: { path: '^core/src' },
-      to: { path: 'node_modules', pathNot: 'node_modules/zod/' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|date-fns)/' },
     },
     {
       name: 'server-not-web',

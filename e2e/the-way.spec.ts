@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { demo, desk, enter, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+import {
+  demo,
+  desk,
+  enter,
+  expectSound,
+  goTo,
+  openUnit,
+  phone,
+  row,
+  signIn,
+  unitsInDemo,
+} from './yard.ts';
 
 /** The whole way, as one would go it: record, check, take in, walk, log, file. */
 test.describe.configure({ mode: 'serial' });
@@ -9,7 +20,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   page,
 }) => {
   await signIn(page);
-  await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(4);
+  await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(unitsInDemo);
   await openUnit(page, 'Fenlark 24 RKD');
   await expect(page.getByRole('button', { name: /^10 Utilities, partly known/ })).toBeVisible();
   await goTo(page, /^11 Label panel/);

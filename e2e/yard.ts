@@ -1,5 +1,9 @@
+import { readdirSync } from 'node:fs';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+
+/** How many units stand in the demo yard. */
+export const unitsInDemo = readdirSync(new URL('../demo/units', import.meta.url)).length;
 
 export const demo = (path: string): string => new URL(path, process.env['DEMO_ADDRESS']).href;
 export const phone = { width: 390, height: 844 } as const;

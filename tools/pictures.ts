@@ -44,7 +44,7 @@ const take = {
 };
 
 const beginWalk = async (page: Page): Promise<void> => {
-  await openUnit(page, 'Fenlark');
+  await openUnit(page, 'Fenlark 24 RKD');
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByRole('button', { name: 'Start the walk' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -99,17 +99,21 @@ const views: readonly View[] = [
     file: 'record',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Skerry', 'labels');
+      await atStation(page, 'Skerry 27 G', 'labels');
       await page.locator('[data-field="ccc"] .head').click();
     },
   },
-  { file: 'record-utilities', size: desk, go: (page) => atStation(page, 'Fenlark', 'utilities') },
+  {
+    file: 'record-utilities',
+    size: desk,
+    go: (page) => atStation(page, 'Fenlark 24 RKD', 'utilities'),
+  },
   {
     file: 'record-phone',
     size: phone,
     go: async (page) => {
-      await atStation(page, 'Marl', 'running-gear');
-      await page.locator('.note').scrollIntoViewIfNeeded();
+      await atStation(page, 'Marl 18 MB', 'running-gear');
+      await page.locator('.note').first().scrollIntoViewIfNeeded();
     },
   },
   {
@@ -126,7 +130,7 @@ const views: readonly View[] = [
     file: 'plan',
     size: desk,
     go: async (page) => {
-      await openUnit(page, 'Fenlark');
+      await openUnit(page, 'Fenlark 24 RKD');
       await page.getByRole('link', { name: 'Walk', exact: true }).click();
       await page.locator('.plan').waitFor();
     },
@@ -136,7 +140,7 @@ const views: readonly View[] = [
     file: 'clash',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Fenlark', 'labels');
+      await atStation(page, 'Fenlark 24 RKD', 'labels');
       const row = page.locator('[data-field="hitchWeight"]');
       await row.getByRole('button').first().click();
       await row.getByRole('textbox').first().fill('705 lb');
@@ -149,7 +153,7 @@ const views: readonly View[] = [
     file: 'history',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Fenlark', 'labels');
+      await atStation(page, 'Fenlark 24 RKD', 'labels');
       await meanwhile(page, 684);
       await meanwhile(page, 690);
       await page.getByRole('link', { name: 'History' }).click();
@@ -169,7 +173,7 @@ const views: readonly View[] = [
     file: 'record-dark',
     mode: 'dark',
     size: desk,
-    go: (page) => atStation(page, 'Skerry', 'utilities'),
+    go: (page) => atStation(page, 'Skerry 27 G', 'utilities'),
   },
   { file: 'walk-sunlight', mode: 'sunlight', size: phone, go: given },
   {
@@ -177,7 +181,7 @@ const views: readonly View[] = [
     size: phone,
     go: async (page) => {
       await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-      await atStation(page, 'Marl', 'hitch');
+      await atStation(page, 'Marl 18 MB', 'hitch');
       await page.context().setOffline(true);
       await page.locator('[data-field="powerJack"]').getByRole('button', { name: 'none' }).click();
       await page.getByRole('link', { name: /not sent yet/ }).click();

@@ -5,6 +5,6 @@ import { unitFileJsonSchema } from '@fair-gable/core';
 const folder = new URL('../docs/schemas/', import.meta.url);
 mkdirSync(folder, { recursive: true });
 writeFileSync(
-  new URL('unit-v1.schema.json', folder),
+  new URL('unit-v2.schema.json', folder),
   `${JSON.stringify(unitFileJsonSchema(), null, 2)}\n`,
 );

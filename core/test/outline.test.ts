@@ -8,7 +8,7 @@ import {
   knownAt,
   outlineOf,
   routeOf,
-  stationsInUse,
+  stations,
   stationState,
   type Change,
   type Place,
@@ -40,7 +40,7 @@ describe('the outline', () => {
 
   it('says what is not measured, and draws it where it usually is', () => {
     const { missing, parts } = outlineOf(fenlark);
-    expect(missing).toEqual(['Gray tank', 'Second dump outlet']);
+    expect(missing).toEqual(['Gray tank', 'Fresh-tank drain', 'Second dump outlet']);
     expect(parts.find((p) => p.key === 'grayTank')).toMatchObject({
       known: false,
       side: 'off-door',
@@ -77,7 +77,7 @@ describe('the outline', () => {
     'keeps the pegs of %s apart and in reach',
     (_, record) => {
       const { pegs, path } = outlineOf(record);
-      expect(pegs).toHaveLength(stationsInUse.filter(isOnRing).length);
+      expect(pegs).toHaveLength(stations.filter(isOnRing).length);
       for (const a of pegs) {
         for (const b of pegs) {
           if (a.number < b.number) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(26);
@@ -92,7 +92,8 @@ describe('the route', () => {
   it('goes hitch, door side, rear, off-door side, then what is not on the ring', () => {
     expect(routeOf(fenlark)).toEqual([
       'hitch', 'front', 'pass-through', 'door-side', 'entry', 'running-gear', 'outside-kitchen', 'rear',
-      'underside', 'utilities', 'labels', 'roof', 'construction', 'climate', 'safety', 'papers',
+      'underside', 'utilities', 'labels', 'roof', 'construction', 'control-panel', 'kitchen', 'living',
+      'bedroom', 'bunks', 'bath', 'climate', 'safety', 'garage', 'loose-items', 'papers',
     ]); // prettier-ignore
   });
 
@@ -123,7 +124,7 @@ describe('the route', () => {
         (moves) => {
           const record = moves.reduce((r, [key, to]) => put(r, key, to as Place), fenlark);
           const route = routeOf(record);
-          return route.length === stationsInUse.length && new Set(route).size === route.length;
+          return route.length === stations.length && new Set(route).size === route.length;
         },
       ),
     );
@@ -134,7 +135,11 @@ describe('a station’s state', () => {
   it('is open, partly, done or wrong', () => {
     const state = (stock: string, station: Parameters<typeof stationState>[1]) => {
       const record = demoRecord(stock);
-      return stationState(record, station, checkRecord(record, 'us'));
+      return stationState(
+        record,
+        station,
+        checkRecord(record, { system: 'us', today: '2026-04-15' }),
+      );
     };
     expect(stationState(emptyRecord, 'hitch', [])).toBe('open');
     expect(state('TQ-0417', 'utilities')).toBe('partly');
@@ -143,6 +148,6 @@ describe('a station’s state', () => {
   });
 
   it('does not count what belongs to something not fitted', () => {
-    expect(knownAt(demoRecord('TQ-0402'), 'utilities')).toEqual({ known: 9, of: 9 });
+    expect(knownAt(demoRecord('TQ-0402'), 'utilities')).toEqual({ known: 22, of: 22 });
   });
 });

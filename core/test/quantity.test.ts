@@ -4,10 +4,12 @@ import {
   displayRow,
   displays,
   formatCounted,
+  formatSize,
   formatQuantity,
   fromInternal,
   parseCounted,
   parseQuantity,
+  parseSize,
   quantityParts,
   readNumber,
   sentence,
@@ -28,6 +30,11 @@ describe('units', () => {
     [1, 'psi', 'kPa', 6.894757],
     [1, 'BTU/h', 'W', 0.2930711],
     [1, 'bar', 'kPa', 100],
+    [1, 'ft³', 'L', 28.31685],
+    [1, 'lb·ft', 'N·m', 1.355818],
+    [1, 'mph', 'km/h', 1.609344],
+    [1, 'RSI', 'R', 5.678263],
+    [1, 'CFM', 'm³/h', 1.699011],
   ] as const)('%d %s is the published number of %s', (amount, from, to, published) => {
     const digits = 7 - Math.ceil(Math.log10(published));
     expect(fromInternal(toInternal(amount, from), to)).toBeCloseTo(published, digits);
@@ -150,8 +157,79 @@ describe('what is shown', () => {
     [toInternal(13_500, 'BTU/h'), 'heat', 'us', '13,500 BTU/h'],
     [toInternal(13_500, 'BTU/h'), 'heat', 'metric', '3.96 kW'],
     [65, 'pressure', 'metric', '448 kPa'],
+    [1.5, 'fineInches', 'us', '1 ½ in'],
+    [5 / 32, 'fineInches', 'us', '5⁄32 in'],
+    [2 / 32, 'fineInches', 'us', '1⁄16 in'],
+    [1.5, 'fineInches', 'metric', '38 mm'],
+    [9, 'rValue', 'us', 'R-9'],
+    [9, 'rValue', 'metric', '1.58 RSI'],
+    [toInternal(-10, '°F'), 'temperature', 'us', '-10 °F'],
+    [toInternal(-10, '°F'), 'temperature', 'metric', '-23 °C'],
+    [toInternal(10.3, 'ft³'), 'cubicFeet', 'us', '10.3 ft³'],
   ] as const)('%d internal as %s (%s) is “%s”', (internal, display, system, text) => {
     expect(formatQuantity(internal, display, system)).toBe(text);
+  });
+
+  // The fixed points of the two scales: NIST SP 811 B.8.
+  it.each([
+    [32, 0],
+    [212, 100],
+    [-40, -40],
+  ])('%d °F is %d °C', (fahrenheit, celsius) => {
+    expect(fromInternal(toInternal(fahrenheit, '°F'), '°C')).toBeCloseTo(celsius, 9);
+  });
+
+  it.each([
+    ['-10', 'us', -10],
+    ['-10 °F', 'metric', -10],
+    ['−23 °C', 'us', -9.4],
+    ['40', 'us', 40],
+  ] as const)('%s typed in %s units is %d °F', (typed, system, fahrenheit) => {
+    const read = parseQuantity(typed, 'temperature', system);
+    expect(read.ok && fromInternal(read.value, '°F')).toBeCloseTo(fahrenheit, 1);
+  });
+
+  it.each([
+    ['R-9', 'rValue', 9],
+    ['r 11', 'rValue', 11],
+    ['9', 'rValue', 9],
+    ['10.3 cu ft', 'cubicFeet', toInternal(10.3, 'ft³')],
+    ['8 ft3', 'cubicFeet', toInternal(8, 'ft³')],
+    ['5/32', 'fineInches', 5 / 32],
+    ['5⁄32 in', 'fineInches', 5 / 32],
+    ['1½', 'fineInches', 1.5],
+    ['100 ft-lb', 'torque', 100],
+    ['200 W', 'watts', 200],
+  ] as const)('reads %s', (typed, display, amount) => {
+    const read = parseQuantity(typed, display, 'us');
+    expect(read.ok && read.value).toBeCloseTo(amount, 9);
+  });
+
+  it.each([
+    ['60 x 80', 'us', [60, 80]],
+    ['60 × 80 in', 'us', [60, 80]],
+    ['60 by 74 1/2', 'us', [60, 74.5]],
+    ['152 x 203', 'metric', [152 / 2.54, 203 / 2.54]],
+    ["5' x 6'8", 'us', [60, 80]],
+  ] as const)('reads the sides of %s', (typed, system, sides) => {
+    const read = parseSize(typed, 'inches', 2, system);
+    expect(read).toMatchObject({ ok: true });
+    if (read.ok) read.value.forEach((side, i) => expect(side).toBeCloseTo(sides[i] ?? 0, 9));
+  });
+
+  it.each([
+    ['60', 'sides'],
+    ['60 x 80 x 90', 'sides'],
+    ['60 x wide', 'not-a-quantity'],
+    ['60 x 80 lb', 'other-dimension'],
+    ['', 'empty'],
+  ])('refuses the sides of “%s”: %s', (typed, code) => {
+    expect(parseSize(typed, 'inches', 2, 'us')).toMatchObject({ ok: false, problem: { code } });
+  });
+
+  it('says the unit of a size once', () => {
+    expect(formatSize([60, 74.5], 'inches', 'us')).toBe('60 × 74.5 in');
+    expect(formatSize([22, 14, 96], 'inches', 'metric')).toBe('56 × 36 × 244 cm');
   });
 
   it('writes counts before sizes, also of one', () => {
@@ -176,9 +254,11 @@ describe('what is shown', () => {
         amounts,
         (display, system, amount) => {
           const read = parseQuantity(formatQuantity(amount, display, system), display, system);
-          const { unit, decimals } = displayRow(display)[system];
+          const row = displayRow(display);
+          const { unit, decimals } = row[system];
           const isFeet = unit === 'ft';
-          const step = isFeet ? 1 / 16 : toInternal(0.5 * 10 ** -decimals, unit);
+          const part = system === 'us' && row.us.fraction ? 1 / row.us.fraction : 10 ** -decimals;
+          const step = isFeet ? 1 / 16 : toInternal(0.5 * part, unit) - toInternal(0, unit);
           return read.ok && Math.abs(read.value - amount) <= step + 1e-9;
         },
       ),

@@ -10,6 +10,7 @@ import {
   unitNamed,
   type Asker,
   type Bench,
+  unitsInDemo,
 } from './support.ts';
 
 let b: Bench;
@@ -28,7 +29,7 @@ const change = (id: string, changes: readonly unknown[]) =>
 describe('units', () => {
   it('are those of the demo yard', async () => {
     const { body } = await ask('GET', '/api/units');
-    expect(body.units).toHaveLength(4);
+    expect(body.units).toHaveLength(unitsInDemo);
   });
 
   it('are made from what the labels say, with who and when', async () => {

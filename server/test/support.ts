@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Client } from 'pg';
 import type { DataSource } from 'typeorm';
@@ -10,6 +11,8 @@ import { loadDemo } from '../src/demo/index.ts';
 import { createYard } from '../src/people/index.ts';
 
 export const demoFolder = fileURLToPath(new URL('../../demo', import.meta.url));
+/** How many units stand in the demo yard. */
+export const unitsInDemo = readdirSync(`${demoFolder}/units`).length;
 export const password = 'spring-ferry-22';
 
 /** The throw-away cluster that `npm test` started. */

@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import { afterAll, describe, expect, it, jest } from '@jest/globals';
 import { networkFrom, serve } from '../../server/dist/index.js';
 import { freePort, removeCluster, startCluster } from '../lib/postgres.mjs';
-import { killAll, ownFolder, root, startBy, type Started } from './support.ts';
+import { killAll, ownFolder, root, startBy, type Started, unitsInDemo } from './support.ts';
 
 jest.setTimeout(600_000);
 afterAll(killAll);
@@ -113,7 +113,9 @@ describe('faults', () => {
       }
       const again = await startCluster(folder, { throwAway: true, port });
       for (let i = 0; i < 100 && (await get('/api/health')).status !== 200; i++) await pause(100);
-      expect(((await (await get('/api/units')).json()) as { total: number }).total).toBe(4);
+      expect(((await (await get('/api/units')).json()) as { total: number }).total).toBe(
+        unitsInDemo,
+      );
       for (let i = 0; i < 100 && !heard.includes('catch-up'); i++) await pause(100);
       expect(heard).toContain('event: catch-up');
       expect(await (await get('/api/health')).json()).toMatchObject({

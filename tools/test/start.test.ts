@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { freePort, removeCluster } from '../lib/postgres.mjs';
-import { killAll, ownFolder, start, startBy, type Started } from './support.ts';
+import { killAll, ownFolder, start, startBy, type Started, unitsInDemo } from './support.ts';
 
 jest.setTimeout(120_000);
 
@@ -69,7 +69,7 @@ describe('npm start', () => {
     ]) {
       expect(printed).toMatch(new RegExp(`${step} … .*\\d\\.\\d s`));
     }
-    expect(await unitCount()).toBe(4);
+    expect(await unitCount()).toBe(unitsInDemo);
   });
 
   it('after a kill -9 goes on where it was, with nothing lost', async () => {
@@ -87,7 +87,7 @@ describe('npm start', () => {
     await running.at(-1)?.ended;
     const again = startHere();
     expect(await again.says(ready)).toContain('found running, taken over');
-    expect(await unitCount()).toBe(5);
+    expect(await unitCount()).toBe(unitsInDemo + 1);
   });
 
   it('says that the port is in use, and leaves the other one alone', async () => {

@@ -1,9 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { chmodSync, mkdtempSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** How many units stand in the demo yard. */
+export const unitsInDemo = readdirSync(`${root}/demo/units`).length;
 
 /** A data folder of this test's own; never the one of the checkout. */
 export const ownFolder = (): string => {

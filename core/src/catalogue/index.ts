@@ -3,13 +3,18 @@ export {
   specs,
   features,
   stations,
-  stationsInUse,
+  audiences,
+  schools,
   specEntry,
   featureEntry,
+  entryFor,
   stationEntry,
+  schoolEntry,
+  audienceRow,
   isSpecKey,
   isFeatureKey,
   isStationKey,
+  isSchoolKey,
   isLocatedKey,
   locatedEntries,
   type SpecKey,
@@ -17,5 +22,10 @@ export {
   type Spec,
   type Feature,
   type Station,
+  type School,
+  type AudienceRow,
 } from './catalogue.ts';
 export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } from './states.ts';
+export type { Audience } from './audiences.ts';
+export type { SchoolKey } from './schools.ts';
+export { tyrePositions } from './entries/tyres.ts';

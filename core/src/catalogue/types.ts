@@ -1,4 +1,6 @@
 import type { Display, UnitKey } from '../quantity/index.ts';
+import type { Audience } from './audiences.ts';
+import type { SchoolKey } from './schools.ts';
 import type { UsualPlace } from './station-entry.ts';
 import type { stations } from './stations.ts';
 
@@ -24,14 +26,24 @@ interface Entry {
   readonly explain: string;
   /** The usual station; the unit's own place overrides it. */
   readonly station: StationKey;
+  /** Asked for before the unit is shown to anybody. */
+  readonly basic?: true;
   /** How to check it on the lot. */
   readonly check: string;
   readonly notToBeConfused?: string;
   /** Where it can hurt: the usual caution, deferring to label, local code and licensed people. */
   readonly caution?: string;
   readonly located?: Located;
+  /** What is normal where that worries people. */
+  readonly normal?: string;
+  /** Who cares most; empty where it matters to everyone alike. */
+  readonly audiences: readonly Audience[];
+  /** The disagreement among practitioners that it belongs to. */
+  readonly school?: SchoolKey;
   /** The feature it belongs to: where that is not fitted, there is nothing to know here. */
   readonly partOf?: string;
+  /** On units with at least so many axles only. */
+  readonly fromAxles?: number;
   /** What to demonstrate beside the card's sentence, and how long the doing takes. */
   readonly show?: { readonly what: string; readonly seconds: number };
   /** Other specs whose numbers stand on the same card. */
@@ -46,6 +58,8 @@ export interface Plausible {
 
 export type ValueKind =
   | { readonly kind: 'text'; readonly limit: number }
+  /** A calendar date, to the month or to the day. */
+  | { readonly kind: 'date'; readonly to: 'month' | 'day' }
   | {
       readonly kind: 'number';
       readonly plausible: { readonly from: number; readonly to: number };
@@ -60,6 +74,14 @@ export type ValueKind =
       /** Of each. */
       readonly plausible: Plausible;
       readonly counts: { readonly from: number; readonly to: number };
+    }
+  | {
+      readonly kind: 'size';
+      readonly display: Display;
+      /** What each number is, in the order typed: wide, high, deep. */
+      readonly sides: readonly string[];
+      /** Of each side. */
+      readonly plausible: Plausible;
     };
 
 export interface SpecEntry extends Entry {
@@ -77,4 +99,15 @@ export interface FeatureEntry extends Entry {
   readonly say: string;
   /** Said when it is not fitted and a buyer would ask. */
   readonly lack?: string;
+  /** Features that make up for its lack. */
+  readonly madeUpBy?: readonly string[];
+}
+
+/** An entry as its station's file has it: the station is the file's. */
+export type AtStation<E extends Entry> = Omit<E, 'station'>;
+
+/** What there is to know at one station. */
+export interface StationEntries {
+  readonly specs: readonly AtStation<SpecEntry>[];
+  readonly features: readonly AtStation<FeatureEntry>[];
 }

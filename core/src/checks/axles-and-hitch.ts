@@ -71,7 +71,7 @@ export const axlesAndHitch: Rule = {
   about: 'The axles and a sensible hitch share carry the gross rating',
   needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
   source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15 % of loaded weight: common practice',
-  test: (record, system) => {
+  test: (record, { system }) => {
     const given = givenOf(record);
     const found = given && finding(record, given, system);
     return found ? [found] : [];

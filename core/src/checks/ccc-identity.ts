@@ -99,7 +99,7 @@ export const cccIdentity: Rule = {
   needs: ['gvwr', 'uvw', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
   source:
     'CCC = GVWR − UVW − LP where UVW excludes LP: common practice; water on old labels: from memory',
-  test: (record, system) => {
+  test: (record, { system }) => {
     const gvwr = amountOf(record, 'gvwr');
     const uvw = amountOf(record, 'uvw');
     const ccc = amountOf(record, 'ccc');

@@ -1,22 +1,40 @@
-import { isFeatureKey, isSpecKey } from '../catalogue/index.ts';
+import { isFeatureKey, isSpecKey, type FeatureKey, type SpecKey } from '../catalogue/index.ts';
 import type { UnitRecord } from '../record/index.ts';
-import type { System } from '../quantity/index.ts';
 import { axlesAndHitch } from './axles-and-hitch.ts';
 import { cccIdentity } from './ccc-identity.ts';
 import { countTimesSize } from './count-times-size.ts';
 import { plausibleRange } from './range.ts';
-import type { Finding, Objection, Rule } from './types.ts';
+import type { Finding, Look, Objection, Rule } from './types.ts';
+import { comfortRules } from './comfort-rules.ts';
+import { identityRules } from './identity-rules.ts';
+import { plausibleNumbers, plausibleSizes } from './numbers-and-sizes.ts';
+import { powerRules } from './power-rules.ts';
+import { safetyRules } from './safety-rules.ts';
+import { sizeRules } from './size-rules.ts';
 import { tyrePressure } from './tyre-pressure.ts';
+import { tyreRules } from './tyre-rules.ts';
 import { vinCheck } from './vin-check-digit.ts';
+import { waterRules } from './water-rules.ts';
+import { weightRules } from './weight-rules.ts';
 
 /** Every check there is, in the order in which the margin shows them. */
 export const rules: readonly Rule[] = [
   vinCheck,
+  ...safetyRules,
   cccIdentity,
   axlesAndHitch,
-  plausibleRange,
-  countTimesSize,
+  ...weightRules,
   tyrePressure,
+  ...tyreRules,
+  ...identityRules,
+  ...sizeRules,
+  ...waterRules,
+  ...powerRules,
+  ...comfortRules,
+  plausibleRange,
+  plausibleNumbers,
+  plausibleSizes,
+  countTimesSize,
 ];
 
 const valueOf = (record: UnitRecord, key: string): unknown => {
@@ -27,7 +45,9 @@ const valueOf = (record: UnitRecord, key: string): unknown => {
 /** The values a finding rests on, as comparable text. */
 const inputsOf = (rule: Rule, finding: Finding, record: UnitRecord): string => {
   const keys = rule.fieldByField ? [finding.field] : rule.needs;
-  return JSON.stringify(keys.map((key) => valueOf(record, key) ?? null));
+  const values = keys.map((key) => valueOf(record, key) ?? null);
+  const place = rule.reads?.includes('places') ? record.places[finding.field]?.value : undefined;
+  return JSON.stringify(place ? [...values, place] : values);
 };
 
 const objectionOf = (rule: Rule, finding: Finding, record: UnitRecord): Objection => {
@@ -39,14 +59,45 @@ const objectionOf = (rule: Rule, finding: Finding, record: UnitRecord): Objectio
   return { ...base, settled: { reason: entry.value.reason, by: entry.by, at: entry.at } };
 };
 
+/** What a look at a record found, to begin the next look from. */
+export interface Checked {
+  readonly record: UnitRecord;
+  readonly look: Look;
+  readonly findings: readonly (readonly Finding[])[];
+  readonly objections: readonly Objection[];
+}
+
+const entryAt = (record: UnitRecord, key: SpecKey | FeatureKey): unknown =>
+  isSpecKey(key) ? record.specs[key] : record.features[key];
+
+/** Whether all that a rule reads is as it was. Entries are never changed, only replaced. */
+const isUntouched = (rule: Rule, before: UnitRecord, record: UnitRecord): boolean =>
+  rule.needs.every((key) => entryAt(before, key) === entryAt(record, key)) &&
+  (rule.reads ?? []).every((part) => before[part] === record[part]);
+
 /**
- * What the checks object to in a record; settled ones are there too, marked.
- * @param system the reader's units, for the sentences
+ * What the checks object to in a record, running only those rules whose inputs changed since the last look.
+ * @param before the last look at this record, or at any other; undefined at first
  */
-export const checkRecord = (record: UnitRecord, system: System): readonly Objection[] =>
-  rules.flatMap((rule) =>
-    rule.test(record, system).map((finding) => objectionOf(rule, finding, record)),
+export const checkAgain = (
+  before: Checked | undefined,
+  record: UnitRecord,
+  look: Look,
+): Checked => {
+  const sameLook = before?.look.system === look.system && before.look.today === look.today;
+  const findings = rules.map((rule, i) => {
+    const had = sameLook && isUntouched(rule, before.record, record) && before.findings[i];
+    return had || rule.test(record, look);
+  });
+  const objections = rules.flatMap((rule, i) =>
+    (findings[i] ?? []).map((finding) => objectionOf(rule, finding, record)),
   );
+  return { record, look, findings, objections };
+};
+
+/** What the checks object to in a record; settled ones are there too, marked. */
+export const checkRecord = (record: UnitRecord, look: Look): readonly Objection[] =>
+  checkAgain(undefined, record, look).objections;
 
 /** Those that still want an answer. */
 export const openObjections = (objections: readonly Objection[]): readonly Objection[] =>

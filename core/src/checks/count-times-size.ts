@@ -81,5 +81,5 @@ export const countTimesSize: Rule = {
   needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges of each: common practice',
-  test: (record, system) => fields.flatMap((field) => finding(record, field, system) ?? []),
+  test: (record, { system }) => fields.flatMap((field) => finding(record, field, system) ?? []),
 };

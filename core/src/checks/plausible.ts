@@ -12,8 +12,11 @@ export const rangeOf = (plausible: Plausible): Range => ({
   to: toInternal(plausible.to, plausible.unit),
 });
 
+/** Converted figures are off by their last digit: one part in a million is none. */
+const slack = (bound: number): number => 1e-6 * Math.abs(bound);
+
 export const isWithin = (amount: number, range: Range): boolean =>
-  amount >= range.from - 1e-9 && amount <= range.to + 1e-9;
+  amount >= range.from - slack(range.from) && amount <= range.to + slack(range.to);
 
 /** Slips of the hand: a lost or added nought, inches read as feet, kilograms as pounds and the like. */
 const factors = [10, 100, 1000, 0.1, 0.01, 0.001] as const;

@@ -45,5 +45,5 @@ export const plausibleRange: Rule = {
   needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges: common practice',
-  test: (record, system) => fields.flatMap((field) => finding(record, field, system) ?? []),
+  test: (record, { system }) => fields.flatMap((field) => finding(record, field, system) ?? []),
 };

@@ -2,18 +2,26 @@ import type { FeatureKey, SpecKey } from '../catalogue/index.ts';
 import type { Change, UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 
+/** Who looks, and when: the core has no clock of its own. */
+export interface Look {
+  /** The reader's units, for the sentences. */
+  readonly system: System;
+  /** Today, `2026-04-15`; alarms and tyres are held against it. */
+  readonly today: string;
+}
+
 /** Wrong cannot be true; doubtful is unlikely; a look is explained or harmless but worth knowing. */
 export type Severity = 'wrong' | 'doubtful' | 'look';
 
 /** A way to settle an objection, a button in the margin. */
 export type Way =
   | { readonly kind: 'enter'; readonly label: string; readonly changes: readonly Change[] }
-  | { readonly kind: 'go'; readonly label: string; readonly field: SpecKey }
+  | { readonly kind: 'go'; readonly label: string; readonly field: SpecKey | FeatureKey }
   | { readonly kind: 'reason'; readonly label: string; readonly suggested?: string };
 
 /** What one rule has to say about one field. */
 export interface Finding {
-  readonly field: SpecKey;
+  readonly field: SpecKey | FeatureKey;
   readonly severity: Severity;
   readonly title: string;
   /** One or two sentences with the numbers in them. */
@@ -27,11 +35,12 @@ export interface Rule {
   readonly about: string;
   /** The fields it reads; it is run when one of them changes. */
   readonly needs: readonly (SpecKey | FeatureKey)[];
+  /** Whole parts of the record that it reads besides. */
+  readonly reads?: readonly ('features' | 'places')[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
   readonly source: string;
-  /** @param system the reader's units, for the sentences */
-  readonly test: (record: UnitRecord, system: System) => readonly Finding[];
+  readonly test: (record: UnitRecord, look: Look) => readonly Finding[];
 }
 
 /** A finding that stands in the margin. */

@@ -1,10 +1,8 @@
+import { pressureOfRange } from '../identity/index.ts';
 import { amountOf, textOf } from '../record/index.ts';
 import { formatQuantity } from '../quantity/index.ts';
 import type { Rule } from './types.ts';
 import { goTo, withReason } from './ways.ts';
-
-/** Most cold pressure by load range for special-trailer sizes, psi. Source: common practice. */
-export const loadRangePressure: Readonly<Record<string, number>> = { C: 50, D: 65, E: 80 };
 
 /** Label pressure against what the load range allows; less is no fault, the label may ask for less. */
 export const tyrePressure: Rule = {
@@ -12,10 +10,10 @@ export const tyrePressure: Rule = {
   about: 'The label does not ask for more pressure than the tyre’s load range allows',
   needs: ['coldPressure', 'loadRange'],
   source: 'C 50, D 65, E 80 psi: common practice for ST sizes; the sidewall decides',
-  test: (record, system) => {
+  test: (record, { system }) => {
     const pressure = amountOf(record, 'coldPressure');
     const letter = textOf(record, 'loadRange') ?? '';
-    const limit = loadRangePressure[letter];
+    const limit = pressureOfRange(letter);
     if (pressure === undefined || limit === undefined || pressure <= limit) return [];
     const show = (psi: number): string => formatQuantity(psi, 'pressure', system);
     return [

@@ -1,4 +1,4 @@
-import { specEntry, type HowKnown, type SpecKey } from '../catalogue/index.ts';
+import { entryFor, type FeatureKey, type HowKnown, type SpecKey } from '../catalogue/index.ts';
 import { formatSpec, type Change, type SpecValue, type UnitRecord } from '../record/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
 import type { Way } from './types.ts';
@@ -26,11 +26,15 @@ export const enter = (
   };
 };
 
+/** A label inside a sentence: abbreviations keep their capitals. */
+export const inSentence = (label: string): string =>
+  /^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
+
 /** A button that leads to a field, to correct or prove it. */
-export const goTo = (field: SpecKey, label?: string): Way => ({
+export const goTo = (field: SpecKey | FeatureKey, label?: string): Way => ({
   kind: 'go',
   field,
-  label: label ?? `Go to ${specEntry(field).label.toLowerCase()}`,
+  label: label ?? `Go to ${inSentence(entryFor(field).label)}`,
 });
 
 /** A button that lets the numbers stand with a reason. */

@@ -1,1 +1,15 @@
 export { readVin, tidyVin, vinCheckDigit, type VinReading } from './vin.ts';
+export { modelYearsOf } from './model-year.ts';
+export { builtOn, readDotDate, tyreMonths, type DotDate, type DotReading } from './dot-date.ts';
+export { readTyreCode, sizeOf, type TyreCode } from './tyre-code.ts';
+export { loadOfIndex, speedOfSymbol } from './load-index.ts';
+export { loadRanges, pressureOfRange, tableLoad } from './load-range.ts';
+export {
+  floorPlanGlossary,
+  planInWords,
+  readFloorPlan,
+  type GlossaryRow,
+  type PlanPart,
+  type PlanReading,
+} from './floor-plan.ts';
+export { codeInWords } from './in-words.ts';

@@ -20,13 +20,24 @@ export const knownAt = (
   return { known, of: specsHere.length + featuresHere.length };
 };
 
+/**
+ * Whether a unit has a station at all: a garage, bunks, an outside kitchen it has only when something of it is
+ * fitted, or while nobody has looked.
+ */
+export const isOnUnit = (record: UnitRecord, station: StationKey): boolean => {
+  const here = features.filter((f) => f.station === station && applies(record, f));
+  return here.some((f) => record.features[f.key]?.value.state !== 'none');
+};
+
 /** @param objections those of the whole record */
 export const stationState = (
   record: UnitRecord,
   station: StationKey,
   objections: readonly Objection[],
 ): StationState => {
-  const here = new Set<string>(specs.filter((s) => s.station === station).map((s) => s.key));
+  const here = new Set<string>(
+    [...specs, ...features].filter((e) => e.station === station).map((e) => e.key),
+  );
   const disagrees = (o: Objection): boolean =>
     !o.settled && o.severity !== 'look' && here.has(o.field);
   if (objections.some(disagrees)) return 'wrong';

@@ -1,6 +1,6 @@
 import {
   locatedEntries,
-  stationsInUse,
+  stations,
   type Side,
   type Station,
   type StationKey,
@@ -49,7 +49,7 @@ const placeOf = (station: Station, record: UnitRecord, length: number): StationP
 
 /** Every station in use, where it stands on this unit. */
 export const stationPlaces = (record: UnitRecord, length: number): readonly StationPlace[] =>
-  stationsInUse.map((station) => placeOf(station, record, length));
+  stations.map((station) => placeOf(station, record, length));
 
 /**
  * The order in which one walks the ring: hitch, down the door side, round the rear, up the

@@ -1,5 +1,7 @@
 export {
   firstAccountSchema,
+  glossarySchema,
+  houseViewsSchema,
   linkSchema,
   newPersonSchema,
   ownSettingsSchema,
@@ -10,9 +12,11 @@ export {
   signedInSchema,
   signInSchema,
   yardSettingsSchema,
+  type HouseViews,
   type Session,
   type SignedIn,
   type YardPerson,
+  type YardSettings,
 } from './people.ts';
 export { may, rights, roles, roleWords, type Right, type Role } from './roles.ts';
 export { waitAfter, waitWords } from './waits.ts';

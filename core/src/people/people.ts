@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../catalogue/index.ts';
 import { roles } from './roles.ts';
 
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
@@ -18,6 +19,34 @@ export const firstAccountSchema = z.strictObject({
   password: newPassword,
 });
 
+const schoolKeys = schools.map((s) => s.key) as [SchoolKey, ...SchoolKey[]];
+
+/** The side a yard takes where practitioners disagree, by the disagreement's key. */
+export const houseViewsSchema = z
+  .partialRecord(z.enum(schoolKeys), z.string().max(40))
+  .refine(
+    (views) =>
+      Object.entries(views).every(
+        ([key, side]) =>
+          isSchoolKey(key) && schoolEntry(key).sides.some((known) => known.key === side),
+      ),
+    'A house view is one of the sides of its disagreement.',
+  );
+export type HouseViews = Readonly<Partial<Record<SchoolKey, string>>>;
+
+/** The yard's own readings of letters in floor-plan codes; they stand before the common ones. */
+export const glossarySchema = z
+  .array(
+    z.strictObject({
+      code: z
+        .string()
+        .trim()
+        .regex(/^[A-Z]{1,4}$/, 'Up to 4 capital letters.'),
+      readings: z.array(z.string().trim().min(1).max(40)).min(1).max(4),
+    }),
+  )
+  .max(60);
+
 export const sessionSchema = z.strictObject({
   person: z.strictObject({
     id: z.uuid(),
@@ -27,7 +56,13 @@ export const sessionSchema = z.strictObject({
     /** One's own units; null takes the yard's. */
     system: system.nullable(),
   }),
-  yard: z.strictObject({ id: z.uuid(), name: z.string(), system }),
+  yard: z.strictObject({
+    id: z.uuid(),
+    name: z.string(),
+    system,
+    houseViews: houseViewsSchema,
+    glossary: glossarySchema,
+  }),
   /** Every yard this person belongs to. */
   yards: z.array(z.strictObject({ id: z.uuid(), name: z.string(), role: z.enum(roles) })),
 });
@@ -45,8 +80,14 @@ export const passwordByLinkSchema = z.strictObject({
 /** What a person sets for themselves. */
 export const ownSettingsSchema = z.strictObject({ name, system: system.nullable() });
 
-/** What a manager sets for the yard. */
-export const yardSettingsSchema = z.strictObject({ name, system });
+/** What a manager sets for the yard; what is left out stays as it is. */
+export const yardSettingsSchema = z.strictObject({
+  name,
+  system,
+  houseViews: houseViewsSchema.optional(),
+  glossary: glossarySchema.optional(),
+});
+export type YardSettings = z.infer<typeof yardSettingsSchema>;
 
 export const newPersonSchema = z.strictObject({ name, email, role: z.enum(roles) });
 

@@ -12,7 +12,7 @@ const wordings = {
     `cannot be read: “${p['typed']}”. Type a number and a unit, like 26 ft 4 in, 8.03 m or 6,340 lb.`,
   'not-a-number': (p: Params) => `cannot be read: “${p['typed']}”. Type a plain number.`,
   'unknown-unit': (p: Params) =>
-    `has a unit nobody here knows: “${p['unit']}”. Use ft, in, m, cm, lb, kg, gal, L, psi, kPa, BTU/h, kW or A.`,
+    `has a unit nobody here knows: “${p['unit']}”. Use ft, in, m, cm, lb, kg, gal, L, ft³, psi, kPa, BTU/h, kW, W, A, Ah, V, CFM, °F, °C, mph or km/h.`,
   'other-dimension': (p: Params) =>
     `is given in ${p['unit']}, which measures something else. Give it in ${p['wanted']}.`,
   negative: (p: Params) =>
@@ -20,6 +20,10 @@ const wordings = {
   impossible: (p: Params) =>
     `cannot be ${p['value']}. Give a number above 0 and below ${p['limit']}.`,
   count: (p: Params) => `has a count that cannot be: “${p['typed']}”. Type it like 2 × 30.`,
+  sides: (p: Params) =>
+    `cannot be read: “${p['typed']}”. Type ${p['count']} sides with an x between them, like ${p['count'] === 3 ? '22 x 14 x 96' : '60 x 80'}.`,
+  'not-a-date': (p: Params) =>
+    `is no date that can be read: “${p['typed']}”. Type it like ${p['example']}.`,
   'too-long': (p: Params) =>
     `is ${p['length']} characters long; there is room for ${p['limit']}. Shorten it.`,
   'not-a-choice': (p: Params) => `cannot be “${p['typed']}”. Choose one of: ${p['choices']}.`,

@@ -1,5 +1,5 @@
 import { displayRow, type Display, type System } from './display.ts';
-import { fromInternal } from './units.ts';
+import { fromInternal, unitRow } from './units.ts';
 
 /** A number and its unit apart, so that the number can be set large. */
 export interface NumberPart {
@@ -32,6 +32,22 @@ const feetAndInches = (inches: number): readonly NumberPart[] => {
   return left === 0 ? [whole] : [whole, { number: inch, unit: 'in' }];
 };
 
+const greatestDivisor = (a: number, b: number): number => (b === 0 ? a : greatestDivisor(b, a % b));
+
+/** Inches to the nearest part of `parts`, its fraction reduced: 1 ½, 5⁄32. */
+const inchesAndParts = (inches: number, parts: number): readonly NumberPart[] => {
+  const inParts = Math.round(inches * parts);
+  const whole = Math.floor(inParts / parts);
+  const over = inParts - whole * parts;
+  if (over === 0) return [{ number: grouped(whole, 0), unit: 'in' }];
+  const by = greatestDivisor(over, parts);
+  const inEighths = (over / parts) * 8;
+  const fraction = Number.isInteger(inEighths)
+    ? (eighths[inEighths] ?? '')
+    : `${over / by}⁄${parts / by}`;
+  return [{ number: whole === 0 ? fraction : `${whole} ${fraction}`, unit: 'in' }];
+};
+
 /**
  * A quantity as parts to print, rounded as the display says (lengths in feet to the eighth of an inch).
  * @param internal internal units
@@ -44,8 +60,11 @@ export const quantityParts = (
 ): readonly NumberPart[] => {
   const row = displayRow(display);
   if (system === 'us' && row.us.feetAndInches) return feetAndInches(internal);
+  if (system === 'us' && row.us.fraction) return inchesAndParts(internal, row.us.fraction);
   const { unit, decimals } = row[system];
-  return [{ number: grouped(fromInternal(internal, unit), decimals), unit }];
+  const number = grouped(fromInternal(internal, unit), decimals);
+  const { prefix } = unitRow(unit);
+  return prefix ? [{ number: `${prefix}${number}`, unit: '' }] : [{ number, unit }];
 };
 
 /**
@@ -54,7 +73,7 @@ export const quantityParts = (
  */
 export const formatQuantity = (internal: number, display: Display, system: System): string =>
   quantityParts(internal, display, system)
-    .map((p) => `${p.number} ${p.unit}`)
+    .map((p) => `${p.number} ${p.unit}`.trim())
     .join(' ');
 
 /** A counted size, the count always apart: `2 × 30 lb`, `1 × 5,000 lb`. */
@@ -63,3 +82,14 @@ export const formatCounted = (
   display: Display,
   system: System,
 ): string => `${value.count} × ${formatQuantity(value.each, display, system)}`;
+
+/**
+ * Sides of a thing, the unit said once: `60 × 80 in`, `22 × 14 × 96 in`.
+ * @param sides internal units
+ */
+export const formatSize = (sides: readonly number[], display: Display, system: System): string => {
+  const parts = sides.map((side) => quantityParts(side, display, system));
+  const unit = parts[0]?.at(-1)?.unit ?? '';
+  const numbers = parts.map((part) => part.map((p) => p.number).join(' '));
+  return `${numbers.join(' × ')} ${unit}`;
+};

@@ -15,11 +15,19 @@ export {
   type Display,
   type System,
 } from './display.ts';
-export { parseQuantity, parseCounted, readNumber, type Parsed, type Counted } from './parse.ts';
+export {
+  parseQuantity,
+  parseCounted,
+  parseSize,
+  readNumber,
+  type Parsed,
+  type Counted,
+} from './parse.ts';
 export {
   quantityParts,
   formatQuantity,
   formatCounted,
+  formatSize,
   formatWhole,
   type NumberPart,
 } from './format.ts';

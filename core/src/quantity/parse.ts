@@ -1,4 +1,4 @@
-import { displayRow, type Display, type System } from './display.ts';
+import { displayRow, type Display, type DisplayRow, type System } from './display.ts';
 import { unitNamed, unitRow, type UnitKey, type UnitRow } from './units.ts';
 import type { Problem } from '../problems/index.ts';
 
@@ -58,6 +58,10 @@ const pieceFrom = (m: RegExpExecArray): Piece => {
 const tidy = (typed: string): string =>
   typed
     .trim()
+    .replace(/\b(?:cu\.?\s*ft|ft\^?3)\b/i, 'ft³')
+    .replace(/\bm\^?3\/h\b/i, 'm³/h')
+    .replace(/^r[-\s]*(?=\d)(.+)$/i, '$1 R')
+    .replaceAll('⁄', '/')
     .replaceAll(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${fractions[c] ?? ''}`)
     .replaceAll(/(\d) (?=\d{3}(?:\D|$))/g, '$1');
 
@@ -79,8 +83,36 @@ const unitOf = (p: Piece, before: UnitRow | undefined, usual: UnitKey): UnitRow 
   return before?.key === 'ft' ? unitRow('in') : unitRow(usual);
 };
 
+/** A piece that belongs to what came before it, as inches to feet, with its unit; or what is wrong. */
+const measured = (p: Piece, before: UnitRow | undefined, row: DisplayRow, system: System) => {
+  const wanted = row[system].unit;
+  const unit = unitOf(p, before, wanted);
+  if (!unit) return fail('unknown-unit', { unit: p.unit ?? '' });
+  if (unit.dimension !== row.dimension) return fail('other-dimension', { unit: unit.key, wanted });
+  const descends = !before || (before.key === 'ft' && unit.key === 'in');
+  if (!descends || !Number.isFinite(p.amount)) return fail('not-a-quantity');
+  return { ok: true, value: unit } as const;
+};
+
+const total = (found: readonly Piece[], row: DisplayRow, system: System): Parsed<number> => {
+  let sum = 0;
+  let before: UnitRow | undefined;
+  for (const p of found) {
+    const read = measured(p, before, row, system);
+    if (!read.ok) return read;
+    sum += (p.amount + (read.value.offset ?? 0)) * read.value.factor;
+    before = read.value;
+  }
+  return { ok: true, value: sum };
+};
+
+/** A minus is only of use on a scale that goes below nought. */
+const minus = /^\s*[-−–]/;
+const negated = ([first, ...rest]: readonly Piece[]): readonly Piece[] =>
+  first ? [{ ...first, amount: -first.amount }, ...rest] : [];
+
 /**
- * A quantity as people type it on a lot: `26'4`, `26 ft 4 1/2 in`, `8.03 m`, `6,340`, `6340 lb`.
+ * A quantity as people type it on a lot: `26'4`, `26 ft 4 1/2 in`, `8.03 m`, `6,340`, `6340 lb`, `R-9`, `-10 °F`.
  * @param typed what was typed
  * @param display how this field is shown; a bare number is taken in its usual unit
  * @param system the reader's unit system
@@ -90,24 +122,13 @@ const unitOf = (p: Piece, before: UnitRow | undefined, usual: UnitKey): UnitRow 
 export const parseQuantity = (typed: string, display: Display, system: System): Parsed<number> => {
   const row = displayRow(display);
   if (typed.trim() === '') return fail('empty');
-  if (/^\s*[-−–]/.test(typed)) return fail('negative', { typed });
-  const found = pieces(typed);
+  const isBelow = minus.test(typed);
+  if (isBelow && row.dimension !== 'temperature') return fail('negative', { typed });
+  const found = pieces(typed.replace(minus, ''));
   if (!found) return fail('not-a-quantity', { typed });
-
-  let total = 0;
-  let before: UnitRow | undefined;
-  for (const p of found) {
-    const unit = unitOf(p, before, row[system].unit);
-    if (!unit) return fail('unknown-unit', { typed, unit: p.unit ?? '' });
-    if (unit.dimension !== row.dimension) {
-      return fail('other-dimension', { typed, unit: unit.key, wanted: row[system].unit });
-    }
-    const descends = !before || (before.key === 'ft' && unit.key === 'in');
-    if (!descends || !Number.isFinite(p.amount)) return fail('not-a-quantity', { typed });
-    total += p.amount * unit.factor;
-    before = unit;
-  }
-  return { ok: true, value: total };
+  const read = total(isBelow ? negated(found) : found, row, system);
+  if (read.ok) return read;
+  return fail(read.problem.code, { typed, ...read.problem.params });
 };
 
 /**
@@ -121,4 +142,25 @@ export const parseCounted = (typed: string, display: Display, system: System): P
   if (count < 1 || count > 99) return fail('count', { typed });
   const each = parseQuantity(m?.[2] ?? typed, display, system);
   return each.ok ? { ok: true, value: { count, each: each.value } } : each;
+};
+
+/**
+ * The sides of a thing: `60 x 80`, `22 × 14 × 96 in`, `152 by 203 cm`.
+ * @param count how many sides it has
+ * @returns internal units of each, in the order typed
+ * @example parseSize('60 x 80', 'inches', 2, 'us') // { ok: true, value: [60, 80] }
+ */
+export const parseSize = (
+  typed: string,
+  display: Display,
+  count: number,
+  system: System,
+): Parsed<readonly number[]> => {
+  if (typed.trim() === '') return fail('empty');
+  const texts = typed.split(/\s*(?:[x×*]|\bby\b)\s*/i);
+  if (texts.length !== count) return fail('sides', { typed, count });
+  const read = texts.map((text) => parseQuantity(text, display, system));
+  const bad = read.find((side) => !side.ok);
+  if (bad) return bad as Parsed<never>;
+  return { ok: true, value: read.flatMap((side) => (side.ok ? [side.value] : [])) };
 };

@@ -1,12 +1,26 @@
 /**
  * Units people type and read, as rows of data.
  *
- * Every dimension has one internal unit (factor 1): inch, pound, US gallon, psi, watt, ampere.
+ * Every dimension has one internal unit (factor 1): inch, pound, US gallon, psi, watt, ampere, ampere-hour,
+ * volt, cubic foot a minute, kelvin, R (h·ft²·°F/BTU), pound-foot, mile an hour.
  * Factors are exact by definition unless the source says otherwise.
  * Sources: NIST SP 811 (2008) appendix B; "exact" rows follow from 1 in = 25.4 mm, 1 lb = 0.45359237 kg,
  * 1 US gal = 231 in³, standard gravity 9.80665 m/s², 1 Btu(IT) = 1055.05585262 J.
  */
-export type Dimension = 'length' | 'mass' | 'volume' | 'pressure' | 'power' | 'current';
+export type Dimension =
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'pressure'
+  | 'power'
+  | 'current'
+  | 'charge'
+  | 'voltage'
+  | 'airflow'
+  | 'temperature'
+  | 'thermal-resistance'
+  | 'torque'
+  | 'speed';
 
 export interface UnitRow {
   readonly key: string;
@@ -15,10 +29,17 @@ export interface UnitRow {
   readonly names: readonly string[];
   /** Internal units in one of these. */
   readonly factor: number;
+  /** Added before the factor: scales whose nought is not nothing, such as °F. */
+  readonly offset?: number;
+  /** Written before the number instead of behind it: R-9. */
+  readonly prefix?: string;
   readonly source: string;
 }
 
 const inch3PerLitre = 1000 / 2.54 ** 3;
+const joulePerBtu = 1055.05585262;
+/** R of one RSI: (m²·K/W) in h·ft²·°F/BTU, from the definitions of foot, Btu(IT) and °F. */
+const rPerRsi = joulePerBtu / (3600 * 0.3048 ** 2 * (5 / 9));
 
 export const units = [
   {
@@ -117,7 +138,7 @@ export const units = [
     key: 'BTU/h',
     dimension: 'power',
     names: ['btu/h', 'btuh', 'btu', 'btus', 'btu/hr'],
-    factor: 1055.05585262 / 3600,
+    factor: joulePerBtu / 3600,
     source: 'NIST SP 811 B.8, Btu(IT)',
   },
   {
@@ -126,6 +147,88 @@ export const units = [
     names: ['a', 'amp', 'amps', 'ampere', 'amperes'],
     factor: 1,
     source: 'internal unit',
+  },
+  {
+    key: 'ft³',
+    dimension: 'volume',
+    names: ['ft³', 'cuft'],
+    factor: 1728 / 231,
+    source: 'exact',
+  },
+  {
+    key: 'Ah',
+    dimension: 'charge',
+    names: ['ah', 'amp-hours', 'ampere-hours'],
+    factor: 1,
+    source: 'internal unit',
+  },
+  {
+    key: 'V',
+    dimension: 'voltage',
+    names: ['v', 'volt', 'volts'],
+    factor: 1,
+    source: 'internal unit',
+  },
+  { key: 'CFM', dimension: 'airflow', names: ['cfm'], factor: 1, source: 'internal unit' },
+  {
+    key: 'm³/h',
+    dimension: 'airflow',
+    names: ['m³/h'],
+    factor: 1 / (60 * 0.3048 ** 3),
+    source: 'exact',
+  },
+  {
+    key: '°F',
+    dimension: 'temperature',
+    names: ['°f', 'f', 'degf'],
+    factor: 5 / 9,
+    offset: 459.67,
+    source: 'NIST SP 811 B.8, from the definition of °F',
+  },
+  {
+    key: '°C',
+    dimension: 'temperature',
+    names: ['°c', 'c', 'degc'],
+    factor: 1,
+    offset: 273.15,
+    source: 'exact',
+  },
+  {
+    key: 'R',
+    dimension: 'thermal-resistance',
+    names: ['r'],
+    factor: 1,
+    prefix: 'R-',
+    source: 'internal unit (h·ft²·°F/BTU)',
+  },
+  {
+    key: 'RSI',
+    dimension: 'thermal-resistance',
+    names: ['rsi', 'm²k/w'],
+    factor: rPerRsi,
+    source: 'NIST SP 811 B.8, Btu(IT)',
+  },
+  {
+    key: 'lb·ft',
+    dimension: 'torque',
+    names: ['lb·ft', 'ft·lb', 'lbft', 'ftlb', 'ft-lb', 'lb-ft'],
+    factor: 1,
+    source: 'internal unit',
+  },
+  {
+    key: 'N·m',
+    dimension: 'torque',
+    names: ['n·m', 'nm'],
+    factor: 1 / (0.45359237 * 9.80665 * 0.3048),
+    source: 'exact',
+  },
+  { key: 'mph', dimension: 'speed', names: ['mph'], factor: 1, source: 'internal unit' },
+  {
+    key: 'km/h',
+    dimension: 'speed',
+    names: ['km/h', 'kmh', 'kph'],
+    factor: 1 / 1.609344,
+    source: 'exact',
   },
 ] as const satisfies readonly UnitRow[];
 
@@ -148,11 +251,16 @@ export const unitNamed = (typed: string): UnitRow | undefined => {
  * @returns internal units of that dimension
  * @example toInternal(1, 'ft') // 12
  */
-export const toInternal = (amount: number, unit: UnitKey): number => amount * unitRow(unit).factor;
+export const toInternal = (amount: number, unit: UnitKey): number => {
+  const { factor, offset = 0 } = unitRow(unit);
+  return (amount + offset) * factor;
+};
 
 /**
  * Internal units as an amount of a named unit.
  * @example fromInternal(12, 'ft') // 1
  */
-export const fromInternal = (internal: number, unit: UnitKey): number =>
-  internal / unitRow(unit).factor;
+export const fromInternal = (internal: number, unit: UnitKey): number => {
+  const { factor, offset = 0 } = unitRow(unit);
+  return internal / factor - offset;
+};

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
+import { isDate } from '../dates/index.ts';
 import type { Problem } from '../problems/index.ts';
 import {
   featureValueSchema,
@@ -42,9 +43,9 @@ export const changeSchema = z
     changeOf('settlements', settlementSchema),
   ])
   .superRefine((change, context) => {
-    const problem = changeProblem(change);
-    if (problem) {
-      context.addIssue({ code: 'custom', message: problem.code, params: problem, path: ['value'] });
+    const found = changeProblem(change);
+    if (found) {
+      context.addIssue({ code: 'custom', message: found.code, params: found, path: ['value'] });
     }
   });
 
@@ -68,34 +69,54 @@ const wanted: Readonly<Record<ValueKind['kind'], string>> = {
   choice: 'one of its choices',
   quantity: 'a quantity',
   counted: 'a count and a size',
+  size: 'its sides',
+  date: 'a date',
 };
 
 /** Years have four digits; sums may have six. */
 const numberLimit = (kind: Extract<ValueKind, { kind: 'number' }>): number =>
   kind.money ? 999_999 : 9999;
 
+const problem = (code: Problem['code'], params: Problem['params']): Problem => ({ code, params });
+
+type Limited<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+type Held<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
+
+/** What a value of the right kind may still have wrong, kind by kind. */
+const limits: {
+  readonly [K in ValueKind['kind']]?: (value: Held<K>, kind: Limited<K>) => Problem | undefined;
+} = {
+  text: ({ text }, { limit }) =>
+    text.length > limit ? problem('too-long', { length: text.length, limit }) : undefined,
+  number: ({ number }, kind) =>
+    number > numberLimit(kind) || (number === 0 && kind.plausible.from > 0)
+      ? problem('impossible', { value: number, limit: numberLimit(kind) })
+      : undefined,
+  choice: ({ choice }, { choices }) => {
+    const keys = choices.map((c) => c.key);
+    const params = { typed: choice, choices: choices.map((c) => c.label).join(', ') };
+    return keys.includes(choice) ? undefined : problem('not-a-choice', params);
+  },
+  size: ({ sides }, kind) =>
+    sides.length === kind.sides.length
+      ? undefined
+      : problem('sides', { typed: sides.join(' x '), count: kind.sides.length }),
+  date: ({ date }, { to }) =>
+    isDate(date, to)
+      ? undefined
+      : problem('not-a-date', {
+          typed: date,
+          example: to === 'month' ? '2025-03' : '2026-03-14',
+        }),
+};
+
 /** What is wrong with a spec's value for its field; undefined when nothing is. */
 export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined => {
   const kind = specEntry(key).value;
-  if (kind.kind !== value.kind) {
-    return { code: 'wrong-kind', params: { wanted: wanted[kind.kind] } };
-  }
-  if (value.kind === 'text' && kind.kind === 'text' && value.text.length > kind.limit) {
-    return { code: 'too-long', params: { length: value.text.length, limit: kind.limit } };
-  }
-  if (value.kind === 'number' && kind.kind === 'number' && value.number > numberLimit(kind)) {
-    return { code: 'impossible', params: { value: value.number, limit: numberLimit(kind) } };
-  }
-  if (value.kind === 'choice' && kind.kind === 'choice') {
-    const choices = kind.choices.map((c) => c.key);
-    if (!choices.includes(value.choice)) {
-      return {
-        code: 'not-a-choice',
-        params: { typed: value.choice, choices: choices.join(', ') },
-      };
-    }
-  }
-  return undefined;
+  if (kind.kind !== value.kind) return problem('wrong-kind', { wanted: wanted[kind.kind] });
+  const limit = limits[kind.kind] as
+    ((value: SpecValue, kind: ValueKind) => Problem | undefined) | undefined;
+  return limit?.(value, kind);
 };
 
 /** What is wrong with a change, apart from its version; undefined when nothing is. */

@@ -39,6 +39,7 @@ export {
   nameOf,
   ourKeys,
   particularsOf,
+  sidesOf,
   textOf,
   withoutOurs,
 } from './read.ts';

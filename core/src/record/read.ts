@@ -1,4 +1,5 @@
 import {
+  featureEntry,
   isFitted,
   isSpecKey,
   specEntry,
@@ -8,8 +9,16 @@ import {
   type HowKnown,
   type Spec,
   type SpecKey,
+  type ValueKind,
 } from '../catalogue/index.ts';
-import { formatCounted, formatQuantity, formatWhole, type System } from '../quantity/index.ts';
+import { formatDate } from '../dates/index.ts';
+import {
+  formatCounted,
+  formatQuantity,
+  formatSize,
+  formatWhole,
+  type System,
+} from '../quantity/index.ts';
 import type { SpecValue, UnitRecord } from './schema.ts';
 
 /** A quantity in internal units; undefined when it is not known. */
@@ -27,11 +36,18 @@ export const countedOf = (
   return value?.kind === 'counted' ? value : undefined;
 };
 
-/** A text, choice or plain number as text; undefined when it is not known. */
+/** The sides of a thing; undefined when they are not known. */
+export const sidesOf = (record: UnitRecord, key: SpecKey): readonly number[] | undefined => {
+  const value = record.specs[key]?.value;
+  return value?.kind === 'size' ? value.sides : undefined;
+};
+
+/** A text, choice, date or plain number as text; undefined when it is not known. */
 export const textOf = (record: UnitRecord, key: SpecKey): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'text') return value.text;
   if (value?.kind === 'choice') return value.choice;
+  if (value?.kind === 'date') return value.date;
   return value?.kind === 'number' ? String(value.number) : undefined;
 };
 
@@ -43,10 +59,16 @@ export const howOf = (record: UnitRecord, key: SpecKey): HowKnown | undefined =>
 export const hasFeature = (record: UnitRecord, key: FeatureKey): boolean =>
   isFitted(record.features[key]?.value.state);
 
-/** Whether there is anything to know of an entry on this unit: not of the awning's length where there is no awning. */
+/**
+ * Whether there is anything to know of an entry on this unit: not of the awning's length where there is no
+ * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle.
+ */
 export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
-  const whole = entry.partOf as FeatureKey | undefined;
-  return whole === undefined || record.features[whole]?.value.state !== 'none';
+  const axles = countedOf(record, 'axleRating')?.count ?? 1;
+  if ((entry.fromAxles ?? 1) > axles) return false;
+  if (entry.partOf === undefined) return true;
+  const whole = featureEntry(entry.partOf as FeatureKey);
+  return record.features[whole.key]?.value.state !== 'none' && applies(record, whole);
 };
 
 /**
@@ -63,22 +85,33 @@ export const formatSpec = (
   return how === 'guessed' ? `about ${text}` : text;
 };
 
+const choiceLabel = (
+  { choices }: { readonly choices: readonly { key: string; label: string }[] },
+  choice: string,
+): string => choices.find((c) => c.key === choice)?.label ?? choice;
+
+type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+type Value<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
+
+/** How each kind of value is written. */
+const written: {
+  readonly [K in ValueKind['kind']]: (value: Value<K>, kind: Kind<K>, system: System) => string;
+} = {
+  text: ({ text }) => text,
+  number: ({ number }, { money }) => (money ? formatWhole(number) : String(number)),
+  choice: ({ choice }, kind) => choiceLabel(kind, choice),
+  quantity: ({ amount }, { display }, system) => formatQuantity(amount, display, system),
+  counted: (value, { display }, system) => formatCounted(value, display, system),
+  size: ({ sides }, { display }, system) => formatSize(sides, display, system),
+  date: ({ date }) => formatDate(date),
+};
+
+/** Nothing for a value of another kind than its field: the record's schema lets none in. */
 const bareSpec = (key: SpecKey, value: SpecValue, system: System): string => {
   const kind = specEntry(key).value;
-  switch (value.kind) {
-    case 'text':
-      return value.text;
-    case 'number':
-      return kind.kind === 'number' && kind.money
-        ? formatWhole(value.number)
-        : String(value.number);
-    case 'choice':
-      return value.choice;
-    case 'quantity':
-      return kind.kind === 'quantity' ? formatQuantity(value.amount, kind.display, system) : '';
-    case 'counted':
-      return kind.kind === 'counted' ? formatCounted(value, kind.display, system) : '';
-  }
+  if (kind.kind !== value.kind) return '';
+  const write = written[kind.kind] as (value: SpecValue, kind: ValueKind, system: System) => string;
+  return write(value, kind, system);
 };
 
 const isOurs = (key: string): boolean => isSpecKey(key) && specEntry(key).ours === true;

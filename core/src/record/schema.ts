@@ -23,7 +23,7 @@ export const textLimit = 500;
 
 const amount = z.number().positive().max(1_000_000);
 
-/** Quantities are in internal units (inch, lb, US gal, psi, W, A). */
+/** Quantities are in the internal units of `quantity/units.ts`; dates are `2025-03` or `2026-03-14`. */
 export const specValueSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('text'), text: z.string().trim().min(1).max(textLimit) }),
   z.strictObject({ kind: z.literal('number'), number: z.number().int().min(0).max(9_999_999) }),
@@ -33,6 +33,11 @@ export const specValueSchema = z.discriminatedUnion('kind', [
     kind: z.literal('counted'),
     count: z.number().int().min(1).max(99),
     each: amount,
+  }),
+  z.strictObject({ kind: z.literal('size'), sides: z.array(amount).min(2).max(3) }),
+  z.strictObject({
+    kind: z.literal('date'),
+    date: z.string().regex(/^\d{4}-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?$/),
   }),
 ]);
 export type SpecValue = z.infer<typeof specValueSchema>;
@@ -75,7 +80,7 @@ const entryOf = <T extends z.ZodType>(value: T) =>
     version: z.number().int().min(1),
   });
 
-export const settlementKeyPattern = /^[a-z][a-z-]{1,40}:[A-Za-z]{1,40}$/;
+export const settlementKeyPattern = /^[a-z][a-z-]{1,40}:[A-Za-z0-9]{1,40}$/;
 
 /** A unit's record: whatever is not here is not known. */
 export const recordSchema = z.strictObject({

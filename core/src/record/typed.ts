@@ -1,11 +1,13 @@
-import { specEntry, type SpecKey } from '../catalogue/index.ts';
+import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import {
   parseCounted,
   parseQuantity,
+  parseSize,
   readNumber,
   type Parsed,
   type System,
 } from '../quantity/index.ts';
+import { parseDate } from '../dates/index.ts';
 import type { Problem } from '../problems/index.ts';
 import { specProblem } from './change.ts';
 import type { SpecValue } from './schema.ts';
@@ -15,35 +17,69 @@ const impossibleAbove = 1_000_000;
 
 const refuse = (problem: Problem): Parsed<never> => ({ ok: false, problem });
 
-const rawValue = (key: SpecKey, typed: string, system: System): Parsed<SpecValue> => {
-  const kind = specEntry(key).value;
-  const text = typed.trim();
-  if (text === '') return refuse({ code: 'empty', params: {} });
-  switch (kind.kind) {
-    case 'text':
-      return { ok: true, value: { kind: 'text', text } };
-    case 'choice':
-      return { ok: true, value: { kind: 'choice', choice: text } };
-    case 'number': {
-      const number = readNumber(text);
-      if (!Number.isInteger(number)) return refuse({ code: 'not-a-number', params: { typed } });
-      return { ok: true, value: { kind: 'number', number } };
-    }
-    case 'quantity': {
-      const read = parseQuantity(text, kind.display, system);
-      return read.ok ? { ok: true, value: { kind: 'quantity', amount: read.value } } : read;
-    }
-    case 'counted': {
-      const read = parseCounted(text, kind.display, system);
-      return read.ok ? { ok: true, value: { kind: 'counted', ...read.value } } : read;
-    }
-  }
+/** A choice is typed by its key or by its label, in any case. */
+const choiceNamed = (
+  choices: readonly { readonly key: string; readonly label: string }[],
+  text: string,
+): string =>
+  choices.find((c) => [c.key, c.label].some((name) => name.toLowerCase() === text.toLowerCase()))
+    ?.key ?? text;
+
+const valued = <T>(read: Parsed<T>, value: (read: T) => SpecValue): Parsed<SpecValue> =>
+  read.ok ? { ok: true, value: value(read.value) } : read;
+
+type Of<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+
+/** How each kind of field reads what was typed into it. */
+const readers: {
+  readonly [K in ValueKind['kind']]: (
+    text: string,
+    kind: Of<K>,
+    system: System,
+  ) => Parsed<SpecValue>;
+} = {
+  text: (text) => ({ ok: true, value: { kind: 'text', text } }),
+  choice: (text, { choices }) => ({
+    ok: true,
+    value: { kind: 'choice', choice: choiceNamed(choices, text) },
+  }),
+  number: (text) => {
+    const number = readNumber(text);
+    return Number.isInteger(number)
+      ? { ok: true, value: { kind: 'number', number } }
+      : refuse({ code: 'not-a-number', params: { typed: text } });
+  },
+  quantity: (text, { display }, system) =>
+    valued(parseQuantity(text, display, system), (amount) => ({ kind: 'quantity', amount })),
+  counted: (text, { display }, system) =>
+    valued(parseCounted(text, display, system), (counted) => ({ kind: 'counted', ...counted })),
+  size: (text, { display, sides }, system) =>
+    valued(parseSize(text, display, sides.length, system), (read) => ({
+      kind: 'size',
+      sides: [...read],
+    })),
+  date: (text, { to }, system) =>
+    valued(parseDate(text, to, system), (date) => ({ kind: 'date', date })),
 };
 
+const rawValue = (key: SpecKey, typed: string, system: System): Parsed<SpecValue> => {
+  const text = typed.trim();
+  if (text === '') return refuse({ code: 'empty', params: {} });
+  const kind = specEntry(key).value;
+  const read = readers[kind.kind] as (
+    text: string,
+    kind: ValueKind,
+    system: System,
+  ) => Parsed<SpecValue>;
+  return read(text, kind, system);
+};
+
+/** The figure that cannot be nothing or beyond all measure; a count of none is a count. */
 const sizeOf = (value: SpecValue): number | undefined => {
   if (value.kind === 'quantity') return value.amount;
   if (value.kind === 'counted') return value.each;
-  return value.kind === 'number' ? value.number : undefined;
+  if (value.kind === 'size') return Math.min(...value.sides);
+  return value.kind === 'number' && value.number !== 0 ? value.number : undefined;
 };
 
 /**

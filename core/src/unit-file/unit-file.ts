@@ -18,25 +18,26 @@ import {
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 1;
+export const unitFileVersion = 2;
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
   .strictObject({
     format: z.literal(unitFileFormat),
-    version: z.literal(unitFileVersion),
+    /** Version 1 had no sizes and no dates; all it had is in version 2 as it was. */
+    version: z.union([z.literal(1), z.literal(unitFileVersion)]),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 1',
+    title: 'Fair Gable unit file, version 2',
     description:
-      'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes.',
+      'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: typeof unitFileVersion;
+  readonly version: 1 | typeof unitFileVersion;
   readonly id: string;
   readonly record: UnitRecord;
 }

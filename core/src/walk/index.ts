@@ -1,5 +1,6 @@
 export {
   pointSchema,
+  isBasic,
   pointsOf,
   routeOf,
   secondsFor,

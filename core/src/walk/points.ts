@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import {
+  entryFor,
   features,
+  isFeatureKey,
+  isSpecKey,
   isFitted,
   isStationKey,
   specEntry,
@@ -173,6 +176,12 @@ export const pointsOf = (record: UnitRecord, system: System, operates = true): r
     ...features.flatMap((f) => featurePoint(f, telling) ?? []),
   ];
   return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
+};
+
+/** Whether a card is one that every buyer is told: of a basic entry of the catalogue. */
+export const isBasic = ({ id }: Point): boolean => {
+  const key = id.split('.')[1] ?? '';
+  return (isSpecKey(key) || isFeatureKey(key)) && entryFor(key).basic === true;
 };
 
 /** Seconds of speaking and showing. */

@@ -1,1 +1,1 @@
-export { guessesIn, knownOf, nextNeed, type Need } from './next-need.ts';
+export { basicsMissing, guessesIn, knownOf, nextNeed, type Need } from './next-need.ts';

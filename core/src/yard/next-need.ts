@@ -1,13 +1,18 @@
 import {
+  entryFor,
+  features,
   specEntry,
   specs,
-  stationsInUse,
+  stationEntry,
+  stations,
+  type Feature,
+  type Spec,
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
 import { openObjections, type Objection } from '../checks/index.ts';
 import { knownAt } from '../outline/index.ts';
-import type { UnitRecord } from '../record/index.ts';
+import { applies, type UnitRecord } from '../record/index.ts';
 
 /** What a unit needs next before it can be shown; `now` wants somebody, `soon` can wait. */
 export interface Need {
@@ -32,7 +37,7 @@ export const guessesIn = (record: UnitRecord): readonly SpecKey[] =>
 
 /** How much of what there is to know of this unit is known. */
 export const knownOf = (record: UnitRecord): { readonly known: number; readonly of: number } =>
-  stationsInUse
+  stations
     .map(({ key }) => knownAt(record, key))
     .reduce((sum, at) => ({ known: sum.known + at.known, of: sum.of + at.of }), {
       known: 0,
@@ -54,7 +59,7 @@ const toSettle = (open: readonly Objection[]): Need | undefined => {
   if (!first) return undefined;
   const others = open.filter((o) => o.severity !== 'look').length - 1;
   const more = others > 0 ? `, and ${many(others, 'more note')}` : '';
-  return { urgency: 'now', text: `${first.title}${more}`, station: specEntry(first.field).station };
+  return { urgency: 'now', text: `${first.title}${more}`, station: entryFor(first.field).station };
 };
 
 const toMeasure = (record: UnitRecord): Need | undefined => {
@@ -65,16 +70,25 @@ const toMeasure = (record: UnitRecord): Need | undefined => {
   return { urgency: 'soon', text: `To measure: ${names}`, station: specEntry(first).station };
 };
 
+const basics: readonly (Spec | Feature)[] = stations.flatMap(({ key }) =>
+  [...specs, ...features].filter((entry) => entry.basic && entry.station === key),
+);
+
+const isKnown = (record: UnitRecord, { key }: Spec | Feature): boolean =>
+  key in record.specs || key in record.features;
+
+/** What should be known of this unit before it is shown and is not, in walking order. */
+export const basicsMissing = (record: UnitRecord): readonly (Spec | Feature)[] =>
+  basics.filter((entry) => applies(record, entry) && !isKnown(record, entry));
+
 const toLookAt = (record: UnitRecord): Need | undefined => {
-  const next = stationsInUse.find(
-    ({ key }) => knownAt(record, key).known < knownAt(record, key).of,
-  );
-  if (!next) return undefined;
-  const { known, of } = knownOf(record);
+  const missing = basicsMissing(record);
+  const [first] = missing;
+  if (!first) return undefined;
   return {
     urgency: 'soon',
-    text: `${known} of ${of} known: carry on at ${next.label}`,
-    station: next.key,
+    text: `${many(missing.length, 'thing')} to look at before it is shown: carry on at ${stationEntry(first.station).label}`,
+    station: first.station,
   };
 };
 

@@ -83,7 +83,13 @@ export const examples: Readonly<Record<string, Example>> = {
         role: 'specialist',
         system: null,
       },
-      yard: { id: yard, name: 'Thornquay yard', system: 'us' },
+      yard: {
+        id: yard,
+        name: 'Thornquay yard',
+        system: 'us',
+        houseViews: { 'slide-topper': 'wanted' },
+        glossary: [{ code: 'RKD', readings: ['rear kitchen and dinette'] }],
+      },
       yards: [{ id: yard, name: 'Thornquay yard', role: 'specialist' }],
     },
   },
@@ -117,7 +123,9 @@ export const examples: Readonly<Record<string, Example>> = {
   'PUT /api/people/:id': { body: { role: 'manager' } },
   'DELETE /api/people/:id': {},
   'POST /api/people/:id/link': { answer: link },
-  'PUT /api/yard': { body: { name: 'Thornquay yard', system: 'us' } },
+  'PUT /api/yard': {
+    body: { name: 'Thornquay yard', system: 'us', houseViews: { 'slide-topper': 'wanted' } },
+  },
   'GET /api/yard/history': {
     answer: {
       changes: [

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { features, featureStates, knownBy, specs, stations } from '@fair-gable/core';
+import {
+  audiences,
+  features,
+  featureStates,
+  knownBy,
+  schools,
+  specs,
+  stations,
+} from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 
 const entry = z.looseObject({ key: z.string(), label: z.string() });
@@ -11,6 +19,8 @@ const catalogue = {
   features: [...features],
   featureStates: [...featureStates],
   knownBy: [...knownBy],
+  audiences: [...audiences],
+  schools: [...schools],
 };
 
 /** The catalogue as data, for programs that read unit files. */
@@ -20,7 +30,7 @@ export const cataloguePlugin = async (app: App) => {
     {
       schema: {
         tags: ['catalogue'],
-        summary: 'The catalogue: stations, specs, features, and how a value is known',
+        summary: 'The catalogue: stations, specs, features, and what they are told by',
         response: {
           200: z.strictObject({
             stations: z.array(entry),
@@ -28,6 +38,8 @@ export const cataloguePlugin = async (app: App) => {
             features: z.array(entry),
             featureStates: z.array(row),
             knownBy: z.array(row),
+            audiences: z.array(row),
+            schools: z.array(row),
           }),
         },
       },

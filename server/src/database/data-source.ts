@@ -14,6 +14,7 @@ import { RecordChange, RecordField, Unit } from '../record/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
+import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.ts';
 
 export const entities = [
   Yard,
@@ -31,7 +32,7 @@ export const entities = [
   WalkEventRow,
 ];
 
-const migrations = [First1795564800000, FirmGround1795651200000];
+const migrations = [First1795564800000, FirmGround1795651200000, HouseViews1795737600000];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */
 const migrationLock = 4780;

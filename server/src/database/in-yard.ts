@@ -10,10 +10,36 @@ interface OfYard extends ObjectLiteral {
   yardId: string;
 }
 
-/** Rows in one statement: PostgreSQL takes 65,535 parameters. */
-const chunk = 1000;
-
 type Where<E> = Omit<FindOptionsWhere<E>, 'yardId'>;
+
+/**
+ * Inserts rows as one document that PostgreSQL itself takes apart: hundreds of fields of a record cost one
+ * parameter, where TypeORM's own insert builds a statement of thousands.
+ */
+const insertAll = async <E extends OfYard>(
+  manager: EntityManager,
+  entity: EntityTarget<E>,
+  rows: readonly object[],
+): Promise<void> => {
+  const [first] = rows;
+  if (!first) return;
+  const { columns, tablePath } = manager.connection.getMetadata(entity);
+  const given = columns.filter(({ propertyName }) => propertyName in first);
+  const names = given.map(({ databaseName }) => `"${databaseName}"`).join(', ');
+  const documents = rows.map((row) =>
+    Object.fromEntries(
+      given.map(({ databaseName, propertyName }) => [
+        databaseName,
+        (row as Record<string, unknown>)[propertyName],
+      ]),
+    ),
+  );
+  await manager.query(
+    `INSERT INTO "${tablePath}" (${names})
+     SELECT ${names} FROM jsonb_populate_recordset(NULL::"${tablePath}", $1::jsonb)`,
+    [JSON.stringify(documents)],
+  );
+};
 
 /**
  * The tables as one yard sees them. Reads and writes bear its id, and there is no way to call
@@ -58,10 +84,11 @@ export const inYard = (manager: EntityManager, yardId: string) => ({
     entity: EntityTarget<E>,
     rows: readonly Omit<E, 'yardId'>[],
   ): Promise<void> => {
-    const own = rows.map((row) => ({ ...row, yardId }));
-    for (let i = 0; i < own.length; i += chunk) {
-      await manager.insert(entity, own.slice(i, i + chunk) as never);
-    }
+    await insertAll(
+      manager,
+      entity,
+      rows.map((row) => ({ ...row, yardId })),
+    );
   },
   /** Inserts what is not there yet, and leaves what is. */
   insertMissing: async <E extends OfYard>(

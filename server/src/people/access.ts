@@ -1,7 +1,7 @@
 import type { FastifyInstance, FastifyRequest, RouteOptions } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
-import { may, type Role, type System } from '@fair-gable/core';
+import { may, type HouseViews, type Role, type System } from '@fair-gable/core';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { rules, type Access } from './rules.ts';
@@ -15,6 +15,8 @@ export interface Caller {
   readonly yardId: string;
   readonly yardName: string;
   readonly yardSystem: System;
+  readonly houseViews: HouseViews;
+  readonly glossary: { code: string; readings: string[] }[];
 }
 
 export interface RouteRule {
@@ -64,7 +66,8 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 
 const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, p.system AS "ownSystem",
-         y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem"
+         y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
+         y.house_views AS "houseViews", y.glossary
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
   WHERE m.yard_id = $1 AND m.person_id = $2`;
 

@@ -1,5 +1,5 @@
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { Role, System } from '@fair-gable/core';
+import type { GlossaryRow, HouseViews, Role, System } from '@fair-gable/core';
 
 @Entity('yard')
 export class Yard {
@@ -11,6 +11,14 @@ export class Yard {
 
   @Column({ type: 'varchar', length: 10 })
   system!: System;
+
+  /** The side taken where practitioners disagree. */
+  @Column({ type: 'jsonb', name: 'house_views', default: {} })
+  houseViews!: HouseViews;
+
+  /** Own readings of letters in floor-plan codes. */
+  @Column({ type: 'jsonb', default: [] })
+  glossary!: readonly GlossaryRow[];
 }
 
 @Entity('person')

@@ -39,7 +39,13 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     role: caller.role,
     system: caller.ownSystem,
   },
-  yard: { id: caller.yardId, name: caller.yardName, system: caller.yardSystem },
+  yard: {
+    id: caller.yardId,
+    name: caller.yardName,
+    system: caller.yardSystem,
+    houseViews: caller.houseViews,
+    glossary: caller.glossary,
+  },
   yards,
 });
 

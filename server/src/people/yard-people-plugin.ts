@@ -120,7 +120,8 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
     {
       schema: {
         tags,
-        summary: 'Set the yard’s name and usual units',
+        summary: 'Set the yard’s name, usual units, house views and glossary',
+        description: 'What is left out stays as it is.',
         body: yardSettingsSchema,
         response: nothing,
       },

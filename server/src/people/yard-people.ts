@@ -1,6 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import type { Role, System, YardPerson } from '@fair-gable/core';
+import {
+  schoolEntry,
+  schools,
+  type GlossaryRow,
+  type Role,
+  type SchoolKey,
+  type System,
+  type YardPerson,
+  type YardSettings,
+} from '@fair-gable/core';
 import { announce } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import type { Caller } from './access.ts';
@@ -11,8 +20,8 @@ import { makeLink } from './passwords.ts';
 interface Noted {
   readonly what: string;
   readonly subject: string;
-  readonly from?: string;
-  readonly to?: string;
+  readonly from?: string | null;
+  readonly to?: string | null;
 }
 
 const note = async (manager: EntityManager, caller: Caller, noted: Noted): Promise<void> => {
@@ -157,25 +166,53 @@ export const linkFor = async (
 const systemWords: Readonly<Record<System, string>> = { us: 'feet and pounds', metric: 'metric' };
 
 /** Name and usual units of the yard. */
+const readingsOf = (glossary: readonly GlossaryRow[], code: string): string | null =>
+  glossary.find((row) => row.code === code)?.readings.join(' or ') ?? null;
+
+/** What a change of the yard's settings comes to, one line for each thing changed. */
+const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
+  const sideOf = (key: SchoolKey, side: string | undefined): string | null =>
+    schoolEntry(key).sides.find((s) => s.key === side)?.label ?? null;
+  const codes = [...new Set([...before.glossary, ...after.glossary].map((row) => row.code))];
+  const all: readonly Noted[] = [
+    { what: 'yard-name', subject: '', from: before.name, to: after.name },
+    {
+      what: 'yard-units',
+      subject: '',
+      from: systemWords[before.system],
+      to: systemWords[after.system],
+    },
+    ...schools.map(({ key, about }) => ({
+      what: 'house-view',
+      subject: about,
+      from: sideOf(key, before.houseViews[key]),
+      to: sideOf(key, after.houseViews[key]),
+    })),
+    ...codes.map((code) => ({
+      what: 'glossary',
+      subject: code,
+      from: readingsOf(before.glossary, code),
+      to: readingsOf(after.glossary, code),
+    })),
+  ];
+  return all.filter(({ from, to }) => from !== to);
+};
+
 export const changeYard = async (
   manager: EntityManager,
   caller: Caller,
-  given: { readonly name: string; readonly system: System },
+  given: YardSettings,
 ): Promise<void> => {
   const before = await manager.findOneByOrFail(Yard, { id: caller.yardId });
-  await manager.update(Yard, { id: caller.yardId }, { name: given.name, system: given.system });
-  if (before.name !== given.name) {
-    await note(manager, caller, {
-      what: 'yard-name',
-      subject: '',
-      from: before.name,
-      to: given.name,
-    });
-  }
-  if (before.system !== given.system) {
-    const [from, to] = [systemWords[before.system], systemWords[given.system]];
-    await note(manager, caller, { what: 'yard-units', subject: '', from, to });
-  }
+  const after = {
+    ...before,
+    name: given.name,
+    system: given.system,
+    houseViews: given.houseViews ?? before.houseViews,
+    glossary: given.glossary ?? before.glossary,
+  };
+  await manager.save(Yard, after);
+  for (const noted of changesOf(before, after)) await note(manager, caller, noted);
 };
 
 /** What was changed about the yard and its people, latest first. */

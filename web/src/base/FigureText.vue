@@ -5,7 +5,7 @@ import { computed } from 'vue';
 const props = defineProps<{ text: string }>();
 
 const tokens = computed(() =>
-  props.text.split(' ').map((token) => ({ token, isUnit: /^[A-Za-z/]+$/.test(token) })),
+  props.text.split(' ').map((token) => ({ token, isUnit: /^[A-Za-z/³°·]+$/.test(token) })),
 );
 </script>
 

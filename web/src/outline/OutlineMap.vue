@@ -2,9 +2,10 @@
 import { computed } from 'vue';
 import {
   isOnRing,
+  isOnUnit,
   outlineOf,
   stationEntry,
-  stationsInUse,
+  stations,
   stationState,
   type Objection,
   type Peg,
@@ -55,7 +56,18 @@ const label = (peg: Peg) => {
   return crowded ? { x: peg.x - 20, anchor: 'end' } : { x: peg.x + 20, anchor: 'start' };
 };
 
-const elsewhere = stationsInUse.filter((s) => !isOnRing(s));
+/** The stations that have no peg on the ring, layer by layer; what the unit does not have stands apart. */
+const elsewhere = computed(() => {
+  const there = stations.filter((s) => !isOnRing(s));
+  const layers = (['roof', 'inside', 'papers'] as const).map((layer) => ({
+    label: layer,
+    stations: there.filter((s) => s.layer === layer && isOnUnit(props.record, s.key)),
+  }));
+  const absent = there.filter((s) => !isOnUnit(props.record, s.key));
+  return [...layers, { label: 'not on this unit', stations: absent }].filter(
+    ({ stations: of }) => of.length > 0,
+  );
+});
 </script>
 
 <template>
@@ -93,27 +105,35 @@ const elsewhere = stationsInUse.filter((s) => !isOnRing(s));
         </text>
       </g>
     </svg>
-    <ul class="elsewhere">
-      <li v-for="station in elsewhere" :key="station.key">
-        <button
-          type="button"
-          :aria-current="station.key === here ? 'step' : undefined"
-          :aria-label="`${station.number} ${station.label}, ${stateWords[stateOf(station.key)]}`"
-          @click="emit('go', station.key)"
-        >
-          <svg viewBox="-17 -17 34 34" width="30" height="30" aria-hidden="true">
-            <StationPeg
-              :number="station.number"
-              :state="stateOf(station.key)"
-              :here="station.key === here"
-              :x="0"
-              :y="0"
-            />
-          </svg>
-          {{ station.short }}
-        </button>
-      </li>
-    </ul>
+    <section
+      v-for="layer in elsewhere"
+      :key="layer.label"
+      class="layer"
+      :aria-label="`Stations: ${layer.label}`"
+    >
+      <h3>{{ layer.label }}</h3>
+      <ul>
+        <li v-for="station in layer.stations" :key="station.key">
+          <button
+            type="button"
+            :aria-current="station.key === here ? 'step' : undefined"
+            :aria-label="`${station.number} ${station.label}, ${stateWords[stateOf(station.key)]}`"
+            @click="emit('go', station.key)"
+          >
+            <svg viewBox="-17 -17 34 34" width="30" height="30" aria-hidden="true">
+              <StationPeg
+                :number="station.number"
+                :state="stateOf(station.key)"
+                :here="station.key === here"
+                :x="0"
+                :y="0"
+              />
+            </svg>
+            {{ station.short }}
+          </button>
+        </li>
+      </ul>
+    </section>
     <p class="legend small soft">
       ○ not looked at · ◐ partly · ● all known · ◇ numbers disagree · dashed: not measured
     </p>
@@ -164,14 +184,26 @@ text.here {
   font-weight: 700;
 }
 
-.elsewhere {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-  justify-content: center;
+.layer {
+  display: grid;
+  grid-template-columns: 58px minmax(0, 1fr);
+  align-items: center;
+  gap: 6px;
+  border-top: 1px solid var(--hairline);
 }
 
-.elsewhere button {
+.layer h3 {
+  color: var(--soft);
+  font: 600 14px/1.15 var(--slab);
+}
+
+.layer ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+}
+
+.layer button {
   display: flex;
   align-items: center;
   gap: 4px;
@@ -184,7 +216,7 @@ text.here {
   cursor: pointer;
 }
 
-.elsewhere button[aria-current] {
+.layer button[aria-current] {
   color: var(--ink);
   font-weight: 700;
 }

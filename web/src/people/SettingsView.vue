@@ -5,6 +5,8 @@ import MySessions from './MySessions.vue';
 import MySettings from './MySettings.vue';
 import PasswordForm from './PasswordForm.vue';
 import ScreenMode from './ScreenMode.vue';
+import HouseViews from './HouseViews.vue';
+import PlanGlossary from './PlanGlossary.vue';
 import YardChanges from './YardChanges.vue';
 import YardPeople from './YardPeople.vue';
 import YardSettings from './YardSettings.vue';
@@ -28,6 +30,8 @@ const changes = ref(0);
       <div v-if="session.may('manage')">
         <YardSettings @changed="changes += 1" />
         <YardPeople @changed="changes += 1" />
+        <HouseViews @changed="changes += 1" />
+        <PlanGlossary @changed="changes += 1" />
         <YardChanges :key="changes" />
       </div>
     </div>

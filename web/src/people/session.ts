@@ -1,6 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { may as mayRole, type Right, type Session } from '@fair-gable/core';
+import {
+  floorPlanGlossary,
+  may as mayRole,
+  type Right,
+  type SchoolKey,
+  type Session,
+} from '@fair-gable/core';
 import { ask, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
 
@@ -66,7 +72,16 @@ export const useSession = defineStore('session', () => {
   /** One's own units, else the yard's. */
   const system = computed(() => session.value?.person.system ?? session.value?.yard.system ?? 'us');
   /** What the server would let this person do; it decides, this only spares them the asking. */
+  /** The side this yard takes in a disagreement; undefined where it takes none. */
+  const houseView = (school: SchoolKey): string | undefined =>
+    session.value?.yard.houseViews?.[school];
+  /** Readings of floor-plan letters: the yard's own before the common ones. */
+  const glossary = computed(() => {
+    const own = session.value?.yard.glossary ?? [];
+    const codes = new Set(own.map((row) => row.code));
+    return [...own, ...floorPlanGlossary.filter((row) => !codes.has(row.code))];
+  });
   const may = (right: Right): boolean =>
     session.value !== undefined && mayRole(session.value.person.role, right);
-  return { session, system, may, load, reload, signIn, firstAccount, signOut };
+  return { session, system, houseView, glossary, may, load, reload, signIn, firstAccount, signOut };
 });

@@ -1,9 +1,24 @@
 <script setup lang="ts">
-import { ArrowRight, EqualNot, TriangleAlert } from '@lucide/vue';
-import type { Feature, Spec } from '@fair-gable/core';
+import { ArrowRight, CircleCheck, EqualNot, TriangleAlert, UsersRound } from '@lucide/vue';
+import { computed } from 'vue';
+import { audienceRow, schoolEntry, type Feature, type Spec } from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
 
 /** What a field means, how to check it on the lot, what it is not, and where it can hurt. */
-defineProps<{ entry: Spec | Feature }>();
+const props = defineProps<{ entry: Spec | Feature }>();
+const session = useSession();
+
+const audiences = computed(() =>
+  props.entry.audiences.map((key) => audienceRow(key).label.toLowerCase()).join(', '),
+);
+const school = computed(() => props.entry.school && schoolEntry(props.entry.school));
+/** The yard’s house view first, and said to be so. */
+const sides = computed(() => {
+  const house = props.entry.school && session.houseView(props.entry.school);
+  return (school.value?.sides ?? [])
+    .map((side) => ({ ...side, isHouse: side.key === house }))
+    .toSorted((a, b) => Number(b.isHouse) - Number(a.isHouse));
+});
 </script>
 
 <template>
@@ -24,9 +39,29 @@ defineProps<{ entry: Spec | Feature }>();
       </dt>
       <dd>{{ entry.notToBeConfused }}</dd>
     </div>
+    <div v-if="entry.normal">
+      <dt><CircleCheck aria-hidden="true" /><span class="visually-hidden">Normal: </span></dt>
+      <dd>{{ entry.normal }}</dd>
+    </div>
     <div v-if="entry.caution" class="caution">
       <dt><TriangleAlert aria-hidden="true" /><span class="visually-hidden">Caution: </span></dt>
       <dd>{{ entry.caution }}</dd>
+    </div>
+    <div v-if="audiences">
+      <dt><UsersRound aria-hidden="true" /><span class="visually-hidden">Who cares: </span></dt>
+      <dd class="soft">{{ audiences }}</dd>
+    </div>
+    <div v-if="school" class="school" :data-school="school.key">
+      <dd>
+        <strong>{{ school.about }}</strong>
+        <ul>
+          <li v-for="side in sides" :key="side.key">
+            <em>{{ side.label }}</em><span v-if="side.isHouse" class="house">our view</span>
+            <span>For: {{ side.for }}</span>
+            <span>Against: {{ side.against }}</span>
+          </li>
+        </ul>
+      </dd>
     </div>
   </dl>
 </template>
@@ -59,6 +94,32 @@ dt svg {
 
 .not {
   color: var(--amber);
+}
+
+.school {
+  margin-top: 6px;
+}
+
+.school ul {
+  display: grid;
+  gap: 4px;
+  margin-top: 2px;
+}
+
+.school li {
+  display: grid;
+  padding-left: 10px;
+  border-left: 2px solid var(--hairline);
+}
+
+.school em {
+  font-style: normal;
+  font-weight: 600;
+}
+
+.house {
+  color: var(--spruce);
+  font-weight: 600;
 }
 
 .caution {

@@ -9,7 +9,7 @@ import {
   isStationKey,
   knownAt,
   routeOf,
-  specEntry,
+  entryFor,
   specs,
   stationEntry,
   type Change,
@@ -60,7 +60,7 @@ const lacking = computed(() =>
   featuresHere.value.filter((f) => f.lack && record.value.features[f.key]?.value.state === 'none'),
 );
 
-const fieldOf = (o: Objection) => specEntry(o.field).station;
+const fieldOf = (o: Objection) => entryFor(o.field).station;
 const notesHere = computed(() =>
   objections.value
     .filter((o) => fieldOf(o) === here.value)
@@ -123,7 +123,7 @@ const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<voi
 };
 
 const goToField = async (way: Extract<Way, { kind: 'go' }>): Promise<void> => {
-  const to = specEntry(way.field).station;
+  const to = entryFor(way.field).station;
   if (to !== here.value) {
     await router.replace({ name: 'record', params: { id: props.unit.id, station: to } });
   }

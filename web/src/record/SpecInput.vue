@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed, useId } from 'vue';
 import type { Spec, System } from '@fair-gable/core';
@@ -14,6 +15,10 @@ const reading = computed(() => readTyped(props.spec, typed.value, props.system))
 const choices = computed(() =>
   props.spec.value.kind === 'choice' ? [...props.spec.value.choices] : [],
 );
+/** A few short choices lie open; more of them, or longer ones, fold into a list. */
+const liesOpen = computed(
+  () => choices.value.length <= 4 && choices.value.map((c) => c.label).join('').length <= 36,
+);
 const placeholder = computed(() => example(props.spec, props.system));
 const describedBy = computed(() =>
   reading.value.problem || reading.value.echo ? `${id}-says` : undefined,
@@ -26,7 +31,15 @@ const describedBy = computed(() =>
       spec.label
     }}</label>
     <SelectButton
-      v-if="choices.length"
+      v-if="choices.length && liesOpen"
+      v-model="typed"
+      :options="choices"
+      option-label="label"
+      option-value="key"
+      :aria-labelledby="`${id}-label`"
+    />
+    <Select
+      v-else-if="choices.length"
       v-model="typed"
       :options="choices"
       option-label="label"

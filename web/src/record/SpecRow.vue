@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, nextTick, ref, useId, watch } from 'vue';
+import { format } from 'date-fns';
 import {
+  codeInWords,
   formatSpec,
   howOf,
   knownBy,
@@ -16,6 +18,7 @@ import {
 import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
+import { useSession } from '../people/session.ts';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
@@ -38,6 +41,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ toggle: []; save: [change: Change, what: string]; next: [] }>();
 
+const session = useSession();
 const id = useId();
 const editor = ref<HTMLElement>();
 const entry = computed(() => props.record.specs[props.spec.key]);
@@ -55,7 +59,22 @@ const inOther = computed(() =>
     ? formatSpec(props.spec.key, entry.value.value, otherSystem(props.system), entry.value.how)
     : undefined,
 );
-const isMeasure = computed(() => ['quantity', 'counted'].includes(props.spec.value.kind));
+/** What a code says: the VIN’s year, the letters of a floor plan, a tyre’s week. */
+const codeWords = computed(() => {
+  const value = entry.value?.value;
+  if (value?.kind !== 'text') return undefined;
+  const today = format(new Date(), 'yyyy-MM-dd');
+  return codeInWords(props.spec.key, value.text, {
+    system: props.system,
+    today,
+    glossary: session.glossary,
+  });
+});
+/** Choices and texts are read, not measured against one another: they stand smaller. */
+const isWords = computed(
+  () => ['choice', 'text', 'date'].includes(props.spec.value.kind) && shown.value.length > 8,
+);
+const isMeasure = computed(() => ['quantity', 'counted', 'size'].includes(props.spec.value.kind));
 const word = computed(
   () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not looked at',
 );
@@ -115,7 +134,7 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
       <span class="label">{{ spec.label }}</span>
       <span
         class="value number"
-        :class="{ guess: entry?.how === 'guessed', none: !entry }"
+        :class="{ guess: entry?.how === 'guessed', none: !entry, words: isWords }"
         :title="inOther"
         ><FigureText v-if="isMeasure" :text="shown" /><template v-else>{{ shown }}</template></span
       >
@@ -146,6 +165,7 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
           <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />
         </div>
       </form>
+      <p v-if="codeWords" class="code">{{ codeWords }}</p>
       <FieldHelp :entry="spec" />
       <FieldHistory
         :unit="unit"
@@ -194,6 +214,10 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
   text-align: right;
 }
 
+.value.words {
+  font-size: 16px;
+}
+
 .value.none {
   color: var(--soft);
 }
@@ -206,6 +230,10 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
   display: grid;
   gap: 14px;
   padding: 4px 16px 16px;
+}
+
+.code {
+  font-family: var(--slab);
 }
 
 form {

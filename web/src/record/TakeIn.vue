@@ -8,8 +8,10 @@ import {
   specEntry,
   type Change,
   type HowKnown as How,
+  type Objection,
   type Spec,
   type SpecKey,
+  type Way,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import HowKnown from '../evidence/HowKnown.vue';
@@ -84,7 +86,13 @@ const enter = (changed: readonly Change[]): void => {
   }
 };
 
-const focusOn = (key: SpecKey): void =>
+/** Ways that can be gone on this page: a reason is stated on the record, and only fields that stand here are gone to. */
+const waysHere = ({ ways }: Objection): readonly Way[] =>
+  ways.filter(
+    (way) => way.kind === 'enter' || (way.kind === 'go' && String(way.field) in typed.value),
+  );
+
+const focusOn = (key: string): void =>
   document.querySelector<HTMLInputElement>(`[data-take="${key}"] input`)?.focus();
 
 const take = async (): Promise<void> => {
@@ -129,7 +137,7 @@ const take = async (): Promise<void> => {
       <MarginNote
         v-for="objection in objections"
         :key="objection.id"
-        :objection="{ ...objection, ways: objection.ways.filter((way) => way.kind !== 'reason') }"
+        :objection="{ ...objection, ways: waysHere(objection) }"
         may-write
         problem=""
         @enter="(_, way) => enter(way.changes)"

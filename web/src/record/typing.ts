@@ -1,5 +1,6 @@
 import {
   formatCounted,
+  formatSize,
   formatSpec,
   otherSystem,
   sentence,
@@ -21,8 +22,9 @@ export interface Typed {
 
 const nothing: Typed = { value: undefined, echo: '', problem: '' };
 
-const isMeasure = (value: SpecValue): boolean =>
-  value.kind === 'quantity' || value.kind === 'counted';
+/** Values that may be typed in many ways, and are shown back as understood. */
+const isReadBack = (value: SpecValue): boolean =>
+  ['quantity', 'counted', 'size', 'date'].includes(value.kind);
 
 /** Reads what was typed into a spec's field. An empty field is nothing, not a problem. */
 export const readTyped = (spec: Spec, text: string, system: System): Typed => {
@@ -30,14 +32,21 @@ export const readTyped = (spec: Spec, text: string, system: System): Typed => {
   const read = typedSpec(spec.key, text, system);
   if (!read.ok) return { ...nothing, problem: sentence(spec.label, read.problem) };
   const { value } = read;
-  if (!isMeasure(value)) return { value, echo: '', problem: '' };
+  if (!isReadBack(value)) return { value, echo: '', problem: '' };
   const inBoth = [system, otherSystem(system)].map((s) => formatSpec(spec.key, value, s, 'read'));
   return { value, echo: [...new Set(inBoth)].join(' = '), problem: '' };
 };
 
 /** The text to start editing from: the value as it would be typed. */
-export const asTyped = (spec: Spec, entry: Entry<SpecValue> | undefined, system: System): string =>
-  entry ? formatSpec(spec.key, entry.value, system, 'read') : '';
+export const asTyped = (
+  spec: Spec,
+  entry: Entry<SpecValue> | undefined,
+  system: System,
+): string => {
+  if (!entry) return '';
+  if (entry.value.kind === 'choice') return entry.value.choice;
+  return formatSpec(spec.key, entry.value, system, 'read');
+};
 
 /** What one may type, for a field's hint. */
 export const example = (spec: Spec, system: System): string => {
@@ -49,6 +58,11 @@ export const example = (spec: Spec, system: System): string => {
       value.display,
       system,
     );
+  }
+  if (value.kind === 'date') return value.to === 'month' ? 'March 2025' : '14 March 2026';
+  if (value.kind === 'size') {
+    const sides = value.sides.map(() => toInternal(value.plausible.to, value.plausible.unit) / 2);
+    return formatSize(sides, value.display, system);
   }
   if (value.kind !== 'quantity') return '';
   if (value.display === 'feet') return system === 'us' ? '26 ft 4' : '8.03 m';

@@ -4,6 +4,7 @@ import InputNumber from 'primevue/inputnumber';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import {
+  isBasic,
   nameOf,
   pointsOf,
   routeOf,
@@ -23,6 +24,7 @@ const walk = useWalk();
 const router = useRouter();
 
 const minutes = ref(15);
+/** Begins with what every buyer is told; the rest is taken on where it matters to this one. */
 const dropped = ref<ReadonlySet<string>>(new Set());
 const busy = ref(false);
 const problem = ref('');
@@ -33,10 +35,12 @@ const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id
 const seconds = computed(() => totalSeconds(chosen.value));
 const over = computed(() => seconds.value - minutes.value * 60);
 
-watch(
-  () => props.unit.id,
-  () => (dropped.value = new Set()),
-);
+const others = computed(() => points.value.filter((p) => !isBasic(p)));
+const basicsOnly = (): void => {
+  dropped.value = new Set(others.value.map((p) => p.id));
+};
+
+watch(() => props.unit.id, basicsOnly, { immediate: true });
 
 const stations = computed(() =>
   routeOf(props.unit.record)
@@ -130,6 +134,11 @@ const start = async (): Promise<void> => {
           :allow-empty="false"
         />
       </div>
+      <p v-if="others.length" class="small soft choice">
+        Chosen to begin with is what every buyer is told.
+        <button type="button" @click="toggle(points, true)">Take all {{ points.length }}</button>
+        <button type="button" @click="basicsOnly">Back to those</button>
+      </p>
       <p class="sum">
         <strong
           >{{ chosen.length }} {{ chosen.length === 1 ? 'card' : 'cards' }}, about
@@ -166,6 +175,18 @@ const start = async (): Promise<void> => {
 .cards {
   border-right: 1px solid var(--hairline);
   padding: 6px 24px 40px;
+}
+
+.choice button {
+  min-height: 40px;
+  padding: 0 6px 0 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
 }
 
 .empty {

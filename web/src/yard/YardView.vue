@@ -7,7 +7,7 @@ import {
   formatQuantity,
   guessesIn,
   isFitted,
-  knownOf,
+  basicsMissing,
   nameOf,
   nextNeed,
   openObjections,
@@ -59,7 +59,7 @@ const left = computed(() => {
         openObjections(objectionsTo(r, session.system)).filter((o) => o.severity !== 'look').length,
     ),
     measure: sum((r) => guessesIn(r).length),
-    look: sum((r) => knownOf(r).of - knownOf(r).known),
+    look: sum((r) => basicsMissing(r).length),
     prep: sum(
       (r) =>
         Object.values(r.features).filter(

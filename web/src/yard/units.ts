@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
@@ -97,12 +98,14 @@ export const useUnits = defineStore('units', () => {
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();
 
-/** The objections to a record, worked out once per record and unit system. */
+/** The objections to a record, worked out once per record, unit system and day. */
 export const objectionsTo = (record: UnitRecord, system: 'us' | 'metric'): readonly Objection[] => {
-  const had = checked.get(record)?.get(system);
+  const today = format(new Date(), 'yyyy-MM-dd');
+  const look = `${system} ${today}`;
+  const had = checked.get(record)?.get(look);
   if (had) return had;
-  const found = checkRecord(record, system);
-  checked.set(record, new Map(checked.get(record)).set(system, found));
+  const found = checkRecord(record, { system, today });
+  checked.set(record, new Map(checked.get(record)).set(look, found));
   return found;
 };
 

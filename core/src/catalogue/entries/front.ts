@@ -1,0 +1,97 @@
+import type { StationEntries } from '../types.ts';
+
+/** The front wall: cap or sheet, glass, guards. */
+export const front = {
+  specs: [
+    {
+      key: 'frontThickness',
+      label: 'Front wall or cap thickness',
+      explain: 'How thick the front is, insulation included.',
+      check: 'At the edge of a compartment door or a window cut.',
+      notToBeConfused: 'The thickness of the skin alone.',
+      audiences: ['winter'],
+      value: { kind: 'quantity', display: 'inches', plausible: { from: 0.1, to: 5, unit: 'in' } },
+    },
+    {
+      key: 'frontShape',
+      label: 'Front shape',
+      explain: 'Which way the front leans; it splits wind and rain, or makes room.',
+      check: 'Look at it from the side.',
+      say: 'The front is {}.',
+      audiences: ['small-tow'],
+      value: {
+        kind: 'choice',
+        choices: [
+          { key: 'upright', label: 'upright' },
+          { key: 'raked-back', label: 'raked back' },
+          { key: 'raked-forward', label: 'raked forward' },
+          { key: 'rounded', label: 'rounded' },
+        ],
+      },
+    },
+  ],
+  features: [
+    {
+      key: 'frontCap',
+      label: 'Moulded front cap',
+      basic: true,
+      noun: 'a moulded front cap',
+      explain: 'A one-piece moulded nose instead of a flat sheet.',
+      check: 'Knock: solid and curved.',
+      say: 'The nose is one moulded piece.',
+      lack: 'The front is a flat sheet, not a moulded cap.',
+      notToBeConfused: 'Not a flat sheet with a decal.',
+      audiences: ['seasonal'],
+    },
+    {
+      key: 'windshield',
+      label: 'Front window',
+      noun: 'a front window',
+      explain: 'Glass in the front wall or cap.',
+      check: 'Look for chips, and for a bead all round.',
+      say: 'Daylight comes in at the front.',
+      audiences: ['couple'],
+    },
+    {
+      key: 'windshieldCover',
+      label: 'Travel cover for the front window',
+      noun: 'a travel cover over the front window',
+      partOf: 'windshield',
+      explain: 'Protects the glass on the road.',
+      check: 'Locks down, and opens as an awning or comes off.',
+      say: 'For the road a cover locks over the glass.',
+      caution: 'Closed and latched before driving.',
+      audiences: [],
+    },
+    {
+      key: 'rockGuard',
+      label: 'Rock guard',
+      basic: true,
+      noun: 'a rock guard',
+      explain: 'A shield against stones low on the front wall.',
+      check: 'Look low on the front wall.',
+      say: 'The lower front is shielded against stones.',
+      audiences: [],
+    },
+    {
+      key: 'dockingLights',
+      label: 'Docking lights',
+      noun: 'docking lights',
+      explain: 'Lights in the front or sides for backing in after dark.',
+      check: 'Find the switch, and walk round.',
+      say: 'Lights along the front and sides help you in after dark.',
+      audiences: ['first-timer'],
+    },
+    {
+      key: 'frontDecals',
+      label: 'Front free of bubbles',
+      noun: 'a front free of bubbles',
+      explain: 'Bubbles or waves under the skin tell of sun or of water.',
+      check: 'Sight along the wall in low light, press gently, look at the seams above.',
+      say: 'The front is flat, and shows neither bubble nor wave.',
+      notToBeConfused:
+        'Skin bubbling from sun is cosmetic; delamination from water is not. A technician decides.',
+      audiences: [],
+    },
+  ],
+} as const satisfies StationEntries;

@@ -1,0 +1,32 @@
+import type { AtStation, SpecEntry } from '../types.ts';
+
+/** Where a tyre sits. A unit has only the positions its axles give it. */
+export const tyrePositions = [
+  { key: 'DoorFront', label: 'door side, front', axles: 1 },
+  { key: 'DoorMiddle', label: 'door side, middle', axles: 3 },
+  { key: 'DoorRear', label: 'door side, rear', axles: 2 },
+  { key: 'OffDoorFront', label: 'off-door side, front', axles: 1 },
+  { key: 'OffDoorMiddle', label: 'off-door side, middle', axles: 3 },
+  { key: 'OffDoorRear', label: 'off-door side, rear', axles: 2 },
+  { key: 'Spare', label: 'spare', axles: 1 },
+] as const;
+
+type Position = (typeof tyrePositions)[number];
+type DateKey = `tyreDate${Position['key']}`;
+
+/** The week each tyre was built in, tyre by tyre: they are seldom all of one age. */
+export const tyreDates = tyrePositions.map(
+  ({ key, label, axles }): AtStation<SpecEntry> & { readonly key: DateKey } => ({
+    key: `tyreDate${key}`,
+    label: `Tyre date, ${label}`,
+    explain: 'The last four digits after DOT: week and year in which this tyre was built.',
+    check: 'On one sidewall only, often the inner one; lie down with a light.',
+    notToBeConfused: 'The eight or nine characters before it are plant and size.',
+    caution:
+      'Rubber ages standing still: watch from five years, replace by seven, whatever the tread.',
+    audiences: [],
+    value: { kind: 'text', limit: 16 },
+    fromAxles: axles,
+    ...(key === 'Spare' ? { partOf: 'spare' } : {}),
+  }),
+);

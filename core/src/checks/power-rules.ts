@@ -1,0 +1,259 @@
+import type { SpecKey } from '../catalogue/index.ts';
+import {
+  amountOf,
+  countedOf,
+  formatSpec,
+  hasFeature,
+  textOf,
+  type UnitRecord,
+} from '../record/index.ts';
+import { amps, say, watts } from './say.ts';
+import type { Rule } from './types.ts';
+
+const panelWatts = (record: UnitRecord): number | undefined => {
+  const panels = countedOf(record, 'solarPanels');
+  return panels && panels.count * panels.each;
+};
+
+/** A choice by its label. */
+const choiceOf = (record: UnitRecord, key: SpecKey): string => {
+  const value = record.specs[key]?.value;
+  return value ? formatSpec(key, value, 'us', 'read') : '';
+};
+
+/** Volts at which a 12 V battery is charged; common practice. */
+const chargingVolts = 14.4;
+
+const shoreSizes = [15, 20, 30, 50] as const;
+
+const shoreSize: Rule = {
+  key: 'shore-size',
+  about: 'Shore power is of a size that pedestals have',
+  needs: ['shoreAmps'],
+  source: 'NEC 551, from memory',
+  test: (record, { system }) => {
+    const rated = amountOf(record, 'shoreAmps');
+    if (rated === undefined || shoreSizes.some((size) => size === rated)) return [];
+    return [
+      say({
+        field: 'shoreAmps',
+        severity: 'doubtful',
+        title: 'No pedestal has this size',
+        sentence: `${amps(rated, system)} is on no pedestal; there are ${shoreSizes.join(', ')} A. Read the plate of the inlet.`,
+      }),
+    ];
+  },
+};
+
+const shoreForCooling: Rule = {
+  key: 'shore-for-cooling',
+  about: 'Shore power goes with the air conditioners',
+  needs: ['shoreAmps', 'acUnits'],
+  source: 'Two air conditioners want 50 A or load management: common practice',
+  test: (record, { system }) => {
+    const [rated, cooling] = [amountOf(record, 'shoreAmps'), countedOf(record, 'acUnits')];
+    if (rated === undefined || !cooling || cooling.count < 2 || rated >= 50) return [];
+    return [
+      say({
+        field: 'shoreAmps',
+        severity: 'doubtful',
+        title: 'Little power for this cooling',
+        sentence: `${cooling.count} air conditioners on ${amps(rated, system)}: both together trip it unless something shares the load. Which one runs?`,
+        also: ['acUnits'],
+      }),
+    ];
+  },
+};
+
+const coolingCount: Rule = {
+  key: 'cooling-count',
+  about: 'The count of air conditioners goes with the second one',
+  needs: ['acUnits', 'secondAc'],
+  source: 'By definition',
+  test: (record) => {
+    const count = countedOf(record, 'acUnits')?.count;
+    const second = record.features.secondAc?.value.state;
+    if (count === undefined || second === undefined) return [];
+    const isThere = hasFeature(record, 'secondAc');
+    if (isThere === count > 1) return [];
+    return [
+      say({
+        field: 'secondAc',
+        severity: 'wrong',
+        title: 'How many air conditioners?',
+        sentence: isThere
+          ? `A second air conditioner is recorded as fitted, and ${count} is counted.`
+          : `${count} are counted, and the second one is recorded as not fitted. A framed opening is prep.`,
+        also: ['acUnits'],
+      }),
+    ];
+  },
+};
+
+const controllerMissing: Rule = {
+  key: 'solar-controller',
+  about: 'A panel has a controller',
+  needs: ['solar', 'solarController'],
+  source: 'Common practice',
+  test: (record) => {
+    if (!hasFeature(record, 'solar')) return [];
+    if (record.features.solarController?.value.state !== 'none') return [];
+    return [
+      say({
+        field: 'solarController',
+        severity: 'doubtful',
+        title: 'A panel without a controller',
+        sentence:
+          'A panel is fitted and no controller: 12 V batteries boil without one. Look behind the panel by the door.',
+        also: ['solar'],
+      }),
+    ];
+  },
+};
+
+const controllerSize: Rule = {
+  key: 'controller-size',
+  about: 'The controller takes what the panels give',
+  needs: ['solarPanels', 'controllerAmps', 'controllerKind', 'solarShortCircuit'],
+  source: 'Watts over charging volts (MPPT), panel current (PWM): common practice',
+  test: (record, { system }) => {
+    const [power, limit] = [panelWatts(record), amountOf(record, 'controllerAmps')];
+    if (power === undefined || limit === undefined) return [];
+    const byPower = textOf(record, 'controllerKind') === 'mppt';
+    const current = byPower ? power / chargingVolts : amountOf(record, 'solarShortCircuit');
+    if (current === undefined || current <= limit) return [];
+    return [
+      say({
+        field: 'controllerAmps',
+        severity: byPower ? 'look' : 'wrong',
+        title: byPower ? 'Panels beyond the controller' : 'More current than the controller stands',
+        sentence: `${watts(power, system)} of panel make up to ${amps(current, system)}; the controller is for ${amps(limit, system)}. ${byPower ? 'What is above is lost.' : 'Not to be connected so.'}`,
+        also: ['solarPanels'],
+      }),
+    ];
+  },
+};
+
+const wiringSize: Rule = {
+  key: 'solar-wiring',
+  about: 'The panels stay within what the wiring allows',
+  needs: ['solarPanels', 'solarAllowance'],
+  source: 'The maker’s sheet decides: common practice',
+  test: (record, { system }) => {
+    const [power, limit] = [panelWatts(record), amountOf(record, 'solarAllowance')];
+    if (power === undefined || limit === undefined || power <= limit) return [];
+    return [
+      say({
+        field: 'solarAllowance',
+        severity: 'doubtful',
+        title: 'More panel than the wiring allows',
+        sentence: `${watts(power, system)} of panel on wiring for ${watts(limit, system)}. An electrician looks before the sun does.`,
+        also: ['solarPanels'],
+      }),
+    ];
+  },
+};
+
+const isLead = (kind: string): boolean => ['flooded', 'agm', 'gel'].includes(kind);
+
+const controllerSetting: Rule = {
+  key: 'controller-setting',
+  about: 'The solar controller is set for the battery that is fitted',
+  needs: ['controllerSetting', 'batteryKind'],
+  source: 'Common practice; the battery maker’s sheet decides',
+  test: (record) => {
+    const [setting, kind] = [textOf(record, 'controllerSetting'), textOf(record, 'batteryKind')];
+    if (!setting || !kind || setting === kind) return [];
+    return [
+      say({
+        field: 'controllerSetting',
+        severity: isLead(setting) === isLead(kind) ? 'doubtful' : 'wrong',
+        title: 'Set for another battery',
+        sentence: `The controller is set for ${choiceOf(record, 'controllerSetting')}, and the 12 V battery is ${choiceOf(record, 'batteryKind')}. Change the setting before the sun comes out.`,
+        also: ['batteryKind'],
+      }),
+    ];
+  },
+};
+
+const converterSetting: Rule = {
+  key: 'converter-setting',
+  about: 'The converter is set for the battery that is fitted',
+  needs: ['converterSetting', 'batteryKind'],
+  source: 'Common practice; the battery maker’s sheet decides',
+  test: (record) => {
+    const [setting, kind] = [textOf(record, 'converterSetting'), textOf(record, 'batteryKind')];
+    if (!setting || !kind || setting === 'automatic') return [];
+    if ((setting === 'lithium') === (kind === 'lithium')) return [];
+    return [
+      say({
+        field: 'converterSetting',
+        severity: 'wrong',
+        title: 'The converter charges another kind',
+        sentence: `The converter is set for ${choiceOf(record, 'converterSetting')}, and the 12 V battery is ${choiceOf(record, 'batteryKind')}. Set it before it is plugged in.`,
+        also: ['batteryKind'],
+      }),
+    ];
+  },
+};
+
+const batteryVolts: Rule = {
+  key: 'battery-volts',
+  about: 'The batteries make twelve volts together',
+  needs: ['batteryVolts', 'batteryWiring', 'batteryCharge'],
+  source: 'In series volts add up, in parallel ampere-hours: physics',
+  test: (record) => {
+    const volts = amountOf(record, 'batteryVolts');
+    const wiring = textOf(record, 'batteryWiring');
+    const count = countedOf(record, 'batteryCharge')?.count ?? 1;
+    if (volts === undefined || !wiring) return [];
+    const inRow = wiring === 'series' ? count : wiring === 'both' ? 2 : 1;
+    if (volts * inRow === 12) return [];
+    return [
+      say({
+        field: 'batteryWiring',
+        severity: 'wrong',
+        title: 'Not twelve volts',
+        sentence: `${count} of ${volts} V joined ${wiring === 'single' ? 'alone' : `in ${wiring === 'both' ? 'pairs' : wiring}`} make ${volts * inRow} V; the trailer runs on 12 V.`,
+        also: ['batteryVolts', 'batteryCharge'],
+      }),
+    ];
+  },
+};
+
+const inverterBank: Rule = {
+  key: 'inverter-bank',
+  about: 'The batteries can feed the inverter',
+  needs: ['inverterWatts', 'batteryCharge'],
+  source: 'No more than the bank’s ampere-hours in amperes: common practice',
+  test: (record, { system }) => {
+    const inverter = amountOf(record, 'inverterWatts');
+    const bank = countedOf(record, 'batteryCharge');
+    if (inverter === undefined || !bank) return [];
+    const current = inverter / 12;
+    const hours = bank.count * bank.each;
+    if (current <= hours) return [];
+    return [
+      say({
+        field: 'inverterWatts',
+        severity: 'doubtful',
+        title: 'A small battery for this inverter',
+        sentence: `${watts(inverter, system)} draw ${amps(current, system)} of a bank of ${hours} Ah: empty within the hour, and hard on it. What is it meant to run?`,
+        also: ['batteryCharge'],
+      }),
+    ];
+  },
+};
+
+export const powerRules: readonly Rule[] = [
+  shoreSize,
+  shoreForCooling,
+  coolingCount,
+  controllerMissing,
+  controllerSize,
+  wiringSize,
+  controllerSetting,
+  converterSetting,
+  batteryVolts,
+  inverterBank,
+];

@@ -1,0 +1,9 @@
+export {
+  parseDate,
+  formatDate,
+  fullWeekOf,
+  isDate,
+  toOf,
+  monthsBetween,
+  type DateTo,
+} from './dates.ts';

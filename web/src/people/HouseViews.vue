@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Select from 'primevue/select';
+import { reactive } from 'vue';
+import { schools, type SchoolKey } from '@fair-gable/core';
+import { ask } from '../api/client.ts';
+import FormNews from './FormNews.vue';
+import { useSaving } from './saved.ts';
+import { useSession } from './session.ts';
+
+/** Which side the yard takes where practitioners disagree; it is then named first beside the feature. */
+const emit = defineEmits<{ changed: [] }>();
+const session = useSession();
+const { busy, done, problem, save } = useSaving();
+
+const views = reactive<Partial<Record<SchoolKey, string>>>({
+  ...session.session?.yard.houseViews,
+});
+const choicesOf = (key: SchoolKey) => [
+  { key: '', label: 'no view of ours' },
+  ...(schools.find((s) => s.key === key)?.sides ?? []),
+];
+const set = (key: SchoolKey, side: string): void => {
+  if (side) views[key] = side;
+  else Reflect.deleteProperty(views, key);
+};
+
+const keep = (): Promise<boolean> =>
+  save(async () => {
+    const yard = session.session?.yard;
+    if (!yard) return;
+    const { name, system } = yard;
+    await ask('PUT', '/api/yard', { name, system, houseViews: { ...views } });
+    await session.reload();
+    emit('changed');
+  }, 'Kept, for everybody of this yard.');
+</script>
+
+<template>
+  <section aria-labelledby="views-title">
+    <h2 id="views-title">House views</h2>
+    <p class="small soft">
+      Both sides stand beside the feature. Where the yard takes one, it is named first, as ours.
+    </p>
+    <details>
+      <summary>{{ Object.keys(views).length }} of {{ schools.length }} taken</summary>
+      <form @submit.prevent="keep">
+        <div v-for="school in schools" :key="school.key" class="view" :data-view="school.key">
+          <label :id="`view-${school.key}`">{{ school.about }}</label>
+          <Select
+            :model-value="views[school.key] ?? ''"
+            :options="choicesOf(school.key)"
+            option-label="label"
+            option-value="key"
+            :aria-labelledby="`view-${school.key}`"
+            @update:model-value="(side) => set(school.key, side)"
+          />
+        </div>
+        <div>
+          <Button type="submit" severity="secondary" label="Keep the views" :loading="busy" />
+        </div>
+        <FormNews :done="done" :problem="problem" />
+      </form>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+summary {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  font-weight: 600;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+form {
+  display: grid;
+  gap: 10px;
+}
+
+.view {
+  display: grid;
+  gap: 3px;
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--hairline);
+}
+
+label {
+  font-weight: 600;
+}
+</style>
