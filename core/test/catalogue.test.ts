@@ -1,16 +1,75 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  applyChange,
+  audiences,
+  displayRow,
+  emptyRecord,
+  featureEntry,
   features,
-  isFeatureKey,
-  isSpecKey,
-  stations,
   featureStates,
+  formatSpec,
+  isFeatureKey,
+  isSchoolKey,
+  isSpecKey,
   knownBy,
+  pointsOf,
+  readUnitFile,
+  schools,
+  specProblem,
   specs,
+  stations,
+  systems,
   toInternal,
+  toUnitFile,
+  typedSpec,
+  unitRow,
+  type Change,
+  type FeatureKey,
+  type Spec,
+  type SpecValue,
+  type UnitRecord,
 } from '@fair-gable/core';
 
 const entries = [...specs, ...features];
+const at = '2026-04-15T09:00:00.000Z';
+
+/** A value that a field can hold, in the middle of what is plausible. */
+const valueFor = ({ key, value }: Spec): SpecValue => {
+  switch (value.kind) {
+    case 'text':
+      return { kind: 'text', text: key.slice(0, value.limit) };
+    case 'number':
+      return { kind: 'number', number: value.plausible.to };
+    case 'choice':
+      return { kind: 'choice', choice: value.choices[0]?.key ?? '' };
+    case 'date':
+      return { kind: 'date', date: value.to === 'month' ? '2025-03' : '2026-03-14' };
+    case 'quantity':
+      return { kind: 'quantity', amount: toInternal(value.plausible.to, value.plausible.unit) };
+    case 'counted': {
+      const each = toInternal(value.plausible.to, value.plausible.unit);
+      return { kind: 'counted', count: value.counts.to, each };
+    }
+    case 'size': {
+      const side = toInternal(value.plausible.to, value.plausible.unit);
+      return { kind: 'size', sides: value.sides.map(() => side) };
+    }
+  }
+};
+
+/** A record in which everything is known. */
+const whole: UnitRecord = {
+  ...emptyRecord,
+  specs: Object.fromEntries(
+    specs.map((s) => [s.key, { value: valueFor(s), how: 'read', by: 'Ines', at, version: 1 }]),
+  ),
+  features: Object.fromEntries(
+    features.map((f) => [
+      f.key,
+      { value: { state: 'standard' }, how: 'seen', by: 'Ines', at, version: 1 },
+    ]),
+  ),
+};
 
 describe('the catalogue', () => {
   it('has the twenty-four stations in the order of their pegs', () => {
@@ -50,13 +109,103 @@ describe('the catalogue', () => {
 
   it('has ranges that run upwards, in units of their display', () => {
     for (const { value } of specs) {
-      if (value.kind !== 'quantity' && value.kind !== 'counted') continue;
+      if (!('display' in value)) continue;
       const { from, to, unit } = value.plausible;
       expect(toInternal(from, unit)).toBeLessThan(toInternal(to, unit));
+      expect(unitRow(unit).dimension).toBe(displayRow(value.display).dimension);
     }
   });
 
-  it('offers only stations that have something to record', () => {
+  it.each(specs.map((s) => [s.key, s] as const))(
+    'takes, writes and reads back a value of %s, in both systems',
+    (key, spec) => {
+      const value = valueFor(spec);
+      expect(specProblem(key, value)).toBeUndefined();
+      for (const system of systems) {
+        const text = formatSpec(key, value, system, 'read');
+        expect(text).not.toBe('');
+        const back = typedSpec(key, text, system);
+        expect(back.ok && formatSpec(key, back.value, system, 'read')).toBe(text);
+      }
+    },
+  );
+
+  it('carries every entry out and in again, in a unit file', () => {
+    const id = '7f3a0000-0000-4000-8000-000000000001';
+    const back = readUnitFile(JSON.parse(JSON.stringify(toUnitFile(id, whole))));
+    expect(back).toEqual({ ok: true, file: toUnitFile(id, whole) });
+  });
+
+  it('makes a card of everything that has something to say, with nothing left unfilled', () => {
+    const points = pointsOf(whole, 'us');
+    const told = new Set(points.map((p) => p.id));
+    const speaking = [
+      ...specs.filter((s) => s.say).map((s) => `specs.${s.key}`),
+      ...features.map((f) => `features.${f.key}`),
+    ];
+    expect(speaking.filter((id) => !told.has(id))).toEqual([]);
+    for (const { sentence } of points) expect(sentence).not.toMatch(/[{}]|undefined|nobody has/);
+  });
+
+  it('speaks of what is lacking only where it is known to be', () => {
+    for (const feature of features.filter((f) => f.lack)) {
+      const change: Change = {
+        part: 'features',
+        key: feature.key,
+        value: { state: 'none' },
+        how: 'seen',
+        basedOn: 0,
+      };
+      const point = pointsOf(applyChange(emptyRecord, change, 'Ines', at), 'us')[0];
+      expect(point?.sentence).toBe(feature.lack);
+    }
+    expect(pointsOf(emptyRecord, 'us')).toEqual([]);
+  });
+
+  it('names audiences and disagreements there are, both sides of each for and against', () => {
+    const known = new Set<string>(audiences.map((a) => a.key));
+    for (const { audiences: who, school } of entries) {
+      expect(who.filter((key) => !known.has(key))).toEqual([]);
+      expect(school === undefined || isSchoolKey(school)).toBe(true);
+    }
+    for (const { sides } of schools) {
+      expect(sides.length).toBeGreaterThan(1);
+      for (const side of sides) {
+        expect(side.for).toMatch(/^[A-Z].*[.]$/);
+        expect(side.against).toMatch(/^[A-Z].*[.]$/);
+      }
+    }
+    // Everybody’s concern is named by somebody’s entry.
+    expect(audiences.filter((a) => !entries.some((e) => e.audiences.includes(a.key)))).toEqual([]);
+  });
+
+  it('says of each disagreement to which entries it belongs, but for those about selling', () => {
+    const used = new Set(entries.map((e) => e.school));
+    expect(schools.map((s) => s.key).filter((key) => !used.has(key))).toEqual([
+      'tow-margin',
+      'unit-system',
+    ]);
+  });
+
+  it('never makes a part of itself, however far up', () => {
+    for (const entry of entries) {
+      const seen = new Set<string>();
+      let above = entry.partOf;
+      while (above) {
+        expect(seen.has(above) || above === entry.key).toBe(false);
+        seen.add(above);
+        above = featureEntry(above as FeatureKey).partOf;
+      }
+    }
+  });
+
+  it('makes up for a lack only with features there are', () => {
+    const makers = features.flatMap((f) => f.madeUpBy ?? []);
+    expect(makers.length).toBeGreaterThan(0);
+    expect(makers.filter((key) => !isFeatureKey(key))).toEqual([]);
+  });
+
+  it('has something to record at every station', () => {
     for (const station of stations) {
       expect(entries.some((e) => e.station === station.key)).toBe(true);
     }

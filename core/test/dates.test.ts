@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { differenceInMonths, parseISO } from 'date-fns';
 import fc from 'fast-check';
 import { formatDate, fullWeekOf, isDate, monthsBetween, parseDate, toOf } from '@fair-gable/core';
 
@@ -60,14 +61,28 @@ describe('a date as people write it', () => {
 });
 
 describe('months between', () => {
-  // Whole months by the calendar; from the end of one month to the end of the next is one.
   it.each([
     ['2025-03', '2026-03-14', 12],
     ['2025-03-15', '2026-03-14', 11],
     ['2026-04', '2025-04', -12],
-    ['2026-01-31', '2026-02-28', 1],
+    ['2025-04', '2025-04-01', 0],
   ])('%s and %s are %d', (from, until, months) => {
     expect(monthsBetween(from, until)).toBe(months);
+  });
+
+  it('are those of a library of the registry, but for the ends of months', () => {
+    const day = fc
+      .tuple(
+        fc.integer({ min: 1990, max: 2060 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.integer({ min: 1, max: 28 }),
+      )
+      .map(([y, m, d]) => [y, m, d].map((n) => String(n).padStart(2, '0')).join('-'));
+    fc.assert(
+      fc.property(day, day, (a, b) => {
+        expect(monthsBetween(a, b)).toBe(differenceInMonths(parseISO(b), parseISO(a)));
+      }),
+    );
   });
 });
 

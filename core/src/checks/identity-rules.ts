@@ -173,8 +173,9 @@ const optionWithoutPackage: Rule = {
   needs: ['packages'],
   source: 'Common practice',
   test: (record) => {
+    if (textOf(record, 'packages')) return [];
     const options = Object.values(record.features).filter((f) => f?.value.state === 'option');
-    if (options.length === 0 || textOf(record, 'packages')) return [];
+    if (options.length === 0) return [];
     return [
       say({
         field: 'packages',

@@ -26,11 +26,25 @@ interface Dated {
   readonly date: DotDate;
 }
 
-const datesOf = (record: UnitRecord): readonly Dated[] =>
+const readDates = (record: UnitRecord): readonly Dated[] =>
   dateKeys.flatMap((key) => {
-    const read = readDotDate(textOf(record, key) ?? '');
-    return read.kind === 'good' ? [{ key, date: read.date }] : [];
+    const typed = textOf(record, key);
+    const read = typed === undefined ? undefined : readDotDate(typed);
+    return read?.kind === 'good' ? [{ key, date: read.date }] : [];
   });
+
+/** Three rules ask for the same dates of the same record. */
+const dated = new WeakMap<UnitRecord, readonly Dated[]>();
+const datesOf = (record: UnitRecord): readonly Dated[] => {
+  const known = dated.get(record) ?? readDates(record);
+  dated.set(record, known);
+  return known;
+};
+
+const earlier = (a: Dated, b: Dated): number => {
+  const [x, y] = [builtOn(a.date), builtOn(b.date)];
+  return x === y ? 0 : x < y ? -1 : 1;
+};
 
 const years = (months: number): string => `${(months / 12).toFixed(1)} years`;
 
@@ -86,7 +100,7 @@ const mixedDates: Rule = {
   source: 'Tyres of one axle are replaced together: common practice',
   test: (record) => {
     const rolling = datesOf(record).filter(({ key }) => key !== 'tyreDateSpare');
-    const sorted = rolling.toSorted((a, b) => builtOn(a.date).localeCompare(builtOn(b.date)));
+    const sorted = rolling.toSorted(earlier);
     const [oldest, newest] = [sorted[0], sorted.at(-1)];
     if (!oldest || !newest) return [];
     const apart = tyreMonths(oldest.date, builtOn(newest.date));

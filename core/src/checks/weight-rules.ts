@@ -206,17 +206,23 @@ const ratingsByLabel: Rule = {
   },
 };
 
+/** What alone or with another brings the sum over the line: common practice. */
+const heavyThings = [
+  'battery',
+  'solar',
+  'secondAc',
+  'roofRack',
+  'generatorPrep',
+  'frontTray',
+] as const;
+
 const labelAfterFitting: Rule = {
   key: 'weight-label-after-fitting',
-  reads: ['features'],
   about: 'Where much was fitted here, the weight label was corrected or the sum is below the line',
-  needs: ['weightCorrection'],
+  needs: ['weightCorrection', ...heavyThings],
   source: 'The lesser of 100 lb or 1.5 % of the rating: 49 CFR 571.110 S10, from memory',
   test: (record) => {
-    const ours = Object.entries(record.features).filter(([, f]) => f?.value.state === 'ours');
-    const heavy = ours.filter(([key]) =>
-      ['battery', 'solar', 'secondAc', 'roofRack', 'generatorPrep', 'frontTray'].includes(key),
-    );
+    const heavy = heavyThings.filter((key) => record.features[key]?.value.state === 'ours');
     if (heavy.length < 2 || record.features.weightCorrection) return [];
     return [
       say({

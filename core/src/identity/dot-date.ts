@@ -31,8 +31,16 @@ export const readDotDate = (typed: string): DotReading => {
   return { kind: 'good', date: { week, year: 2000 + Number(digits.slice(2)) } };
 };
 
+/** Weeks once worked out: a yard's tyres come from a few dozen of them, and each is asked for at every look. */
+const sundays = new Map<string, string>();
+
 /** The Sunday on which the tyre's week began, `2025-09-07`. */
-export const builtOn = ({ week, year }: DotDate): string => fullWeekOf(year, week);
+export const builtOn = ({ week, year }: DotDate): string => {
+  const key = `${year}-${week}`;
+  const known = sundays.get(key) ?? fullWeekOf(year, week);
+  sundays.set(key, known);
+  return known;
+};
 
 /** Whole months from the week it was built in to a date; negative when that lies before it. */
 export const tyreMonths = (date: DotDate, at: string): number => monthsBetween(builtOn(date), at);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   entryFor,
+  featureEntry,
   features,
   isFeatureKey,
   isSpecKey,
@@ -9,12 +10,13 @@ import {
   specEntry,
   specs,
   type Feature,
+  type FeatureKey,
   type HowKnown,
   type Spec,
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
-import { formatSpec, howKnownSchema, type UnitRecord } from '../record/index.ts';
+import { formatSpec, hasFeature, howKnownSchema, type UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 
@@ -125,11 +127,19 @@ const stateTail = {
   ours: ' We fitted it here.',
 };
 
+/** What is lacking, and what makes up for it where that is fitted. */
+const lackOf = (record: UnitRecord, { lack, madeUpBy = [] }: Feature): string | undefined => {
+  const instead = madeUpBy
+    .filter((key) => isFeatureKey(key) && hasFeature(record, key))
+    .map((key) => featureEntry(key as FeatureKey).noun);
+  return lack && instead.length > 0 ? `${lack} Instead there is ${instead.join(' and ')}.` : lack;
+};
+
 const sentenceFor = (record: UnitRecord, feature: Feature, system: System): string | undefined => {
   const entry = record.features[feature.key];
   if (!entry) return undefined;
   const { state, tried } = entry.value;
-  if (state === 'none') return feature.lack;
+  if (state === 'none') return lackOf(record, feature);
   if (entry.how === 'guessed')
     return `Promise nothing: whether there is ${feature.noun} is only guessed.`;
   if (state === 'prep')

@@ -3,10 +3,11 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
   applyChange,
-  checkRecord,
+  checkAgain,
   emptyRecord,
   withWaiting,
   type Change,
+  type Checked,
   type Objection,
   type UnitRecord,
 } from '@fair-gable/core';
@@ -98,15 +99,18 @@ export const useUnits = defineStore('units', () => {
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();
 
+/** The last look: most often at the same unit before its latest change, so few rules run again. */
+let last: Checked | undefined;
+
 /** The objections to a record, worked out once per record, unit system and day. */
 export const objectionsTo = (record: UnitRecord, system: 'us' | 'metric'): readonly Objection[] => {
   const today = format(new Date(), 'yyyy-MM-dd');
   const look = `${system} ${today}`;
   const had = checked.get(record)?.get(look);
   if (had) return had;
-  const found = checkRecord(record, { system, today });
-  checked.set(record, new Map(checked.get(record)).set(look, found));
-  return found;
+  last = checkAgain(last, record, { system, today });
+  checked.set(record, new Map(checked.get(record)).set(look, last.objections));
+  return last.objections;
 };
 
 /** A record with changes applied on this page only, for a unit that is still being typed. */
