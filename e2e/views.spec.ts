@@ -54,6 +54,12 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   await page.keyboard.press('Alt+t');
   await expect(row(page, 'boxLength').getByRole('radio', { name: 'Told' })).toBeChecked();
   await page.keyboard.press('Escape');
+  await page.getByLabel('Find a field').fill('gross weight');
+  await expect(page.getByRole('option', { name: /Gross weight rating/ })).toBeVisible();
+  await page.getByLabel('Find a field').press('Enter');
+  await expect(page.getByRole('heading', { level: 2, name: '11 Label panel' })).toBeVisible();
+  await expect(row(page, 'gvwr').getByRole('textbox').first()).toBeFocused();
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^8 Underside/ }).press('Enter');
   await expect(page.getByRole('heading', { level: 2, name: '8 Underside' })).toBeVisible();
 });

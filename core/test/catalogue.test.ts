@@ -5,6 +5,7 @@ import {
   displayRow,
   emptyRecord,
   featureEntry,
+  findEntries,
   features,
   featureStates,
   formatSpec,
@@ -197,6 +198,17 @@ describe('the catalogue', () => {
         above = featureEntry(above as FeatureKey).partOf;
       }
     }
+  });
+
+  it.each(entries.map((e) => [e.key, e] as const))('finds %s by its own label', (key, entry) => {
+    expect(findEntries(entry.label).map((e) => e.key)).toContain(key);
+  });
+
+  it('finds by several words, the nearest first, and nothing by none', () => {
+    expect(findEntries('gross weight')[0]?.key).toBe('gvwr');
+    expect(findEntries('OUTSIDE SHOWER')[0]?.key).toBe('outsideShower');
+    expect(findEntries('dew point')).toEqual([]);
+    expect(findEntries('  ')).toEqual([]);
   });
 
   it('makes up for a lack only with features there are', () => {

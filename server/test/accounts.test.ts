@@ -160,6 +160,28 @@ describe('a yard', () => {
     );
   });
 
+  it('takes a side where practitioners disagree, reads letters its own way, and notes both', async () => {
+    const kept = { name: 'Thornquay yard', system: 'us' };
+    const houseViews = { 'slide-topper': 'unwanted' };
+    const glossary = [{ code: 'RKD', readings: ['rear kitchen and dinette'] }];
+    const put = (more: object) => maren('PUT', '/api/yard', { ...kept, ...more });
+    expect((await put({ houseViews, glossary })).status).toBe(204);
+    expect((await put({})).status).toBe(204);
+    const { yard } = (await maren('GET', '/api/session')).body;
+    expect(yard).toMatchObject({ houseViews, glossary });
+    const { changes } = (await maren('GET', '/api/yard/history')).body;
+    expect(changes).toContainEqual(
+      expect.objectContaining({ what: 'house-view', from: null, to: 'Better without' }),
+    );
+    expect(changes).toContainEqual(
+      expect.objectContaining({ what: 'glossary', subject: 'RKD', to: 'rear kitchen and dinette' }),
+    );
+    expect((await put({ houseViews: { 'slide-topper': 'sideways' } })).status).toBe(400);
+    expect((await put({ houseViews: { weather: 'fine' } })).status).toBe(400);
+    expect((await put({ glossary: [{ code: 'rk', readings: [] }] })).status).toBe(400);
+    expect((await put({ houseViews: {}, glossary: [] })).status).toBe(204);
+  });
+
   it('is renamed and re-measured by its manager, which is noted', async () => {
     expect((await maren('PUT', '/api/yard', { name: 'Thornquay', system: 'metric' })).status).toBe(
       204,

@@ -29,3 +29,4 @@ export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } fr
 export type { Audience } from './audiences.ts';
 export type { SchoolKey } from './schools.ts';
 export { tyrePositions } from './entries/tyres.ts';
+export { findEntries } from './find.ts';

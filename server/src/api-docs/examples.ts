@@ -59,6 +59,8 @@ export const examples: Readonly<Record<string, Example>> = {
       features: [{ key: 'coupler', label: 'Coupler' }],
       featureStates: [{ key: 'standard' }],
       knownBy: [{ key: 'read' }],
+      audiences: [{ key: 'winter', label: 'Winter camper' }],
+      schools: [{ key: 'slide-topper', about: 'Slide toppers: wanted or not' }],
     },
   },
   'POST /api/session': { body: { email: 'ines@thornquay.example', password: 'spring-ferry-22' } },

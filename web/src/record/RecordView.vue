@@ -20,7 +20,6 @@ import {
   type Spec,
   type SpecKey,
   type StationKey,
-  type Way,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import EvidenceLegend from '../evidence/EvidenceLegend.vue';
@@ -31,6 +30,7 @@ import { useSession } from '../people/session.ts';
 import { objectionsTo, type YardUnit } from '../yard/units.ts';
 import ClashNote from './ClashNote.vue';
 import { useEdits } from './edits.ts';
+import FieldFinder from './FieldFinder.vue';
 import FeatureRow from './FeatureRow.vue';
 import MarginNote from './MarginNote.vue';
 import SpecRow from './SpecRow.vue';
@@ -122,14 +122,17 @@ const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<voi
   nextField(key);
 };
 
-const goToField = async (way: Extract<Way, { kind: 'go' }>): Promise<void> => {
-  const to = entryFor(way.field).station;
+const goToField = async ({ field }: { readonly field: SpecKey | FeatureKey }): Promise<void> => {
+  const to = entryFor(field).station;
+  walking.value = false;
   if (to !== here.value) {
     await router.replace({ name: 'record', params: { id: props.unit.id, station: to } });
   }
   open.value = undefined;
   await nextTick();
-  open.value = way.field;
+  open.value = field;
+  await nextTick();
+  document.querySelector(`[data-field="${field}"]`)?.scrollIntoView({ block: 'nearest' });
 };
 
 const settle = (objection: Objection, reason: string): void => {
@@ -168,6 +171,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 <template>
   <div class="record">
     <aside class="side">
+      <FieldFinder
+        name="find-field"
+        :record="record"
+        @go="(entry) => goToField({ field: entry.key })"
+      />
       <OutlineMap
         class="map"
         :record="record"
@@ -192,6 +200,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <span>Walk round</span>
     </button>
     <Drawer v-model:visible="walking" position="bottom" class="round" header="Walk round">
+      <FieldFinder
+        name="find-field-round"
+        :record="record"
+        @go="(entry) => goToField({ field: entry.key })"
+      />
       <OutlineMap
         :record="record"
         :objections="objections"
