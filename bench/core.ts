@@ -49,17 +49,22 @@ const amount = (file: UnitFile, key: Amount): number => {
 type Values = Readonly<Partial<Record<string, { readonly value: SpecValue }>>>;
 type States = Readonly<Partial<Record<string, { readonly value: { readonly state: string } }>>>;
 
+const compared = (value: SpecValue): number => {
+  if (value.kind === 'quantity') return Number(value.amount < 0);
+  if (value.kind === 'counted') return Number(value.each < 0 || value.count < 1);
+  if (value.kind === 'number') return Number(value.number < 0);
+  return value.kind === 'text' ? Number(value.text === '') : 0;
+};
+
 /** Every input of every rule read and compared once, with nothing round it: no sentences, no ways. */
 const bareComparisons = ({ record }: UnitFile): number => {
   let found = 0;
   for (const rule of rules) {
     for (const key of rule.needs) {
       const value = (record.specs as Values)[key]?.value;
-      if (value?.kind === 'quantity') found += Number(value.amount < 0);
-      else if (value?.kind === 'counted') found += Number(value.each < 0 || value.count < 1);
-      else if (value?.kind === 'number') found += Number(value.number < 0);
-      else if (value?.kind === 'text') found += Number(value.text === '');
-      else found += Number((record.features as States)[key]?.value.state === 'none');
+      found += value
+        ? compared(value)
+        : Number((record.features as States)[key]?.value.state === 'none');
     }
   }
   return found;

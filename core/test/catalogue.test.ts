@@ -82,6 +82,11 @@ describe('the catalogue', () => {
     expect(new Set(keys).size).toBe(keys.length);
   });
 
+  it('never calls two things the same', () => {
+    const labels = entries.map((e) => e.label);
+    expect(labels.filter((label, i) => labels.indexOf(label) !== i)).toEqual([]);
+  });
+
   it.each(entries.map((e) => [e.key, e] as const))(
     'says what %s is and how to check it',
     (_, entry) => {

@@ -15,6 +15,7 @@ import { livePlugin } from './live/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
+import { stockListPlugin } from './stock-list/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
 import { webPlugin } from './web/index.ts';
@@ -105,6 +106,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(healthPlugin, { source });
   await app.register(cataloguePlugin);
   await app.register(recordPlugin, { source });
+  await app.register(stockListPlugin, { source });
   await app.register(unitFilePlugin, { source });
   await app.register(walkPlugin, { source });
   if (webRoot) await app.register(webPlugin, { root: webRoot });

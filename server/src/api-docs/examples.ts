@@ -144,6 +144,7 @@ export const examples: Readonly<Record<string, Example>> = {
     },
   },
   'GET /api/live': {},
+  'GET /api/stock-list.csv': {},
   'GET /api/units': { answer: { total: 1, units: [view] } },
   'GET /api/units/:id': { answer: view },
   'GET /api/units/:id/history': {

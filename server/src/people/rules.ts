@@ -36,6 +36,7 @@ export const rules: Readonly<Record<string, Access>> = {
 
   'GET /api/live': 'look',
 
+  'GET /api/stock-list.csv': 'look',
   'GET /api/units': 'look',
   'GET /api/units/:id': 'look',
   'GET /api/units/:id/history': 'look',

@@ -51,19 +51,20 @@ const sides = computed(() => {
       <dt><UsersRound aria-hidden="true" /><span class="visually-hidden">Who cares: </span></dt>
       <dd class="soft">{{ audiences }}</dd>
     </div>
-    <div v-if="school" class="school" :data-school="school.key">
-      <dd>
-        <strong>{{ school.about }}</strong>
-        <ul>
-          <li v-for="side in sides" :key="side.key">
-            <em>{{ side.label }}</em><span v-if="side.isHouse" class="house">our view</span>
-            <span>For: {{ side.for }}</span>
-            <span>Against: {{ side.against }}</span>
-          </li>
-        </ul>
-      </dd>
-    </div>
   </dl>
+  <section v-if="school" class="school" :data-school="school.key" :aria-label="school.about">
+    <strong>{{ school.about }}</strong>
+    <ul>
+      <li v-for="side in sides" :key="side.key">
+        <span
+          ><em>{{ side.label }}</em
+          ><span v-if="side.isHouse" class="house"> · our view</span></span
+        >
+        <span>For: {{ side.for }}</span>
+        <span>Against: {{ side.against }}</span>
+      </li>
+    </ul>
+  </section>
 </template>
 
 <style scoped>
@@ -97,7 +98,7 @@ dt svg {
 }
 
 .school {
-  margin-top: 6px;
+  font-size: 15px;
 }
 
 .school ul {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -82,6 +83,9 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
       <p class="soft">
         {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock, by length
       </p>
+      <a v-if="rows.length" class="list" href="/api/stock-list.csv" download
+        ><Download aria-hidden="true" />Save the list as CSV</a
+      >
       <div v-if="session.may('record')" class="actions">
         <TakeFile @taken="taken" @refused="(text) => (notice = { text, wrong: true })" />
         <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
@@ -154,6 +158,20 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
 </template>
 
 <style scoped>
+.list {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 32px;
+  color: var(--soft);
+  font-size: 15px;
+}
+
+.list svg {
+  width: 17px;
+  height: 17px;
+}
+
 header {
   display: flex;
   align-items: baseline;

@@ -5,7 +5,7 @@ export const bunks = {
   specs: [
     {
       key: 'bunkCount',
-      label: 'Bunks',
+      label: 'Number of bunks',
       partOf: 'bunks',
       explain: 'How many.',
       check: 'Count them.',

@@ -45,7 +45,7 @@ export const climate = {
     },
     {
       key: 'converterAmps',
-      label: 'Converter',
+      label: 'Converter rating',
       explain: 'What charges the battery on a hookup.',
       check: 'On its plate, behind the fuse panel.',
       audiences: ['off-grid', 'seasonal'],
@@ -70,7 +70,7 @@ export const climate = {
     },
     {
       key: 'inverterWatts',
-      label: 'Inverter',
+      label: 'Inverter rating',
       partOf: 'inverter',
       explain: 'The most it gives for long.',
       check: 'On its plate.',
@@ -98,7 +98,7 @@ export const climate = {
   features: [
     {
       key: 'furnaceFitted',
-      label: 'Furnace',
+      label: 'Furnace fitted',
       noun: 'a furnace',
       explain: 'Heats with propane.',
       check: 'Let it start; outlets warm, alarm silent.',

@@ -5,7 +5,7 @@ export const controlPanel = {
   specs: [
     {
       key: 'controllerAmps',
-      label: 'Solar controller',
+      label: 'Solar controller limit',
       partOf: 'solarController',
       explain: 'The most current it passes on to the battery.',
       check: 'On its plate.',

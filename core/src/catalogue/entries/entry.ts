@@ -5,7 +5,7 @@ export const entry = {
   specs: [
     {
       key: 'stepCount',
-      label: 'Steps',
+      label: 'Number of steps',
       explain: 'How many steps up to the floor; it follows from the floor’s height.',
       check: 'Count them with the trailer level.',
       say: 'It is {} steps up.',

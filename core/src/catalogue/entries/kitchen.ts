@@ -75,7 +75,7 @@ export const kitchen = {
     },
     {
       key: 'fridgeSize',
-      label: 'Fridge',
+      label: 'Fridge size',
       partOf: 'fridge',
       explain: 'How much it holds, freezer included.',
       check: 'On the plate inside its door.',

@@ -107,7 +107,7 @@ export const living = {
     },
     {
       key: 'fireplaceHeat',
-      label: 'Electric fireplace',
+      label: 'Electric fireplace’s heat',
       partOf: 'fireplace',
       explain: 'How much heat it gives on a hookup.',
       check: 'On its plate: 1,500 W give about 5,100 BTU an hour.',

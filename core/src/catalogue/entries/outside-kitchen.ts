@@ -39,7 +39,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideFridgeSize',
-      label: 'Outside fridge',
+      label: 'Outside fridge size',
       partOf: 'outsideFridge',
       explain: 'How much it holds.',
       check: 'On the plate inside its door.',

@@ -69,7 +69,7 @@ export const roof = {
     },
     {
       key: 'fanFlow',
-      label: 'Roof fan',
+      label: 'Roof fan’s flow',
       partOf: 'roofFan',
       explain: 'How much air it moves.',
       check: 'On its plate or the maker’s sheet.',

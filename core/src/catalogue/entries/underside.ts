@@ -31,7 +31,7 @@ export const underside = {
     },
     {
       key: 'stabiliserCount',
-      label: 'Stabilisers',
+      label: 'Number of stabilisers',
       explain: 'How many legs steady it.',
       check: 'Count them at the corners.',
       notToBeConfused: 'They steady; they do not lift and do not level.',

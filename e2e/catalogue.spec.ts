@@ -1,0 +1,63 @@
+import { expect, test } from '@playwright/test';
+import { demo, expectSound, goTo, openUnit, row, signIn } from './yard.ts';
+
+test('both views stand beside a feature; the yard’s own is named first', async ({ page }) => {
+  await signIn(page, 'maren');
+  await page.goto(demo('/settings'));
+  await page.getByText(/of 26 taken/).click();
+  await page.getByRole('combobox', { name: 'Slide toppers: wanted or not' }).click();
+  await page.getByRole('option', { name: 'Better without' }).click();
+  await page.getByRole('button', { name: 'Keep the views' }).click();
+  await expect(page.getByText('1 of 26 taken')).toBeVisible();
+  await expectSound(page, 'house views');
+
+  await page.getByLabel('Letters', { exact: true }).fill('RKD');
+  await page.getByLabel(/^Stand for/).fill('rear kitchen and dinette');
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.locator('[data-glossary="RKD"]')).toContainText('rear kitchen and dinette');
+  await expect(page.getByText(/^nominally 24 ft.*RKD rear kitchen and dinette$/)).toBeVisible();
+
+  await page.goto(demo('/yard'));
+  await openUnit(page, 'Fenlark 24 RKD');
+  await goTo(page, /^10 Utilities/);
+  await row(page, 'slideTopper')
+    .getByRole('button', { name: /Slide topper/ })
+    .first()
+    .click();
+  const views = row(page, 'slideTopper').locator('[data-school="slide-topper"]');
+  await expect(views.getByRole('listitem')).toHaveCount(2);
+  await expect(views.getByRole('listitem').first()).toContainText('Better without · our view');
+  await expectSound(page, 'both views');
+
+  await page.getByLabel('Find a field').first().fill('floor plan');
+  await page.getByRole('option', { name: /^Floor plan/ }).click();
+  await expect(row(page, 'floorPlan')).toContainText('RKD rear kitchen and dinette');
+});
+
+test('codes are read out, dates and sizes are typed in any usual way', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'Marl 20 BH');
+  await goTo(page, /^11 Label panel/);
+  await row(page, 'vin').getByRole('button').first().click();
+  await expect(row(page, 'vin')).toContainText('The check digit agrees; model year 1995 or 2025.');
+  await row(page, 'buildDate').getByRole('button').first().click();
+  await row(page, 'buildDate').getByRole('textbox').first().fill('10/24');
+  await expect(row(page, 'buildDate')).toContainText('Oct 2024');
+  await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
+  await expect(row(page, 'buildDate').getByRole('button').first()).toContainText('Oct 2024');
+
+  await page.getByRole('button', { name: /^18 Bunks/ }).click();
+  await row(page, 'bunkSize').getByRole('button').first().click();
+  await row(page, 'bunkSize').getByRole('textbox').first().fill('30');
+  await expect(row(page, 'bunkSize').getByRole('alert')).toContainText(
+    'Bunk size cannot be read: “30”. Type 2 sides with an x between them',
+  );
+  await row(page, 'bunkSize').getByRole('textbox').first().fill('30 x 76');
+  await expect(row(page, 'bunkSize')).toContainText('30 × 76 in = 76 × 193 cm');
+  await row(page, 'bunkSize').getByRole('button', { name: 'Keep it' }).click();
+  await expect(row(page, 'bunkSize').getByRole('button').first()).toContainText('30 × 76 in');
+  const note = page.locator('[data-check="bunk-rating:bunkRating"]');
+  await expect(note).toContainText('2 bunks, and no rating on record');
+  await note.getByRole('button', { name: 'Go to bunk rating' }).click();
+  await expect(row(page, 'bunkRating').getByRole('textbox').first()).toBeFocused();
+});

@@ -1,0 +1,1 @@
+export { stockListPlugin } from './plugin.ts';
