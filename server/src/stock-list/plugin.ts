@@ -8,6 +8,9 @@ import { callerIn, yardOf } from '../people/index.ts';
 import { hiddenFrom, pageOfUnits } from '../record/index.ts';
 import { columnsFor, headLine, unitLine } from './csv.ts';
 
+/** How such a list begins, for the API’s page. */
+const example = 'Ball size,Coupler rating\r\n"2 in","3,500 lb"\r\n';
+
 /** Units read at once: a list of ten thousand never lies in memory whole. */
 const limit = 100;
 
@@ -32,7 +35,12 @@ export const stockListPlugin = async (app: App, { source }: { source: DataSource
         summary: 'The yard’s stock as CSV',
         description:
           'A line for each unit in stock, a column for each entry of the catalogue, in the reader’s units. Cells that a spreadsheet would run as a formula are made plain text. Guests get it without the yard’s prices.',
-        response: { 200: z.any().describe('CSV in UTF-8, comma between, CRLF at the end.') },
+        response: {
+          200: {
+            description: 'CSV in UTF-8, comma between, CRLF at the end.',
+            content: { 'text/csv': { schema: z.string().meta({ example }) } },
+          },
+        },
       },
     },
     async (request, reply) => {
@@ -50,7 +58,7 @@ export const stockListPlugin = async (app: App, { source }: { source: DataSource
       return reply
         .header('content-disposition', 'attachment; filename="stock-list.csv"')
         .type('text/csv; charset=utf-8')
-        .send(Readable.from(lines()));
+        .send(Readable.from(lines()) as never);
     },
   );
 };
