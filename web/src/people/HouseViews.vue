@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import Select from 'primevue/select';
 import { reactive } from 'vue';
-import { schools, type SchoolKey } from '@fair-gable/core';
+import { features, schools, specs, type SchoolKey } from '@fair-gable/core';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
@@ -12,6 +12,10 @@ import { useSession } from './session.ts';
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const { busy, done, problem, save } = useSaving();
+
+/** Those that stand beside a field today; a view on the others would be seen nowhere. */
+const told = new Set([...specs, ...features].map((entry) => entry.school));
+const offered = schools.filter(({ key }) => told.has(key));
 
 const views = reactive<Partial<Record<SchoolKey, string>>>({
   ...session.session?.yard.houseViews,
@@ -43,15 +47,16 @@ const keep = (): Promise<boolean> =>
       Both sides stand beside the feature. Where the yard takes one, it is named first, as ours.
     </p>
     <details>
-      <summary>{{ Object.keys(views).length }} of {{ schools.length }} taken</summary>
+      <summary>{{ Object.keys(views).length }} of {{ offered.length }} taken</summary>
       <form @submit.prevent="keep">
-        <div v-for="school in schools" :key="school.key" class="view" :data-view="school.key">
+        <div v-for="school in offered" :key="school.key" class="view" :data-view="school.key">
           <label :id="`view-${school.key}`">{{ school.about }}</label>
           <Select
             :model-value="views[school.key] ?? ''"
             :options="choicesOf(school.key)"
             option-label="label"
             option-value="key"
+            placeholder="no view of ours"
             :aria-labelledby="`view-${school.key}`"
             @update:model-value="(side) => set(school.key, side)"
           />
