@@ -1,10 +1,14 @@
 // Writes the published JSON Schemas from the core's Zod schemas; a test holds them together.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { unitFileJsonSchema } from '@fair-gable/core';
+import { modelSheetJsonSchema, unitFileJsonSchema } from '@fair-gable/core';
 
 const folder = new URL('../docs/schemas/', import.meta.url);
+const schemas = {
+  'unit-v3.schema.json': unitFileJsonSchema(),
+  'model-sheet-v1.schema.json': modelSheetJsonSchema(),
+};
+
 mkdirSync(folder, { recursive: true });
-writeFileSync(
-  new URL('unit-v2.schema.json', folder),
-  `${JSON.stringify(unitFileJsonSchema(), null, 2)}\n`,
-);
+for (const [name, schema] of Object.entries(schemas)) {
+  writeFileSync(new URL(name, folder), `${JSON.stringify(schema, null, 2)}\n`);
+}

@@ -28,10 +28,10 @@ const gvwr = (amount: number | null, basedOn = 0): Change => ({
 describe('a record', () => {
   it('keeps value, how known, who and when, and counts versions', () => {
     const once = applyChange(emptyRecord, gvwr(7490), 'Ines', at);
-    const twice = applyChange(once, { ...gvwr(7500, 1), how: 'told' }, 'Osk', at);
+    const twice = applyChange(once, { ...gvwr(7500, 1), how: 'read' }, 'Osk', at);
     expect(twice.specs.gvwr).toEqual({
       value: { kind: 'quantity', amount: 7500 },
-      how: 'told',
+      how: 'read',
       by: 'Osk',
       at,
       version: 2,
@@ -49,7 +49,10 @@ describe('a record', () => {
     const first = gvwr(7490);
     expect(inverseOf(emptyRecord, first, 1)).toEqual(gvwr(null, 1));
     const known = applyChange(emptyRecord, first, 'Ines', at);
-    expect(inverseOf(known, { ...gvwr(1, 1), how: 'guessed' }, 2)).toEqual(gvwr(7490, 2));
+    expect(inverseOf(known, { ...gvwr(1, 1), how: 'guessed' }, 2)).toEqual({
+      ...gvwr(7490, 2),
+      others: [],
+    });
   });
 
   it('is called by series and floor plan, else by stock number', () => {

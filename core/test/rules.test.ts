@@ -110,6 +110,16 @@ const cases: readonly Case[] = [
   ['weight-label-after-fitting', 'look', {}, { battery: 'ours', solar: 'ours' }],
   ['weight-label-after-fitting', 'quiet', {}, { battery: 'ours', solar: 'standard' }],
   ['weight-label-after-fitting', 'quiet', {}, { battery: 'ours', solar: 'ours', weightCorrection: 'ours' }],
+  // The lesser of 100 lb and 1.5 % of the rating: 75 lb of 5,000, 100 lb of 8,000.
+  ['weight-label-after-fitting', 'wrong', { fittedWeight: '76', gvwr: '5000' }],
+  ['weight-label-after-fitting', 'quiet', { fittedWeight: '75', gvwr: '5000' }],
+  ['weight-label-after-fitting', 'wrong', { fittedWeight: '101', gvwr: '8000' }],
+  ['weight-label-after-fitting', 'quiet', { fittedWeight: '100', gvwr: '8000' }],
+  ['weight-label-after-fitting', 'quiet', { fittedWeight: '300', gvwr: '8000' }, { weightCorrection: 'ours' }],
+  ['weight-label-after-fitting', 'quiet', { fittedWeight: '300', gvwr: '8000', condition: 'used' }],
+  ['label-photo-missing', 'look', { gvwr: '5000', uvw: '4000', ccc: '980' }],
+  ['label-photo-missing', 'quiet', { gvwr: '5000', uvw: '4000' }],
+  ['label-photo-missing', 'quiet', { gvwr: '5000', uvw: '4000', ccc: '980' }, { labelPhotos: 'standard' }],
   ['breakaway-power', 'doubtful', {}, { breakaway: 'standard', battery: 'none' }],
   ['breakaway-power', 'quiet', {}, { breakaway: 'standard', battery: 'ours' }],
   ['breakaway-power', 'quiet', {}, { breakaway: 'standard' }],
@@ -268,7 +278,7 @@ describe('rules at their boundaries', () => {
   it('are tried here or in a test of their own, every one of them', () => {
     const elsewhere = [
       'vin', 'ccc-identity', 'axles-and-hitch', 'range', 'count-times-size', 'tyre-pressure',
-      'ratings-by-label', 'place-on-unit', 'fresh-behind-axles',
+      'ratings-by-label', 'place-on-unit', 'fresh-behind-axles', 'sources-in-conflict',
     ]; // prettier-ignore
     const tried = new Set([...cases.map(([rule]) => rule), ...elsewhere]);
     expect(rules.map((rule) => rule.key).filter((key) => !tried.has(key))).toEqual([]);

@@ -12,6 +12,7 @@ import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
 import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
+import { modelSheetPlugin } from './model-sheet/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
@@ -106,6 +107,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(healthPlugin, { source });
   await app.register(cataloguePlugin);
   await app.register(recordPlugin, { source });
+  await app.register(modelSheetPlugin, { source });
   await app.register(stockListPlugin, { source });
   await app.register(unitFilePlugin, { source });
   await app.register(walkPlugin, { source });

@@ -28,6 +28,8 @@ interface Entry {
   readonly station: StationKey;
   /** Asked for before the unit is shown to anybody. */
   readonly basic?: true;
+  /** Each unit's own: no model sheet can say it. */
+  readonly unitOnly?: true;
   /** How to check it on the lot. */
   readonly check: string;
   readonly notToBeConfused?: string;

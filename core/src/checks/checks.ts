@@ -1,10 +1,11 @@
 import { isFeatureKey, isSpecKey, type FeatureKey, type SpecKey } from '../catalogue/index.ts';
-import type { UnitRecord } from '../record/index.ts';
+import type { Entry, FieldValue, UnitRecord } from '../record/index.ts';
 import { axlesAndHitch } from './axles-and-hitch.ts';
 import { cccIdentity } from './ccc-identity.ts';
 import { countTimesSize } from './count-times-size.ts';
 import { plausibleRange } from './range.ts';
 import type { Finding, Look, Objection, Rule } from './types.ts';
+import { evidenceRules } from './evidence-rules.ts';
 import { comfortRules } from './comfort-rules.ts';
 import { identityRules } from './identity-rules.ts';
 import { plausibleNumbers, plausibleSizes } from './numbers-and-sizes.ts';
@@ -19,6 +20,7 @@ import { weightRules } from './weight-rules.ts';
 
 /** Every check there is, in the order in which the margin shows them. */
 export const rules: readonly Rule[] = [
+  ...evidenceRules,
   vinCheck,
   ...safetyRules,
   cccIdentity,
@@ -37,6 +39,19 @@ export const rules: readonly Rule[] = [
   countTimesSize,
 ];
 
+const entryAt = (record: UnitRecord, key: SpecKey | FeatureKey): Entry<FieldValue> | undefined =>
+  isSpecKey(key) ? record.specs[key] : record.features[key];
+
+/** The fields a finding rests on. */
+const restsOn = (rule: Rule, finding: Finding): Rule['needs'] =>
+  rule.fieldByField ? [finding.field] : rule.needs;
+
+const guessesAmong = (keys: Rule['needs'], record: UnitRecord): readonly SpecKey[] =>
+  keys.filter(isSpecKey).filter((key) => record.specs[key]?.how === 'guessed');
+
+const saidBeside = (record: UnitRecord, key: SpecKey | FeatureKey): unknown =>
+  (entryAt(record, key)?.others ?? []).map(({ value, how }) => ({ value, how }));
+
 const valueOf = (record: UnitRecord, key: string): unknown => {
   if (isSpecKey(key)) return record.specs[key]?.value;
   return isFeatureKey(key) ? record.features[key]?.value.state : undefined;
@@ -44,16 +59,18 @@ const valueOf = (record: UnitRecord, key: string): unknown => {
 
 /** The values a finding rests on, as comparable text. */
 const inputsOf = (rule: Rule, finding: Finding, record: UnitRecord): string => {
-  const keys = rule.fieldByField ? [finding.field] : rule.needs;
+  const keys = restsOn(rule, finding);
   const values = keys.map((key) => valueOf(record, key) ?? null);
   const place = rule.reads?.includes('places') ? record.places[finding.field]?.value : undefined;
-  return JSON.stringify(place ? [...values, place] : values);
+  const others = rule.reads?.includes('others') ? keys.map((k) => saidBeside(record, k)) : undefined;
+  return JSON.stringify([...values, ...[place, others].filter((more) => more !== undefined)]);
 };
 
 const objectionOf = (rule: Rule, finding: Finding, record: UnitRecord): Objection => {
   const id = `${rule.key}:${finding.field}`;
   const inputs = inputsOf(rule, finding, record);
-  const base = { ...finding, id, rule: rule.key, inputs };
+  const guesses = guessesAmong(restsOn(rule, finding), record);
+  const base = { ...finding, id, rule: rule.key, inputs, guesses };
   const entry = record.settlements[id];
   if (entry?.value.inputs !== inputs) return base;
   return { ...base, settled: { reason: entry.value.reason, by: entry.by, at: entry.at } };
@@ -67,13 +84,10 @@ export interface Checked {
   readonly objections: readonly Objection[];
 }
 
-const entryAt = (record: UnitRecord, key: SpecKey | FeatureKey): unknown =>
-  isSpecKey(key) ? record.specs[key] : record.features[key];
-
 /** Whether all that a rule reads is as it was. Entries are never changed, only replaced. */
 const isUntouched = (rule: Rule, before: UnitRecord, record: UnitRecord): boolean =>
   rule.needs.every((key) => entryAt(before, key) === entryAt(record, key)) &&
-  (rule.reads ?? []).every((part) => before[part] === record[part]);
+  (rule.reads ?? []).every((part) => part === 'others' || before[part] === record[part]);
 
 /**
  * What the checks object to in a record, running only those rules whose inputs changed since the last look.

@@ -35,8 +35,8 @@ export interface Rule {
   readonly about: string;
   /** The fields it reads; it is run when one of them changes. */
   readonly needs: readonly (SpecKey | FeatureKey)[];
-  /** Whole parts of the record that it reads besides. */
-  readonly reads?: readonly ('features' | 'places')[];
+  /** Whole parts of the record that it reads besides; `others`: what worse sources say of its fields. */
+  readonly reads?: readonly ('features' | 'places' | 'others')[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
   readonly source: string;
@@ -50,6 +50,8 @@ export interface Objection extends Finding {
   readonly rule: string;
   /** The values it was raised for; when they change, a settled one comes back. */
   readonly inputs: string;
+  /** Those of its fields that are only guessed: what it says is no better than they are. */
+  readonly guesses: readonly SpecKey[];
   /** The reason it was let stand, while its inputs are the same. */
   readonly settled?: { readonly reason: string; readonly by: string; readonly at: string };
 }

@@ -1,7 +1,8 @@
 import { specEntry, type SpecKey } from '../catalogue/index.ts';
+import type { System } from '../quantity/index.ts';
 import { amountOf, countedOf, hasFeature, howOf, textOf } from '../record/index.ts';
 import { listed, manyAre, percent, say } from './say.ts';
-import type { Rule } from './types.ts';
+import type { Finding, Rule } from './types.ts';
 import { inSentence, pounds } from './ways.ts';
 
 /** Label text counts water at 8.3 lb per US gallon (49 CFR 571.110 S9.3, from memory). */
@@ -216,22 +217,43 @@ const heavyThings = [
   'frontTray',
 ] as const;
 
+/** More than this, fitted before the first sale, asks for a corrected label: 49 CFR 571.110 S10, from memory. */
+const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);
+
+const addUp = (count: number): Finding =>
+  say({
+    field: 'weightCorrection',
+    severity: 'look',
+    title: 'Add up what was fitted here',
+    sentence: `${count} heavy things were fitted here. More than 100 lb, or 1.5 % of the rating, asks for a corrected weight label before the first sale.`,
+    also: ['fittedWeight'],
+  });
+
+const overTheLine = (fitted: number, line: number, system: System): Finding =>
+  say({
+    field: 'weightCorrection',
+    severity: 'wrong',
+    title: 'Fitted here past the label’s line',
+    sentence: `${pounds(fitted, system)} were fitted here; past ${pounds(line, system)} the weight label is corrected before the first sale, and this unit has no correction. The rule in force decides.`,
+    also: ['fittedWeight'],
+  });
+
 const labelAfterFitting: Rule = {
   key: 'weight-label-after-fitting',
   about: 'Where much was fitted here, the weight label was corrected or the sum is below the line',
-  needs: ['weightCorrection', ...heavyThings],
+  needs: ['weightCorrection', 'fittedWeight', 'gvwr', 'condition', ...heavyThings],
   source: 'The lesser of 100 lb or 1.5 % of the rating: 49 CFR 571.110 S10, from memory',
-  test: (record) => {
+  test: (record, { system }) => {
+    const isSold = textOf(record, 'condition') === 'used';
+    if (hasFeature(record, 'weightCorrection') || isSold) return [];
+    const fitted = amountOf(record, 'fittedWeight');
+    const gvwr = amountOf(record, 'gvwr');
+    if (fitted !== undefined && gvwr !== undefined) {
+      const line = labelLine(gvwr);
+      return fitted > line ? [overTheLine(fitted, line, system)] : [];
+    }
     const heavy = heavyThings.filter((key) => record.features[key]?.value.state === 'ours');
-    if (heavy.length < 2 || record.features.weightCorrection) return [];
-    return [
-      say({
-        field: 'weightCorrection',
-        severity: 'look',
-        title: 'Add up what was fitted here',
-        sentence: `${heavy.length} heavy things were fitted here. More than 100 lb, or 1.5 % of the rating, asks for a corrected weight label before the first sale.`,
-      }),
-    ];
+    return heavy.length < 2 || record.features.weightCorrection ? [] : [addUp(heavy.length)];
   },
 };
 

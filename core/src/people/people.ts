@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../catalogue/index.ts';
+import { savedViewsSchema } from '../yard/index.ts';
 import { roles } from './roles.ts';
 
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
@@ -55,6 +56,8 @@ export const sessionSchema = z.strictObject({
     role: z.enum(roles),
     /** One's own units; null takes the yard's. */
     system: system.nullable(),
+    /** Views of this yard kept under a name. */
+    views: savedViewsSchema,
   }),
   yard: z.strictObject({
     id: z.uuid(),

@@ -57,8 +57,8 @@ export const displays = {
   },
   current: {
     dimension: 'current',
-    us: { unit: 'A', decimals: 0 },
-    metric: { unit: 'A', decimals: 0 },
+    us: { unit: 'A', decimals: 1 },
+    metric: { unit: 'A', decimals: 1 },
   },
   cubicFeet: {
     dimension: 'volume',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import { isDate } from '../dates/index.ts';
 import type { Problem } from '../problems/index.ts';
+import { statementsOf, withSaid, type Said } from './evidence.ts';
 import {
   featureValueSchema,
   howKnownSchema,
@@ -14,6 +15,7 @@ import {
   type Place,
   type Settlement,
   type SpecValue,
+  type Statement,
   type UnitRecord,
 } from './schema.ts';
 
@@ -23,24 +25,33 @@ export type Part = (typeof parts)[number];
 
 export type FieldValue = SpecValue | FeatureValue | Place | Settlement;
 
-const changeOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
+const changeOf = <P extends Part, V extends z.ZodType>(part: P, value: V) => ({
+  part: z.literal(part),
+  key: z.string().max(90),
+  /** null takes the value back: the field is not known again. */
+  value: value.nullable(),
+  how: howKnownSchema,
+  /** The version this change was based on; 0 where nothing was known. */
+  basedOn: z.number().int().min(0),
+});
+
+const disputableOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
   z.strictObject({
-    part: z.literal(part),
-    key: z.string().max(90),
-    /** null takes the value back: the field is not known again. */
-    value: value.nullable(),
-    how: howKnownSchema,
-    /** The version this change was based on; 0 where nothing was known. */
-    basedOn: z.number().int().min(0),
+    ...changeOf(part, value),
+    /**
+     * All that is to stand beside the value from now on. Left out, the value joins what is known:
+     * it corrects its own source, and stands beside others that say something else.
+     */
+    others: z.array(z.strictObject({ value, how: howKnownSchema })).max(5).optional(),
   });
 
 /** One field of one unit, changed. */
 export const changeSchema = z
   .discriminatedUnion('part', [
-    changeOf('specs', specValueSchema),
-    changeOf('features', featureValueSchema),
-    changeOf('places', placeSchema),
-    changeOf('settlements', settlementSchema),
+    disputableOf('specs', specValueSchema),
+    disputableOf('features', featureValueSchema),
+    z.strictObject(changeOf('places', placeSchema)),
+    z.strictObject(changeOf('settlements', settlementSchema)),
   ])
   .superRefine((change, context) => {
     const found = changeProblem(change);
@@ -61,6 +72,7 @@ interface ChangeTo<P extends Part, V> {
   readonly value: V | null;
   readonly how: Entry<V>['how'];
   readonly basedOn: number;
+  readonly others?: readonly Said<V>[] | undefined;
 }
 
 const wanted: Readonly<Record<ValueKind['kind'], string>> = {
@@ -125,7 +137,8 @@ export const changeProblem = (change: Change): Problem | undefined => {
     return { code: 'unknown-field', params: { field: `${change.part}.${change.key}` } };
   }
   if (change.part !== 'specs' || !change.value) return undefined;
-  return specProblem(change.key as SpecKey, change.value);
+  const all = [change.value, ...(change.others ?? []).map((other) => other.value)];
+  return all.map((value) => specProblem(change.key as SpecKey, value)).find(Boolean);
 };
 
 type Entries = Readonly<Partial<Record<string, Entry<FieldValue>>>>;
@@ -136,6 +149,59 @@ export const entryOf = (
   part: Part,
   key: string,
 ): Entry<FieldValue> | undefined => (record[part] as Entries)[key];
+
+/** Places and notes are one thing at a time; of values and features several sources may speak. */
+const isDisputable = (part: Part): boolean => part === 'specs' || part === 'features';
+
+/** What a change wants said of a field from now on, the best known first; undefined when it is taken back. */
+const sayingsAfter = (
+  before: Entry<FieldValue> | undefined,
+  { part, value, how, others }: Change,
+): readonly [Said<FieldValue>, ...Said<FieldValue>[]] | undefined => {
+  if (value === null) return undefined;
+  const said: Said<FieldValue> = { value, how };
+  if (others) return [said, ...others];
+  return isDisputable(part) ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said) : [said];
+};
+
+const isSame = (a: Said<FieldValue>, b: Said<FieldValue>): boolean =>
+  a.how === b.how && JSON.stringify(a.value) === JSON.stringify(b.value);
+
+/**
+ * A field after a change; undefined when it is taken back. Who said something before and says it still
+ * is named as before.
+ * @param by the person's name
+ * @param at ISO time
+ */
+export const entryAfter = (
+  before: Entry<FieldValue> | undefined,
+  change: Change,
+  { by, at, version }: { readonly by: string; readonly at: string; readonly version: number },
+): Entry<FieldValue> | undefined => {
+  const sayings = sayingsAfter(before, change);
+  if (!sayings) return undefined;
+  const had = statementsOf(before);
+  const asBefore = (said: Said<FieldValue>) => had.find((s) => isSame(s, said));
+  // Where nothing new is said somebody has looked again, and the shown value is signed anew.
+  const isNews = sayings.some((said) => !asBefore(said));
+  const signed = sayings.map(
+    ({ value, how }, i) =>
+      (isNews || i > 0 ? asBefore({ value, how }) : undefined) ?? { value, how, by, at },
+  );
+  const [shown, ...others] = signed as [Statement<FieldValue>, ...Statement<FieldValue>[]];
+  return others.length > 0 ? { ...shown, version, others } : { ...shown, version };
+};
+
+/**
+ * What a change says that was not said before, for the history; the shown value where all was.
+ */
+export const newlySaid = (
+  before: Entry<FieldValue> | undefined,
+  after: Entry<FieldValue>,
+): Said<FieldValue> => {
+  const had = statementsOf(before);
+  return statementsOf(after).find((s) => !had.some((h) => isSame(h, s))) ?? after;
+};
 
 /**
  * A record with one change applied; the given one is left as it was.
@@ -150,10 +216,25 @@ export const applyChange = (
   at: string,
   version = (entryOf(record, change.part, change.key)?.version ?? 0) + 1,
 ): UnitRecord => {
-  const { part, key, value, how } = change;
-  const others = Object.entries(record[part] as Entries).filter(([other]) => other !== key);
-  const own = value ? [[key, { value, how, by, at, version }]] : [];
-  return { ...record, [part]: Object.fromEntries([...others, ...own]) };
+  const { part, key } = change;
+  const before = entryOf(record, part, key);
+  const after = entryAfter(before, change, { by, at, version });
+  const rest = Object.entries(record[part] as Entries).filter(([other]) => other !== key);
+  return { ...record, [part]: Object.fromEntries(after ? [...rest, [key, after]] : rest) };
+};
+
+const unsigned = ({ value, how }: Said<FieldValue>): Said<FieldValue> => ({ value, how });
+
+/**
+ * A change with all that is to be said of its field written out, so that it can wait, be replaced by a
+ * later one, and be sent again without losing what others said.
+ */
+export const writtenOut = (record: UnitRecord, change: Change): Change => {
+  if (!isDisputable(change.part) || change.others || change.value === null) return change;
+  const sayings = sayingsAfter(entryOf(record, change.part, change.key), change);
+  if (!sayings) return change;
+  const [{ value, how }, ...others] = sayings;
+  return { ...change, value, how, others: others.map(unsigned) } as Change;
 };
 
 /**
@@ -162,11 +243,9 @@ export const applyChange = (
  * @param versionNow the field's version after it
  */
 export const inverseOf = (before: UnitRecord, change: Change, versionNow: number): Change => {
-  const old = entryOf(before, change.part, change.key);
-  return {
-    ...change,
-    value: old?.value ?? null,
-    how: old?.how ?? change.how,
-    basedOn: versionNow,
-  } as Change;
+  const { part, key, how } = change;
+  const old = entryOf(before, part, key);
+  const back = { part, key, value: old?.value ?? null, how: old?.how ?? how, basedOn: versionNow };
+  if (!old || !isDisputable(part)) return back as Change;
+  return { ...back, others: (old.others ?? []).map(unsigned) } as Change;
 };

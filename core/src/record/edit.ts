@@ -13,7 +13,7 @@ import type { FieldValue, Part } from './change.ts';
 /** Fields changed at once: all of them or none. The id lets it be sent twice and made once. */
 export const editSchema = z.strictObject({
   id: z.uuid(),
-  changes: z.array(changeSchema).min(1).max(400),
+  changes: z.array(changeSchema).min(1).max(800),
 });
 
 export interface Edit {
@@ -39,6 +39,8 @@ export const historyRowSchema = z.strictObject({
   /** null where it was taken back. */
   to: fieldValueSchema.nullable(),
   how: howKnownSchema,
+  /** Put beside a better source, which stays shown. */
+  beside: z.literal(true).optional(),
   by: z.string(),
   at: z.iso.datetime(),
 });
@@ -51,6 +53,7 @@ export interface HistoryRow {
   readonly fromHow: Entry<FieldValue>['how'] | null;
   readonly to: FieldValue | null;
   readonly how: Entry<FieldValue>['how'];
+  readonly beside?: true | undefined;
   readonly by: string;
   readonly at: string;
 }

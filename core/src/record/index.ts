@@ -15,16 +15,20 @@ export {
   type Place,
   type Settlement,
   type SpecValue,
+  type Statement,
   type UnitRecord,
 } from './schema.ts';
 export {
   applyChange,
   changeProblem,
   changeSchema,
+  entryAfter,
   entryOf,
   inverseOf,
+  newlySaid,
   parts,
   specProblem,
+  writtenOut,
   type Change,
   type FieldValue,
   type Part,
@@ -46,3 +50,4 @@ export {
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
 export { fieldLabel, fieldText } from './words.ts';
 export { typedSpec } from './typed.ts';
+export { agree, isAsSheet, statementsOf, type Said } from './evidence.ts';

@@ -70,32 +70,50 @@ export const settlementSchema = z.strictObject({
 });
 export type Settlement = z.infer<typeof settlementSchema>;
 
+const statementOf = <T extends z.ZodType>(value: T) => ({
+  value,
+  how: howKnownSchema,
+  by: z.string().min(1).max(80),
+  at: z.iso.datetime(),
+});
+
+/** Counts the changes of this field, from 1. */
+const version = z.number().int().min(1);
+
 const entryOf = <T extends z.ZodType>(value: T) =>
+  z.strictObject({ ...statementOf(value), version });
+
+/** A field of which several sources may speak; each way of knowing has one word. */
+const disputableOf = <T extends z.ZodType>(value: T) =>
   z.strictObject({
-    value,
-    how: howKnownSchema,
-    by: z.string().min(1).max(80),
-    at: z.iso.datetime(),
-    /** Counts the changes of this field, from 1. */
-    version: z.number().int().min(1),
+    ...statementOf(value),
+    version,
+    /** What worse sources say that is not the same, best first. */
+    others: z.array(z.strictObject(statementOf(value))).max(5).optional(),
   });
 
 export const settlementKeyPattern = /^[a-z][a-z-]{1,40}:[A-Za-z0-9]{1,40}$/;
 
 /** A unit's record: whatever is not here is not known. */
 export const recordSchema = z.strictObject({
-  specs: z.record(z.string(), entryOf(specValueSchema)),
-  features: z.record(z.string(), entryOf(featureValueSchema)),
+  specs: z.record(z.string(), disputableOf(specValueSchema)),
+  features: z.record(z.string(), disputableOf(featureValueSchema)),
   places: z.record(z.string(), entryOf(placeSchema)),
   settlements: z.record(z.string(), entryOf(settlementSchema)),
 });
 
-export interface Entry<T> {
+/** What one source says of a field, who brought it, and when. */
+export interface Statement<T> {
   readonly value: T;
   readonly how: HowKnown;
   readonly by: string;
   readonly at: string;
+}
+
+/** A field as it is known: what the best source says, and what others say that is not the same. */
+export interface Entry<T> extends Statement<T> {
   readonly version: number;
+  readonly others?: readonly Statement<T>[] | undefined;
 }
 
 export interface UnitRecord {

@@ -12,32 +12,32 @@ import {
   keyTests,
   recordSchema,
   specProblem,
-  type SpecValue,
+  statementsOf,
   type UnitRecord,
 } from '../record/index.ts';
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 2;
+export const unitFileVersion = 3;
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
   .strictObject({
     format: z.literal(unitFileFormat),
-    /** Version 1 had no sizes and no dates; all it had is in version 2 as it was. */
-    version: z.union([z.literal(1), z.literal(unitFileVersion)]),
+    /** Version 1 had no sizes and no dates, version 2 one word a field; what they had is here as it was. */
+    version: z.union([z.literal(1), z.literal(2), z.literal(unitFileVersion)]),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 2',
+    title: 'Fair Gable unit file, version 3',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: 1 | typeof unitFileVersion;
+  readonly version: 1 | 2 | typeof unitFileVersion;
   readonly id: string;
   readonly record: UnitRecord;
 }
@@ -82,8 +82,10 @@ const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined 
     }
   }
   for (const [key, entry] of Object.entries(record.specs)) {
-    const problem = specProblem(key as SpecKey, entry.value as SpecValue);
-    if (problem) return sentence(labelOf('specs', key), problem);
+    for (const { value } of statementsOf(entry)) {
+      const problem = specProblem(key as SpecKey, value);
+      if (problem) return sentence(labelOf('specs', key), problem);
+    }
   }
   return undefined;
 };

@@ -1,1 +1,18 @@
 export { basicsMissing, guessesIn, knownOf, nextNeed, type Need } from './next-need.ts';
+export { hangingOn, toConfirm, type Hanging, type ToConfirm, type Why } from './to-confirm.ts';
+export { isFoundIn, searchText } from './search.ts';
+export {
+  columnLabels,
+  comparing,
+  isInView,
+  mostColumns,
+  savedViewsSchema,
+  sentenceOf,
+  sorts,
+  viewSchema,
+  wholeYard,
+  type SavedView,
+  type Sort,
+  type Sortable,
+  type YardView,
+} from './view.ts';

@@ -20,7 +20,7 @@ const record = {
   places: {},
   settlements: {},
 };
-const view = { id: unit, record };
+const unitView = { id: unit, record };
 
 const card = {
   id: 'specs.gvwr',
@@ -41,6 +41,52 @@ const event = {
 const given = { plan, by: 'Ines Rook', createdAt: at, events: [event] };
 const link = { token: 'a-one-time-token', until: '2026-04-16T11:30:00.000Z' };
 const row = { key: 'hitch', label: 'Hitch' };
+
+const view = {
+  text: '',
+  condition: null,
+  longest: 300,
+  heaviest: 7000,
+  has: ['bunks'],
+  need: null,
+  sort: 'length',
+  columns: ['freshTank'],
+};
+
+const sheetId = '5e1ec7ed-0000-4000-8000-000000000001';
+const sheet = {
+  id: sheetId,
+  series: 'Fenlark',
+  floorPlan: '24 RKD',
+  year: 2026,
+  source: 'Maker’s sheet of January 2026',
+  values: { specs: { gvwr }, features: { awning: 'standard' }, places: {} },
+  packages: [
+    {
+      key: 'winter',
+      name: 'Winter',
+      standard: false,
+      adds: { specs: {}, features: { tankHeat: 'option' }, places: {} },
+      replaces: [],
+      forbids: [],
+    },
+  ],
+  midYear: [],
+  sisters: [],
+  objections: [{ says: 'The step count is low.', answer: 'The floor is low too.' }],
+  wouldChange: ['A second outlet by the dinette.'],
+};
+const kept = { sheet, version: 1, by: 'Maren Holt', at, offers: [] };
+const offer = {
+  id: '0ffe4000-0000-4000-8000-000000000001',
+  unit,
+  unitName: 'Fenlark 24 RKD',
+  part: 'specs',
+  key: 'gvwr',
+  spec: gvwr,
+};
+const list = { text: 'Stock #,Dry weight\r\nTQ-0500,5200\r\n', system: 'us', how: 'told' };
+const summary = { rows: 1, fresh: 1, changed: 0, same: 0, problems: [], problemCount: 0 };
 
 const health = {
   ok: true,
@@ -84,6 +130,7 @@ export const examples: Readonly<Record<string, Example>> = {
         email: 'ines@thornquay.example',
         role: 'specialist',
         system: null,
+        views: [{ name: 'For the ferry', view }],
       },
       yard: {
         id: yard,
@@ -145,8 +192,40 @@ export const examples: Readonly<Record<string, Example>> = {
   },
   'GET /api/live': {},
   'GET /api/stock-list.csv': {},
-  'GET /api/units': { answer: { total: 1, units: [view] } },
-  'GET /api/units/:id': { answer: view },
+  'GET /api/stock-list.json': {},
+  'POST /api/stock-list/preview': {
+    body: list,
+    answer: {
+      ...summary,
+      headings: ['Stock #', 'Dry weight'],
+      columns: ['stockNumber', 'uvw'],
+      sample: [['TQ-0500', '5200']],
+    },
+  },
+  'POST /api/stock-list': { body: { ...list, onlyGood: false }, answer: summary },
+  'GET /api/model-sheets': { answer: { sheets: [kept] } },
+  'GET /api/model-sheets/:id/file': {
+    answer: { format: 'fair-gable/model-sheet', version: 1, sheet },
+  },
+  'POST /api/model-sheets/:id/preview': {
+    body: { sheet },
+    answer: {
+      units: [
+        { id: unit, name: 'Fenlark 24 RKD', stockNumber: 'TQ-0417', changes: [{ ...first, how: 'sheet' }] },
+      ],
+    },
+  },
+  'PUT /api/model-sheets/:id': {
+    body: { sheet, basedOn: 0, units: [unit] },
+    answer: { sheets: [kept] },
+  },
+  'DELETE /api/model-sheets/:id': {},
+  'POST /api/model-sheets/:id/offers': { body: offer },
+  'DELETE /api/model-sheets/:id/offers/:offer': {},
+  'GET /api/units/:id/as-ordered.csv': {},
+  'PUT /api/me/views': { body: { views: [{ name: 'For the ferry', view }] } },
+  'GET /api/units': { answer: { total: 1, units: [unitView] } },
+  'GET /api/units/:id': { answer: unitView },
   'GET /api/units/:id/history': {
     answer: {
       changes: [
@@ -164,10 +243,10 @@ export const examples: Readonly<Record<string, Example>> = {
       ],
     },
   },
-  'POST /api/units': { body: { id: unit, changes: [first] }, answer: view },
+  'POST /api/units': { body: { id: unit, changes: [first] }, answer: unitView },
   'POST /api/units/:id/edits': {
     body: { id: 'ed170000-0000-4000-8000-000000000001', changes: [change] },
-    answer: view,
+    answer: unitView,
   },
   'GET /api/units/:id/file': {
     answer: { format: 'fair-gable/unit', version: 1, id: unit, record },

@@ -3,7 +3,8 @@ import type { EntityManager } from 'typeorm';
 /** Something that changed on a yard, for whoever has it on their screen. */
 export interface News {
   readonly yard: string;
-  readonly kind: 'unit' | 'walk' | 'people';
+  /** `stock`: so many units that the list is best read anew. */
+  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people';
   readonly id: string;
 }
 

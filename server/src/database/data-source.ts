@@ -11,10 +11,12 @@ import {
   YardChange,
 } from '../people/entities.ts';
 import { RecordChange, RecordField, Unit } from '../record/entities.ts';
+import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../model-sheet/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
 import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.ts';
+import { ModelSheets1795824000000 } from './migrations/1795824000000-model-sheets.ts';
 
 export const entities = [
   Yard,
@@ -28,11 +30,19 @@ export const entities = [
   Unit,
   RecordField,
   RecordChange,
+  ModelSheetRow,
+  ModelSheetChange,
+  ModelSheetOffer,
   Walk,
   WalkEventRow,
 ];
 
-const migrations = [First1795564800000, FirmGround1795651200000, HouseViews1795737600000];
+const migrations = [
+  First1795564800000,
+  FirmGround1795651200000,
+  HouseViews1795737600000,
+  ModelSheets1795824000000,
+];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */
 const migrationLock = 4780;

@@ -70,6 +70,10 @@ export const inYard = (manager: EntityManager, yardId: string) => ({
   ): Promise<void> => {
     await manager.update(entity, { ...where, yardId } as never, values as never);
   },
+  /** Takes rows away. */
+  remove: async <E extends OfYard>(entity: EntityTarget<E>, where: Where<E>): Promise<void> => {
+    await manager.delete(entity, { ...where, yardId } as never);
+  },
   /** Inserts rows, and replaces those that are there under the same key. */
   upsert: async <E extends OfYard>(
     entity: EntityTarget<E>,

@@ -1,7 +1,7 @@
 import type { FastifyInstance, FastifyRequest, RouteOptions } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
-import { may, type HouseViews, type Role, type System } from '@fair-gable/core';
+import { may, type HouseViews, type Role, type SavedView, type System } from '@fair-gable/core';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { rules, type Access } from './rules.ts';
@@ -12,6 +12,7 @@ export interface Caller {
   readonly email: string;
   readonly role: Role;
   readonly ownSystem: System | null;
+  readonly views: readonly SavedView[];
   readonly yardId: string;
   readonly yardName: string;
   readonly yardSystem: System;
@@ -65,7 +66,7 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 };
 
 const callerQuery = `
-  SELECT p.id AS "personId", p.name, p.email, m.role, p.system AS "ownSystem",
+  SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
          y.house_views AS "houseViews", y.glossary
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id

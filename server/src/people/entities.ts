@@ -1,5 +1,5 @@
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { GlossaryRow, HouseViews, Role, System } from '@fair-gable/core';
+import type { GlossaryRow, HouseViews, Role, SavedView, System } from '@fair-gable/core';
 
 @Entity('yard')
 export class Yard {
@@ -53,6 +53,10 @@ export class Membership {
 
   @Column({ type: 'varchar', length: 20 })
   role!: Role;
+
+  /** Views of the yard that this person keeps under a name. */
+  @Column({ type: 'jsonb', default: [] })
+  views!: readonly SavedView[];
 }
 
 /** A signed-in browser. The id is a hash: a copy of this table signs nobody in. */

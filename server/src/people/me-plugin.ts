@@ -1,10 +1,16 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { ownSettingsSchema, passwordChangeSchema, signedInSchema } from '@fair-gable/core';
+import {
+  ownSettingsSchema,
+  passwordChangeSchema,
+  savedViewsSchema,
+  signedInSchema,
+  type SavedView,
+} from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { Refusal } from '../problems/index.ts';
 import { callerIn } from './access.ts';
-import { Person } from './entities.ts';
+import { Membership, Person } from './entities.ts';
 import { changeOwn } from './passwords.ts';
 import { beginSession } from './session-plugin.ts';
 import { PostgresSessionStore } from './session-store.ts';
@@ -30,6 +36,25 @@ export const mePlugin = async (app: App, { source }: { source: DataSource }) => 
     async (request, reply) => {
       const { name, system } = request.body;
       await source.manager.update(Person, { id: callerIn(request).personId }, { name, system });
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.put(
+    '/api/me/views',
+    {
+      schema: {
+        tags,
+        summary: 'Keep one’s own views of this yard',
+        description: 'All of them; what is left out is dropped.',
+        body: z.strictObject({ views: savedViewsSchema }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { personId, yardId } = callerIn(request);
+      const views = request.body.views as readonly SavedView[];
+      await source.manager.update(Membership, { personId, yardId }, { views });
       return reply.status(204).send(null);
     },
   );

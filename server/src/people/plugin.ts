@@ -38,6 +38,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     email: caller.email,
     role: caller.role,
     system: caller.ownSystem,
+    views: [...caller.views] as Session['person']['views'],
   },
   yard: {
     id: caller.yardId,

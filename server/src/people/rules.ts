@@ -22,6 +22,7 @@ export const rules: Readonly<Record<string, Access>> = {
   'PUT /api/session/yard': 'look',
   'PUT /api/me': 'look',
   'PUT /api/me/password': 'look',
+  'PUT /api/me/views': 'look',
   'GET /api/me/sessions': 'look',
   'DELETE /api/me/sessions': 'look',
   'DELETE /api/me/sessions/:id': 'look',
@@ -36,7 +37,19 @@ export const rules: Readonly<Record<string, Access>> = {
 
   'GET /api/live': 'look',
 
+  'GET /api/model-sheets': 'look',
+  'GET /api/model-sheets/:id/file': 'look',
+  'PUT /api/model-sheets/:id': 'manage',
+  'DELETE /api/model-sheets/:id': 'manage',
+  'POST /api/model-sheets/:id/preview': 'manage',
+  'POST /api/model-sheets/:id/offers': 'record',
+  'DELETE /api/model-sheets/:id/offers/:offer': 'manage',
+  'GET /api/units/:id/as-ordered.csv': 'look',
+
   'GET /api/stock-list.csv': 'look',
+  'GET /api/stock-list.json': 'look',
+  'POST /api/stock-list/preview': 'record',
+  'POST /api/stock-list': 'record',
   'GET /api/units': 'look',
   'GET /api/units/:id': 'look',
   'GET /api/units/:id/history': 'look',

@@ -32,6 +32,10 @@ const constraintRefusals: Readonly<Record<string, Refusal>> = {
     'vin-taken',
     'VIN: another unit in stock has it. Read both labels again; one was misread or entered twice.',
   ),
+  model_sheet_model: new Refusal(
+    'sheet-taken',
+    'This yard has a sheet of that series, floor plan and year already. Change that one, or give this one another floor plan or year.',
+  ),
 };
 
 const fieldLabel = (key: string): string => {

@@ -1,5 +1,5 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { FieldValue, HowKnown, Part } from '@fair-gable/core';
+import type { FieldValue, HowKnown, Part, Statement } from '@fair-gable/core';
 
 /**
  * A unit of a yard. Stock number and VIN are copies of its record, kept for their uniqueness; name,
@@ -43,6 +43,10 @@ export class Unit {
   @Column({ type: 'double precision', nullable: true })
   gvwr!: number | null;
 
+  /** All that is text in the record, to be searched. */
+  @Column({ type: 'text', default: '' })
+  words!: string;
+
   @Column({ type: 'timestamptz', name: 'created_at' })
   createdAt!: Date;
 }
@@ -76,6 +80,10 @@ export class RecordField {
 
   @Column({ type: 'int' })
   version!: number;
+
+  /** What worse sources say of it that is not the same; null where nobody does. */
+  @Column({ type: 'jsonb', nullable: true })
+  others!: readonly Statement<FieldValue>[] | null;
 }
 
 /** What was changed, by whom, from what to what. Never changed itself. */
@@ -110,6 +118,10 @@ export class RecordChange {
 
   @Column({ type: 'varchar', length: 10 })
   how!: HowKnown;
+
+  /** Another source, put beside a better one that stays shown. */
+  @Column({ type: 'boolean', default: false })
+  beside!: boolean;
 
   /** The field's version after it. */
   @Column({ type: 'int', nullable: true })

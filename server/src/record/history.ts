@@ -19,6 +19,7 @@ const toRow = (change: RecordChange): HistoryRow => ({
   fromHow: change.from === null ? null : change.fromHow,
   to: change.to,
   how: change.how,
+  ...(change.beside ? { beside: true } : {}),
   by: change.by,
   at: change.at.toISOString(),
 });

@@ -5,7 +5,8 @@ export {
   pageParameters,
   pageStatement,
   readUnit,
+  recordsOf,
   type ListQuery,
   type UnitView,
 } from './read.ts';
-export { importUnit, type Author } from './write.ts';
+export { addUnits, editWithin, importUnit, type Author, type Transactional } from './write.ts';

@@ -53,7 +53,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'The yard’s units in stock, a page at a time',
         description:
-          '`text` is looked for in name, stock number and VIN. Unknown values sort last.',
+          'Every word of `text` must be somewhere in the record’s text: what was typed, names of choices and of what is fitted, reasons. Unknown values sort last.',
         querystring: listQuery,
         response: { 200: z.strictObject({ total: z.number(), units: z.array(unitView) }) },
       },
@@ -109,7 +109,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Take in a unit with its first values',
         description: 'The id is the sender’s; sent twice, the unit is made once.',
-        body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(400) }),
+        body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(800) }),
         response: { 201: unitView },
       },
     },

@@ -13,7 +13,7 @@ export interface ListQuery {
   readonly limit: number;
   readonly sort: keyof typeof sortColumns;
   readonly order: 'asc' | 'desc';
-  /** Found in name, stock number and VIN. */
+  /** Words that are all somewhere in the record’s text. */
   readonly text?: string | undefined;
   readonly condition?: string | undefined;
 }
@@ -28,8 +28,10 @@ export const sortColumns = {
 } as const;
 
 /** An entry of a record as JSON; times in the one form in which the program writes them. */
-const entry = `json_build_object('value', f.value, 'how', f.how, 'by', f.by,
-  'at', to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'version', f.version)`;
+const said = `'value', f.value, 'how', f.how, 'by', f.by,
+  'at', to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'version', f.version`;
+const entry = `CASE WHEN f.others IS NULL THEN json_build_object(${said})
+  ELSE json_build_object(${said}, 'others', f.others) END`;
 
 const part = (name: string): string =>
   `'${name}', coalesce(json_object_agg(f.key, ${entry}) FILTER (WHERE f.part = '${name}'), '{}')`;
@@ -47,7 +49,7 @@ const recordOf = (hidden: number): string => `
 
 const matching = `
   u.yard_id = $1 AND u.in_stock
-  AND ($2::text IS NULL OR u.name ILIKE $2 OR u.stock_number ILIKE $2 OR u.vin ILIKE $2)
+  AND ($2::text[] IS NULL OR u.words LIKE ALL ($2::text[]))
   AND ($3::text IS NULL OR u.condition = $3)`;
 
 /** The statement of one page; a benchmark runs it through pg alone. */
@@ -61,8 +63,14 @@ export const pageStatement = ({ sort, order }: Pick<ListQuery, 'sort' | 'order'>
                          FROM page u), '[]'))::text AS page`;
 };
 
-const like = (text: string | undefined): string | null =>
-  text ? `%${text.replaceAll(/[\\%_]/g, String.raw`\$&`)}%` : null;
+/** One pattern for each word: all of them must be somewhere in the record’s text. */
+const like = (text: string | undefined): readonly string[] | null =>
+  text
+    ? text
+        .toLowerCase()
+        .split(/\s+/)
+        .map((word) => `%${word.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`)
+    : null;
 
 /** The parameters of `pageStatement`. */
 export const pageParameters = (
@@ -93,6 +101,22 @@ export const pageOfUnits = async (
     pageParameters(yard.yardId, query, hidden),
   );
   return row.page as string;
+};
+
+/** Units read at once: a list of ten thousand never lies in memory whole. */
+const readAtOnce = 100;
+
+/** Every unit in stock, in the order in which they were taken in. */
+export const recordsOf = async function* (
+  yard: InYard,
+  hidden: readonly string[] = [],
+): AsyncGenerator<UnitView> {
+  for (let from = 0; ; from += readAtOnce) {
+    const query = { from, limit: readAtOnce, sort: 'taken-in', order: 'asc' } as const;
+    const { units } = JSON.parse(await pageOfUnits(yard, query, hidden)) as { units: UnitView[] };
+    yield* units;
+    if (units.length < readAtOnce) return;
+  }
 };
 
 /**

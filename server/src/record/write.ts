@@ -2,9 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
   amountOf,
+  entryAfter,
   entryOf,
   fieldOf,
+  newlySaid,
   parts,
+  searchText,
   textOf,
   tidyVin,
   type Change,
@@ -33,6 +36,7 @@ const toEntry = (row: RecordField): Entry<FieldValue> => ({
   by: row.by,
   at: row.at.toISOString(),
   version: row.version,
+  ...(row.others ? { others: row.others } : {}),
 });
 
 /** A record from its fields; what was taken back is not known. */
@@ -76,42 +80,50 @@ interface Making {
   readonly editId: string | null;
 }
 
+/** What a field was, as the core sees it; what was taken back is not known. */
+const entryBefore = (row: RecordField | undefined): Entry<FieldValue> | undefined =>
+  row && row.value !== null ? toEntry(row) : undefined;
+
 const auditOf = (
   after: RecordField,
   before: RecordField | undefined,
   { unitId, author, at, editId }: Making,
-): Omit<RecordChange, 'yardId'> => ({
-  id: randomUUID(),
-  unitId,
-  part: after.part,
-  key: after.key,
-  from: before?.value ?? null,
-  fromHow: before && before.value !== null ? before.how : null,
-  to: after.value,
-  how: after.how,
-  version: after.version,
-  editId,
-  personId: author.personId,
-  by: author.name,
-  at,
-});
+): Omit<RecordChange, 'yardId'> => {
+  const had = entryBefore(before);
+  const said = after.value === null ? after : newlySaid(had, toEntry(after));
+  return {
+    id: randomUUID(),
+    unitId,
+    part: after.part,
+    key: after.key,
+    from: had?.value ?? null,
+    fromHow: had?.how ?? null,
+    to: said.value,
+    how: said.how,
+    beside: said.how !== after.how,
+    version: after.version,
+    editId,
+    personId: author.personId,
+    by: author.name,
+    at,
+  };
+};
 
 const changed = (
   yardId: string,
   change: Change,
   before: RecordField | undefined,
   { unitId, author, at }: Making,
-): RecordField => ({
-  yardId,
-  unitId,
-  part: change.part,
-  key: change.key,
-  value: change.value,
-  how: change.how,
-  by: author.name,
-  at,
-  version: (before?.version ?? 0) + 1,
-});
+): RecordField => {
+  const { part, key, how } = change;
+  const version = (before?.version ?? 0) + 1;
+  const signed = { by: author.name, at: at.toISOString(), version };
+  const after = entryAfter(entryBefore(before), change, signed);
+  const field = { yardId, unitId, part, key, version };
+  if (!after) return { ...field, value: null, how, by: author.name, at, others: null };
+  const { value, how: shownHow, by, at: shownAt, others = null } = after;
+  return { ...field, value, how: shownHow, by, at: new Date(shownAt), others };
+};
 
 const numberOf = (record: UnitRecord, key: 'modelYear'): number | null => {
   const value = record.specs[key]?.value;
@@ -131,6 +143,7 @@ const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 
     condition: textOf(record, 'condition') ?? null,
     length: amountOf(record, 'overallLength') ?? null,
     gvwr: amountOf(record, 'gvwr') ?? null,
+    words: searchText(record),
   };
 };
 
@@ -187,6 +200,23 @@ export const editUnit = (
     return isMade ? readUnit(yard, unitId) : applyAll(yard, unit, edit.changes, author, edit.id);
   });
 
+/**
+ * Changes fields of a unit within a transaction that changes more.
+ * @param decide the changes, from the record as it is now that nobody else can change it
+ * @throws Refusal not-found
+ */
+export const editWithin = async (
+  yard: InYard,
+  unitId: string,
+  decide: (record: UnitRecord) => readonly Change[],
+  author: Author,
+): Promise<void> => {
+  const unit = await yard.lockOne(Unit, { id: unitId });
+  if (!unit) throw noSuchUnit();
+  const changes = decide(toRecord(await yard.find(RecordField, { unitId })));
+  if (changes.length > 0) await applyAll(yard, unit, changes, author, null);
+};
+
 /** The unit's row, made where there is none, and locked; and whether it has a record already. */
 const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere: boolean }> => {
   const blank = {
@@ -199,6 +229,7 @@ const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere:
     condition: null,
     length: null,
     gvwr: null,
+    words: '',
     createdAt: new Date(),
   };
   await yard.insertMissing(Unit, [blank]);
@@ -228,9 +259,36 @@ const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField
   parts.flatMap((part) =>
     Object.keys(record[part]).map((key) => {
       const entry = entryOf(record, part, key) as Entry<FieldValue>;
-      return { yardId, unitId, part, key, ...entry, at: new Date(entry.at) };
+      const others = entry.others ?? null;
+      return { yardId, unitId, part, key, ...entry, at: new Date(entry.at), others };
     }),
   );
+
+/**
+ * Adds units that are not here yet, all of them or none.
+ * @throws Refusal stock-number-taken, vin-taken
+ */
+export const addUnits = async (
+  yard: InYard,
+  units: readonly UnitView[],
+  author: Author,
+): Promise<void> => {
+  const at = await now(yard);
+  // A tick apart each, the last one now, so that they keep the order in which they came.
+  const rows = units.map(({ id, record }, i) => ({
+    id,
+    inStock: true,
+    createdAt: new Date(at.getTime() - units.length + 1 + i),
+    ...copiesOf(record),
+  }));
+  const fields = units.flatMap(({ id, record }) => rowsOf(yard.yardId, id, record));
+  await yard.insert(Unit, rows);
+  await yard.insert(RecordField, fields);
+  await yard.insert(
+    RecordChange,
+    fields.map((row) => auditOf(row, undefined, { unitId: row.unitId, author, at, editId: null })),
+  );
+};
 
 /**
  * Takes in a whole unit as it was elsewhere, evidence and versions included.

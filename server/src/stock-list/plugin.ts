@@ -1,32 +1,17 @@
 import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import type { UnitRecord } from '@fair-gable/core';
+import { toUnitFile, unitFileSchema } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
-import type { InYard } from '../database/index.ts';
 import { callerIn, yardOf } from '../people/index.ts';
-import { hiddenFrom, pageOfUnits } from '../record/index.ts';
+import { hiddenFrom, recordsOf } from '../record/index.ts';
 import { columnsFor, headLine, unitLine } from './csv.ts';
+import { takeListPlugin } from './take-plugin.ts';
 
 /** How such a list begins, for the API’s page. */
 const example = 'Ball size,Coupler rating\r\n"2 in","3,500 lb"\r\n';
 
-/** Units read at once: a list of ten thousand never lies in memory whole. */
-const limit = 100;
-
-const recordsOf = async function* (yard: InYard, hidden: readonly string[]) {
-  for (let from = 0; ; from += limit) {
-    const query = { from, limit, sort: 'taken-in', order: 'asc' } as const;
-    const page = JSON.parse(await pageOfUnits(yard, query, hidden)) as {
-      units: readonly { record: UnitRecord }[];
-    };
-    for (const { record } of page.units) yield record;
-    if (page.units.length < limit) return;
-  }
-};
-
-/** The yard's stock as a list for a spreadsheet. */
-export const stockListPlugin = async (app: App, { source }: { source: DataSource }) => {
+const csvPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/stock-list.csv',
     {
@@ -51,7 +36,7 @@ export const stockListPlugin = async (app: App, { source }: { source: DataSource
       const lines = async function* () {
         // Spreadsheets know UTF-8 by this mark.
         yield `\uFEFF${headLine(columns)}`;
-        for await (const record of recordsOf(yard, hidden)) {
+        for await (const { record } of recordsOf(yard, hidden)) {
           yield unitLine(record, ownSystem ?? yardSystem, columns);
         }
       };
@@ -61,4 +46,47 @@ export const stockListPlugin = async (app: App, { source }: { source: DataSource
         .send(Readable.from(lines()) as never);
     },
   );
+};
+
+const jsonPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/stock-list.json',
+    {
+      schema: {
+        tags: ['units'],
+        summary: 'The yard’s stock as JSON',
+        description:
+          'An array of unit files (docs/file-format.md), as they are read: the list is sent while it is made. Guests get it without the yard’s prices.',
+        response: {
+          200: {
+            description: 'An array of unit files.',
+            content: { 'application/json': { schema: z.array(unitFileSchema) } },
+          },
+        },
+      },
+    },
+    async (request, reply) => {
+      const hidden = hiddenFrom(request);
+      const yard = yardOf(source, request);
+      const parts = async function* () {
+        let before = '[';
+        for await (const { id, record } of recordsOf(yard, hidden)) {
+          yield `${before}\n${JSON.stringify(toUnitFile(id, record))}`;
+          before = ',';
+        }
+        yield before === '[' ? '[]\n' : '\n]\n';
+      };
+      return reply
+        .header('content-disposition', 'attachment; filename="stock-list.json"')
+        .type('application/json; charset=utf-8')
+        .send(Readable.from(parts()) as never);
+    },
+  );
+};
+
+/** The yard's stock as a list: out for a spreadsheet or a program, and in from one. */
+export const stockListPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(csvPlugin, options);
+  await app.register(jsonPlugin, options);
+  await app.register(takeListPlugin, options);
 };

@@ -331,6 +331,7 @@ export const construction = {
     },
     {
       key: 'exteriorGloss',
+      unitOnly: true,
       label: 'Skin in good gloss',
       noun: 'a skin in good gloss',
       explain: 'Gloss and even colour tell of care and of shade.',

@@ -84,6 +84,7 @@ export const front = {
     },
     {
       key: 'frontDecals',
+      unitOnly: true,
       label: 'Front free of bubbles',
       noun: 'a front free of bubbles',
       explain: 'Bubbles or waves under the skin tell of sun or of water.',

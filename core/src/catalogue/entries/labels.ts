@@ -5,6 +5,7 @@ export const labels = {
   specs: [
     {
       key: 'vin',
+      unitOnly: true,
       label: 'VIN',
       basic: true,
       explain: 'The vehicle identification number: 17 characters, the ninth checks the others.',
@@ -14,6 +15,7 @@ export const labels = {
     },
     {
       key: 'buildDate',
+      unitOnly: true,
       label: 'Build date',
       explain:
         'The month in which it was finished; it tells mid-year changes and the tyres’ first age.',
@@ -136,6 +138,7 @@ export const labels = {
   features: [
     {
       key: 'vinLabel',
+      unitOnly: true,
       label: 'VIN label there and legible',
       noun: 'a legible VIN label',
       explain: 'The maker’s certificate: ratings, VIN, date.',
@@ -146,6 +149,7 @@ export const labels = {
     },
     {
       key: 'weightLabel',
+      unitOnly: true,
       label: 'Weight label there and legible',
       noun: 'a legible weight label',
       explain: 'The yellow label with the carrying capacity.',
@@ -156,6 +160,7 @@ export const labels = {
     },
     {
       key: 'tyreLabel',
+      unitOnly: true,
       label: 'Tyre label there and legible',
       noun: 'a legible tyre label',
       explain: 'Size, load range and cold pressure.',
@@ -175,7 +180,18 @@ export const labels = {
       audiences: [],
     },
     {
+      key: 'labelPhotos',
+      unitOnly: true,
+      label: 'Labels photographed',
+      noun: 'photographs of its labels',
+      explain: 'Pictures of the VIN, weight and tyre labels, kept: what was read can be read again.',
+      check: 'One picture each, straight on, every digit sharp.',
+      say: 'The labels are photographed; I can show you each figure.',
+      audiences: [],
+    },
+    {
       key: 'weightCorrection',
+      unitOnly: true,
       label: 'Weight correction label',
       noun: 'a corrected weight label',
       explain: 'Added by a dealer who fitted more than the rule lets pass.',

@@ -4,6 +4,23 @@ import type { StationEntries } from '../types.ts';
 export const looseItems = {
   specs: [
     {
+      key: 'fittedWeight',
+      unitOnly: true,
+      label: 'Weight of what was fitted here',
+      explain:
+        'All that this yard bolted on before the first sale, added up: battery, solar, racks, hitch parts.',
+      check: 'Add up the makers’ weights as you fit; weigh what has none.',
+      notToBeConfused: 'Not what the buyer will load.',
+      caution:
+        'Past a line (commonly the lesser of 100 lb or 1.5 % of the rating) the weight label must be corrected before the first sale; the rule in force decides.',
+      audiences: [],
+      value: {
+        kind: 'quantity',
+        display: 'weight',
+        plausible: { from: 5, to: 600, unit: 'lb' },
+      },
+    },
+    {
       key: 'sewerHose',
       label: 'Sewer hose',
       partOf: 'sewerHoseThere',
@@ -133,6 +150,7 @@ export const looseItems = {
     },
     {
       key: 'keys',
+      unitOnly: true,
       label: 'Keys',
       noun: 'all keys',
       explain: 'Doors, compartments, fuel and water fill.',
@@ -142,6 +160,7 @@ export const looseItems = {
     },
     {
       key: 'manuals',
+      unitOnly: true,
       label: 'Manuals',
       noun: 'the manuals',
       explain: 'The trailer’s and each appliance’s.',
@@ -151,6 +170,7 @@ export const looseItems = {
     },
     {
       key: 'filledCylinders',
+      unitOnly: true,
       label: 'Filled cylinders',
       noun: 'filled cylinders',
       explain: 'Whether the propane in them is part of the deal.',

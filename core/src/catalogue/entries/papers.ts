@@ -5,6 +5,7 @@ export const papers = {
   specs: [
     {
       key: 'stockNumber',
+      unitOnly: true,
       label: 'Stock number',
       basic: true,
       explain: 'The yard’s own number for this unit; two units in stock cannot share one.',
@@ -43,6 +44,7 @@ export const papers = {
     },
     {
       key: 'decor',
+      unitOnly: true,
       label: 'Decor',
       explain: 'The maker’s name for colours and fabrics.',
       check: 'On the order sheet.',
@@ -51,6 +53,7 @@ export const papers = {
     },
     {
       key: 'packages',
+      unitOnly: true,
       label: 'Packages',
       explain: 'What was ordered together, by the maker’s names.',
       check: 'On the order sheet; then look whether each thing is really there.',
@@ -59,6 +62,7 @@ export const papers = {
     },
     {
       key: 'condition',
+      unitOnly: true,
       label: 'New or used',
       basic: true,
       explain: 'Used means it has been titled to an owner before.',
@@ -86,6 +90,7 @@ export const papers = {
     },
     {
       key: 'askingPrice',
+      unitOnly: true,
       label: 'Asking price',
       basic: true,
       explain: 'What the yard asks today. It changes, so it is in nothing that is published.',
@@ -97,6 +102,7 @@ export const papers = {
     },
     {
       key: 'arrived',
+      unitOnly: true,
       label: 'Arrived at the yard',
       explain: 'The day it came in.',
       check: 'On the delivery note.',
@@ -130,6 +136,7 @@ export const papers = {
     },
     {
       key: 'recallChecked',
+      unitOnly: true,
       label: 'Recalls looked up',
       explain: 'The day on which the VIN was last looked up.',
       check: 'By VIN, with the authority and the maker.',
@@ -139,6 +146,7 @@ export const papers = {
     },
     {
       key: 'inspected',
+      unitOnly: true,
       label: 'Inspected (PDI)',
       explain: 'The day of the pre-delivery inspection.',
       check: 'On the signed sheet.',
@@ -148,6 +156,7 @@ export const papers = {
     },
     {
       key: 'inspectedBy',
+      unitOnly: true,
       label: 'Inspected by',
       explain: 'Who signed the inspection.',
       check: 'On the signed sheet.',
@@ -158,6 +167,7 @@ export const papers = {
   features: [
     {
       key: 'openRecall',
+      unitOnly: true,
       label: 'Free of open recalls',
       noun: 'a clean recall look-up',
       explain: 'No recall is open on this VIN.',
@@ -168,6 +178,7 @@ export const papers = {
     },
     {
       key: 'serviceRecord',
+      unitOnly: true,
       label: 'Service record',
       noun: 'a service record',
       explain: 'What the last owner kept: seals, bearings, leaks.',
@@ -177,6 +188,7 @@ export const papers = {
     },
     {
       key: 'titleClear',
+      unitOnly: true,
       label: 'Title at hand',
       noun: 'a title at hand',
       explain: 'The title is in the yard’s hands.',

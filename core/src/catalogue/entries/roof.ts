@@ -43,6 +43,7 @@ export const roof = {
     },
     {
       key: 'sealsChecked',
+      unitOnly: true,
       label: 'Roof seals last checked',
       explain: 'When somebody last went over every seam.',
       check: 'Ask for the service record; look for fresh sealant.',

@@ -182,6 +182,7 @@ export const runningGear = {
     },
     {
       key: 'tyreMake',
+      unitOnly: true,
       label: 'Tyres made by',
       explain: 'The make on the sidewall; it should be one and the same all round.',
       check: 'Read every tyre, the spare too.',
@@ -190,6 +191,7 @@ export const runningGear = {
     },
     {
       key: 'tyreTread',
+      unitOnly: true,
       label: 'Least tread',
       explain: 'The shallowest groove of all the tyres.',
       check: 'Gauge across each tyre: inside, middle, outside.',

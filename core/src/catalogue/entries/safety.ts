@@ -14,6 +14,7 @@ export const safety = {
     },
     {
       key: 'extinguisherDate',
+      unitOnly: true,
       label: 'Extinguisher made or checked',
       partOf: 'extinguisher',
       explain: 'When it was made or last checked.',
@@ -23,6 +24,7 @@ export const safety = {
     },
     {
       key: 'smokeAlarmDate',
+      unitOnly: true,
       label: 'Smoke alarm replace by',
       partOf: 'coAlarm',
       explain: 'After this date it has to be replaced.',
@@ -33,6 +35,7 @@ export const safety = {
     },
     {
       key: 'coAlarmDate',
+      unitOnly: true,
       label: 'CO alarm replace by',
       partOf: 'coAlarm',
       explain: 'After this date it has to be replaced.',
@@ -43,6 +46,7 @@ export const safety = {
     },
     {
       key: 'lpDetectorDate',
+      unitOnly: true,
       label: 'LP detector replace by',
       partOf: 'lpDetector',
       explain: 'After this date it has to be replaced.',

@@ -27,6 +27,7 @@ export const tyreDates = tyrePositions.map(
     audiences: [],
     value: { kind: 'text', limit: 16 },
     fromAxles: axles,
+    unitOnly: true,
     ...(key === 'Spare' ? { partOf: 'spare' } : {}),
   }),
 );

@@ -1,0 +1,38 @@
+export {
+  midYearSchema,
+  modelSheetSchema,
+  noValues,
+  offerSchema,
+  type KeptSheet,
+  type MidYear,
+  type ModelSheet,
+  type Offer,
+  type SheetPackage,
+  type SheetValues,
+} from './schema.ts';
+export {
+  composed,
+  forbiddenPairs,
+  inheritedBy,
+  packagesOn,
+  seriesSheetOf,
+  sheetFor,
+  type Build,
+} from './compose.ts';
+export { changesBySheet, changesToFollow, followsSheet } from './follow.ts';
+export {
+  differenceText,
+  packageEffect,
+  sheetDifferences,
+  unitDifferences,
+  type PackageEffect,
+  type SheetDifference,
+  type UnitDifference,
+} from './compare.ts';
+export {
+  modelSheetFileSchema,
+  modelSheetJsonSchema,
+  readModelSheetFile,
+  toModelSheetFile,
+  type ModelSheetReading,
+} from './file.ts';

@@ -1,0 +1,172 @@
+import {
+  entryFor,
+  featureStates,
+  isSpecKey,
+  type FeatureKey,
+  type FeatureState,
+  type HowKnown,
+  type SpecKey,
+} from '../catalogue/index.ts';
+import { tidyVin } from '../identity/index.ts';
+import { sentence } from '../problems/index.ts';
+import {
+  agree,
+  entryOf,
+  statementsOf,
+  typedSpec,
+  type Change,
+  type FieldValue,
+  type UnitRecord,
+} from '../record/index.ts';
+import type { System } from '../quantity/index.ts';
+import type { Column } from './columns.ts';
+
+/** How a list is read. */
+export interface Reading {
+  readonly columns: readonly Column[];
+  /** The units of its numbers where they bear none. */
+  readonly system: System;
+  /** How its values are known; a cell that says “about” is a guess. */
+  readonly how: HowKnown;
+}
+
+/** What one line of a list says of a unit. */
+export interface Line {
+  /** In the list, the heading not counted: the first is 1. */
+  readonly number: number;
+  readonly stockNumber: string | undefined;
+  readonly vin: string | undefined;
+  readonly sayings: readonly Saying[];
+  readonly problems: readonly CellProblem[];
+}
+
+export interface Saying {
+  readonly part: 'specs' | 'features';
+  readonly key: SpecKey | FeatureKey;
+  readonly value: FieldValue;
+  readonly how: HowKnown;
+}
+
+/** What is wrong with a line, and in which cell. */
+export interface CellProblem {
+  readonly line: number;
+  /** The column, from 0; -1 for the line as a whole. */
+  readonly column: number;
+  readonly sentence: string;
+}
+
+/** Spreadsheets are kept from running a cell by an apostrophe before it. */
+const unescaped = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@\t\r])/, '');
+
+const guess = /^(?:(?:about|approx\.?|approximately|ca\.?)\s+|~\s*)/i;
+
+const yes = new Set(['yes', 'y', 'x', '1', 'true']);
+const no = new Set(['no', 'n', '0', 'false', 'not fitted']);
+
+const stateNamed = (text: string): FeatureState | undefined => {
+  const word = text.toLowerCase();
+  if (yes.has(word)) return 'standard';
+  if (no.has(word)) return 'none';
+  return featureStates.find((row) => row.key === word || row.label === word)?.key;
+};
+
+const stateWords = featureStates.map((row) => row.label).join(', ');
+
+type Read = Omit<Saying, 'part' | 'key'> | string;
+
+const readFeature = (key: FeatureKey, text: string, how: HowKnown): Read => {
+  const state = stateNamed(text);
+  if (state) return { value: { state }, how };
+  return `${entryFor(key).label}: “${text}” is no state. Write one of ${stateWords}, yes or no.`;
+};
+
+const readSpec = (key: SpecKey, text: string, { system, how }: Reading): Read => {
+  const isGuess = guess.test(text);
+  const read = typedSpec(key, text.replace(guess, ''), system);
+  if (!read.ok) return sentence(entryFor(key).label, read.problem);
+  return { value: read.value, how: isGuess ? 'guessed' : how };
+};
+
+const readCell = (key: SpecKey | FeatureKey, text: string, reading: Reading): Read =>
+  isSpecKey(key) ? readSpec(key, text, reading) : readFeature(key, text, reading.how);
+
+const textAt = (sayings: readonly Saying[], key: SpecKey): string | undefined => {
+  const value = sayings.find((s) => s.key === key)?.value;
+  return value && 'text' in value ? value.text : undefined;
+};
+
+/** One line of a list, cell by cell. An empty cell says nothing. */
+export const readLine = (number: number, cells: readonly string[], reading: Reading): Line => {
+  const read = reading.columns.flatMap((key, column) => {
+    const text = unescaped(cells[column] ?? '');
+    return key === null || text === '' ? [] : [{ key, column, read: readCell(key, text, reading) }];
+  });
+  const sayings = read.flatMap(({ key, read: r }): readonly Saying[] =>
+    typeof r === 'string' ? [] : [{ part: isSpecKey(key) ? 'specs' : 'features', key, ...r }],
+  );
+  const wrong = read.flatMap(({ column, read: r }) =>
+    typeof r === 'string' ? [{ line: number, column, sentence: r }] : [],
+  );
+  const stockNumber = textAt(sayings, 'stockNumber');
+  const vin = textAt(sayings, 'vin');
+  const nameless =
+    stockNumber || vin
+      ? []
+      : [
+          {
+            line: number,
+            column: -1,
+            sentence: 'Stock number: the line has neither one nor a VIN, so nobody can tell which unit it is. Give it one.',
+          },
+        ];
+  return {
+    number,
+    stockNumber,
+    vin: vin && tidyVin(vin),
+    sayings,
+    problems: [...wrong, ...nameless],
+  };
+};
+
+/** Lines that mean the same unit as an earlier one. */
+export const repeatedLines = (lines: readonly Line[]): readonly CellProblem[] => {
+  const first = new Map<string, number>();
+  return lines.flatMap(({ number, stockNumber, vin }) => {
+    const names = [
+      ...(stockNumber ? [`s ${stockNumber.toLowerCase()}`] : []),
+      ...(vin ? [`v ${vin}`] : []),
+    ];
+    const earlier = names.map((n) => first.get(n)).find((n) => n !== undefined);
+    for (const name of names) if (!first.has(name)) first.set(name, number);
+    if (earlier === undefined) return [];
+    return [
+      {
+        line: number,
+        column: -1,
+        sentence: `Stock number or VIN: line ${earlier} has the same. Leave one of the two out.`,
+      },
+    ];
+  });
+};
+
+const isSaidAlready = (record: UnitRecord, { part, key, value, how }: Saying): boolean => {
+  const all = statementsOf(entryOf(record, part, key));
+  const [shown] = all;
+  if (shown && agree(shown.value, value)) return true;
+  return all.some((s) => s.how === how && agree(s.value, value));
+};
+
+/** The changes by which a unit says what a line says: none where it does, so that a list can come twice. */
+export const changesByLine = (record: UnitRecord, line: Line): readonly Change[] =>
+  line.sayings
+    .filter((saying) => !isSaidAlready(record, saying))
+    .map(
+      ({ part, key, value, how }) =>
+        ({
+          part,
+          key,
+          value,
+          how,
+          basedOn: entryOf(record, part, key)?.version ?? 0,
+        }) as Change,
+    );

@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import {
+  featureEntry,
+  isFeatureKey,
+  isSpecKey,
+  specEntry,
+  type FeatureKey,
+  type SpecKey,
+} from '../catalogue/index.ts';
+import { formatQuantity, type System } from '../quantity/index.ts';
+import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
+import type { Need } from './next-need.ts';
+import { isFoundIn, searchText } from './search.ts';
+
+/** How many columns of one's own stand beside the drawing. */
+export const mostColumns = 4;
+
+/** By what a yard can be sorted. */
+export const sorts = ['length', 'gvwr', 'name', 'stock-number', 'year', 'need'] as const;
+export type Sort = (typeof sorts)[number];
+
+const inches = z.number().positive().max(1000);
+const pounds = z.number().positive().max(100_000);
+const specKey = z.string().refine(isSpecKey, 'No such field.');
+const featureKey = z.string().refine(isFeatureKey, 'No such feature.');
+
+/** Which units of a yard are looked at, in which order, and what is shown of each. */
+export const viewSchema = z.strictObject({
+  text: z.string().trim().max(80).default(''),
+  condition: z.enum(['new', 'used']).nullable().default(null),
+  /** Overall, inches. */
+  longest: inches.nullable().default(null),
+  /** Gross rating, pounds. */
+  heaviest: pounds.nullable().default(null),
+  has: z.array(featureKey).max(8).default([]),
+  need: z.enum(['now', 'soon', 'none']).nullable().default(null),
+  sort: z.enum(sorts).default('length'),
+  columns: z.array(specKey).max(mostColumns).default([]),
+});
+
+export interface YardView {
+  readonly text: string;
+  readonly condition: 'new' | 'used' | null;
+  readonly longest: number | null;
+  readonly heaviest: number | null;
+  readonly has: readonly FeatureKey[];
+  readonly need: Need['urgency'] | null;
+  readonly sort: Sort;
+  readonly columns: readonly SpecKey[];
+}
+
+/** A view kept under a name, by one person. */
+export const savedViewSchema = z.strictObject({
+  name: z.string().trim().min(1).max(40),
+  view: viewSchema,
+});
+export const savedViewsSchema = z.array(savedViewSchema).max(20);
+export interface SavedView {
+  readonly name: string;
+  readonly view: YardView;
+}
+
+/** The whole yard, by length. */
+export const wholeYard: YardView = {
+  text: '',
+  condition: null,
+  longest: null,
+  heaviest: null,
+  has: [],
+  need: null,
+  sort: 'length',
+  columns: [],
+};
+
+const isWithin = (amount: number | undefined, limit: number | null): boolean =>
+  limit === null || (amount !== undefined && amount <= limit);
+
+/**
+ * Whether a unit is looked at in a view, but for what it needs. Where a limit is set, a unit whose figure
+ * is not known is not looked at: nobody can say that it fits.
+ */
+export const isInView = (record: UnitRecord, view: YardView): boolean =>
+  (view.condition === null || textOf(record, 'condition') === view.condition) &&
+  isWithin(amountOf(record, 'overallLength'), view.longest) &&
+  isWithin(amountOf(record, 'gvwr'), view.heaviest) &&
+  view.has.every((key) => hasFeature(record, key)) &&
+  (view.text.trim() === '' || isFoundIn(searchText(record), view.text.trim()));
+
+const conditions = { new: 'New units', used: 'Used units' } as const;
+const needs: Readonly<Record<Need['urgency'], string>> = {
+  now: 'that need something now',
+  soon: 'that need something before they are shown',
+  none: 'that are ready to show',
+};
+const orders: Readonly<Record<Sort, string>> = {
+  length: 'by length',
+  gvwr: 'by gross rating',
+  name: 'by name',
+  'stock-number': 'by stock number',
+  year: 'by model year, newest first',
+  need: 'by what they need',
+};
+
+const listed = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/**
+ * A view as a sentence.
+ * @example sentenceOf(wholeYard, 'us') // 'All units, by length'
+ */
+export const sentenceOf = (view: YardView, system: System): string => {
+  const { condition, longest, heaviest, has, need, text, sort } = view;
+  const parts = [
+    condition ? conditions[condition] : 'All units',
+    longest !== null && `up to ${formatQuantity(longest, 'feet', system)}`,
+    heaviest !== null && `gross up to ${formatQuantity(heaviest, 'weight', system)}`,
+    has.length > 0 &&
+      `with ${listed(has.map((key) => featureEntry(key).label.toLowerCase()))}`,
+    text !== '' && `in which “${text}” is found`,
+    need && needs[need],
+    orders[sort],
+  ];
+  return parts.filter(Boolean).join(', ');
+};
+
+/** What stands over the columns of one's own. */
+export const columnLabels = (view: YardView): readonly string[] =>
+  view.columns.map((key) => specEntry(key).label);
+
+const yearOf = (record: UnitRecord): number => Number(textOf(record, 'modelYear') ?? 0);
+const wordOf = (record: UnitRecord, key: SpecKey): string =>
+  (textOf(record, key) ?? '￿').toLowerCase();
+const text = new Intl.Collator('en', { numeric: true });
+const urgencies: readonly Need['urgency'][] = ['now', 'soon', 'none'];
+
+/** A unit as it is sorted. */
+export interface Sortable {
+  readonly record: UnitRecord;
+  readonly name: string;
+  /** Worked out only where one sorts by it. */
+  readonly need: () => Need;
+}
+
+const amounts = (a: number | undefined, b: number | undefined): number =>
+  (a ?? Infinity) === (b ?? Infinity) ? 0 : (a ?? Infinity) - (b ?? Infinity);
+
+/** How two units stand to one another in a view; what is not known comes last. */
+export const comparing =
+  (sort: Sort) =>
+  (a: Sortable, b: Sortable): number => {
+    switch (sort) {
+      case 'length':
+        return amounts(amountOf(a.record, 'overallLength'), amountOf(b.record, 'overallLength'));
+      case 'gvwr':
+        return amounts(amountOf(a.record, 'gvwr'), amountOf(b.record, 'gvwr'));
+      case 'name':
+        return text.compare(a.name, b.name);
+      case 'stock-number':
+        return text.compare(wordOf(a.record, 'stockNumber'), wordOf(b.record, 'stockNumber'));
+      case 'year':
+        return yearOf(b.record) - yearOf(a.record);
+      case 'need':
+        return urgencies.indexOf(a.need().urgency) - urgencies.indexOf(b.need().urgency);
+    }
+  };

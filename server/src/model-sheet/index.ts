@@ -1,0 +1,2 @@
+export { modelSheetPlugin } from './plugin.ts';
+export { keepSheet } from './sheets.ts';
