@@ -100,7 +100,10 @@ describe('what several sources say of one field', () => {
 
   it('has one word of each source, best first, whatever is said in whatever order', () => {
     const ways = knownBy.map((row) => row.key);
-    const word = fc.tuple(fc.constantFrom('7000', '7490', '7490', '8000'), fc.constantFrom(...ways));
+    const word = fc.tuple(
+      fc.constantFrom('7000', '7490', '7490', '8000'),
+      fc.constantFrom(...ways),
+    );
     fc.assert(
       fc.property(fc.array(word, { minLength: 1, maxLength: 12 }), (words) => {
         const all = statementsOf(said('gvwr', ...words).specs.gvwr);

@@ -89,7 +89,12 @@ const sheet: ModelSheet = {
     },
   ],
   midYear: [
-    { from: '2026-02', says: 'Bigger fridge', values: values({ fridgeSize: '11' }), without: ['solar'] },
+    {
+      from: '2026-02',
+      says: 'Bigger fridge',
+      values: values({ fridgeSize: '11' }),
+      without: ['solar'],
+    },
   ],
   sisters: [],
   objections: [],

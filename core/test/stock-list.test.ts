@@ -24,10 +24,7 @@ const reading = (columns: readonly Column[], more: Partial<Reading> = {}): Readi
 });
 
 const taken = (record: UnitRecord, changes: ReturnType<typeof changesByLine>): UnitRecord =>
-  changes.reduce(
-    (r, change) => applyChange(r, change, 'Ines', '2026-04-15T09:00:00.000Z'),
-    record,
-  );
+  changes.reduce((r, change) => applyChange(r, change, 'Ines', '2026-04-15T09:00:00.000Z'), record);
 
 describe('the columns of a list', () => {
   // Headings as lists from elsewhere have them: common practice.
@@ -73,7 +70,11 @@ describe('a line of a list', () => {
   });
 
   it('is read in the list’s units, and undoes what keeps spreadsheets from running cells', () => {
-    const line = readLine(1, ["'=A1", '3400'], reading(['stockNumber', 'gvwr'], { system: 'metric' }));
+    const line = readLine(
+      1,
+      ["'=A1", '3400'],
+      reading(['stockNumber', 'gvwr'], { system: 'metric' }),
+    );
     expect(line.stockNumber).toBe('=A1');
     const value = line.sayings[1]?.value;
     expect(value && 'amount' in value ? Math.round(value.amount) : 0).toBe(7496);
@@ -83,7 +84,11 @@ describe('a line of a list', () => {
     const line = readLine(7, ['', 'heavy', '26 lb', 'maybe', ''], reading(columns));
     expect(line.problems.map((p) => [p.line, p.column, p.sentence])).toEqual([
       [7, 1, expect.stringMatching(/^Gross weight rating cannot be read: “heavy”. Type a number/)],
-      [7, 2, expect.stringMatching(/^Overall length is given in lb, which measures something else/)],
+      [
+        7,
+        2,
+        expect.stringMatching(/^Overall length is given in lb, which measures something else/),
+      ],
       [7, 3, expect.stringMatching(/^Solar panel: “maybe” is no state. Write one of standard, /)],
       [7, -1, expect.stringMatching(/^Stock number: the line has neither one nor a VIN/)],
     ]);

@@ -80,3 +80,170 @@ describe('the stock list', () => {
     expect(meta.fields?.filter((field) => labels.includes(field))).toEqual([]);
   });
 });
+
+const preview = (ask: Asker, text: string, more: object = {}) =>
+  ask('POST', '/api/stock-list/preview', { text, system: 'us', how: 'told', ...more });
+const take = (ask: Asker, text: string, more: object = {}) =>
+  ask('POST', '/api/stock-list', { text, system: 'us', how: 'told', onlyGood: false, ...more });
+const inStock = async (): Promise<number> => (await ines('GET', '/api/units?limit=1')).body.total;
+
+describe('a list from elsewhere', () => {
+  const good = 'Stock #,Dry weight,Notes\r\nXX-1,"5,200",kept\r\nXX-2,4800,\r\n';
+
+  it('is looked at first: columns by their headings, what each line would do, nothing changed', async () => {
+    const before = await inStock();
+    const { status, body } = await preview(ines, good);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      headings: ['Stock #', 'Dry weight', 'Notes'],
+      columns: ['stockNumber', 'uvw', null],
+      rows: 2,
+      fresh: 2,
+      changed: 0,
+      same: 0,
+      problems: [],
+      sample: [
+        ['XX-1', '5,200', 'kept'],
+        ['XX-2', '4800', ''],
+      ],
+    });
+    expect(await inStock()).toBe(before);
+  });
+
+  it('comes in, and a second time changes nothing', async () => {
+    const before = await inStock();
+    expect((await take(ines, good)).body).toMatchObject({ fresh: 2, changed: 0, same: 0 });
+    expect(await inStock()).toBe(before + 2);
+    const { id, record } = await unitNamed(ines, 'XX-1');
+    expect(record.specs.uvw).toMatchObject({ value: { amount: 5200 }, how: 'told' });
+    const history = await ines('GET', `/api/units/${id}/history`);
+    expect((await take(ines, good)).body).toMatchObject({ fresh: 0, changed: 0, same: 2 });
+    expect((await ines('GET', `/api/units/${id}/history`)).body).toEqual(history.body);
+  });
+
+  it('changes what it says otherwise, and keeps what is better known', async () => {
+    const list = 'Stock,GVWR\nXX-1,7000\nTQ-0402,3300\n';
+    expect((await take(ines, list)).body).toMatchObject({ fresh: 0, changed: 2 });
+    expect((await unitNamed(ines, 'XX-1')).record.specs.gvwr?.value).toMatchObject({
+      amount: 7000,
+    });
+    const pell = (await unitNamed(ines, 'TQ-0402')).record.specs.gvwr;
+    expect([pell?.how, pell?.value, pell?.others?.length]).toEqual([
+      'read',
+      { kind: 'quantity', amount: 3200 },
+      1,
+    ]);
+  });
+
+  const bad = 'Stock,GVWR\nYY-1,7000\nYY-2,heavy\n,6000\nYY-1,1\n';
+  it('with errors comes in not at all, or its good lines only, as asked', async () => {
+    const seen = (await preview(ines, bad)).body;
+    expect(seen.problems.map((p: { line: number; column: number }) => [p.line, p.column])).toEqual([
+      [2, 1],
+      [3, -1],
+      [4, -1],
+    ]);
+    const refused = await take(ines, bad);
+    expect(refused.status).toBe(422);
+    expect(refused.body.detail).toMatch(
+      /^3 of 4 lines cannot be taken in, the first is line 2: Gross weight rating cannot be read/,
+    );
+    await expect(unitNamed(ines, 'YY-1')).rejects.toThrow();
+    expect((await take(ines, bad, { onlyGood: true })).body).toMatchObject({ fresh: 1 });
+    await unitNamed(ines, 'YY-1');
+  });
+
+  // RFC 4180: fields in quotation marks may hold commas, line breaks and doubled quotation marks.
+  it('is read as RFC 4180 has it, with hostile cells', async () => {
+    const list =
+      '\uFEFF"Stock #";Decor;Packages\r\n"ZZ-1";"=cmd|\'/c calc\'!A1";"a ""b"", c\r\nd"\r\n';
+    expect((await take(ines, list)).body).toMatchObject({ fresh: 1 });
+    const { record } = await unitNamed(ines, 'ZZ-1');
+    expect(record.specs.decor?.value).toMatchObject({ text: "=cmd|'/c calc'!A1" });
+    expect(record.specs.packages?.value).toMatchObject({ text: 'a "b", c\r\nd' });
+    const { data } = await listFor(ines);
+    expect(data.find((row) => row['Stock number'] === 'ZZ-1')?.['Decor']).toBe(
+      "'=cmd|'/c calc'!A1",
+    );
+  });
+
+  it.each([
+    ['', 'no lines under its headings'],
+    ['Stock\n', 'no lines under its headings'],
+    ['Stock,Decor\nA,"open', 'a quotation mark is opened and not closed'],
+  ])('is refused in a sentence: %j', async (text, words) => {
+    const { status, body } = await preview(ines, text);
+    expect([status, body.detail]).toEqual([422, expect.stringContaining(words)]);
+  });
+
+  it('wants columns that fit', async () => {
+    const twice = await preview(ines, good, { columns: ['uvw', 'uvw', null] });
+    expect([twice.status, twice.body.code]).toEqual([400, 'bad-input']);
+    const strange = await preview(ines, good, { columns: ['wings', null, null] });
+    expect(strange.status).toBe(400);
+  });
+
+  it('cannot be taken in by who may only look', async () => {
+    const viewer = await signedIn(b.app, 'osk@thornquay.example');
+    expect((await take(viewer, good)).status).toBe(403);
+  });
+
+  it('of five hundred units comes in at once, with the VIN for a name', async () => {
+    const before = await inStock();
+    const lines = Array.from(
+      { length: 500 },
+      (_, i) => `BULK${String(i).padStart(4, '0')},${3000 + i}`,
+    );
+    const { body } = await take(ines, ['VIN,GVWR', ...lines].join('\n'));
+    expect(body).toMatchObject({ rows: 500, fresh: 500, problems: [] });
+    expect(await inStock()).toBe(before + 500);
+  });
+});
+
+describe('the stock as JSON', () => {
+  it('is an array of unit files, each as the unit’s own', async () => {
+    const { status, body } = await ines('GET', '/api/stock-list.json');
+    expect(status).toBe(200);
+    expect(body).toHaveLength(await inStock());
+    const [first] = body;
+    expect((await ines('GET', `/api/units/${first.id}/file`)).body).toEqual(first);
+  });
+});
+
+describe('searching', () => {
+  it('finds words anywhere in a record’s text, all of them, in any case', async () => {
+    const find = async (text: string): Promise<string[]> => {
+      const { body } = await ines('GET', `/api/units?limit=200&text=${encodeURIComponent(text)}`);
+      return body.units.map(
+        (u: { record: { specs: Record<string, { value: { text: string } }> } }) =>
+          u.record.specs['stockNumber']?.value.text,
+      );
+    };
+    expect(await find('fenlark BUNKS')).toEqual(['TQ-0419']);
+    expect(await find('compressor heather')).toContain('TQ-0417');
+    expect(await find('%')).toEqual([]);
+    expect(await find('nothing-of-the-kind')).toEqual([]);
+  });
+});
+
+describe('one’s own views', () => {
+  const view = {
+    text: '',
+    condition: 'new',
+    longest: 300,
+    heaviest: null,
+    has: ['bunks'],
+    need: null,
+    sort: 'gvwr',
+    columns: ['freshTank'],
+  };
+  it('are kept for one person at one yard', async () => {
+    const saved = { views: [{ name: 'For the ferry', view }] };
+    expect((await ines('PUT', '/api/me/views', saved)).status).toBe(204);
+    expect((await ines('GET', '/api/session')).body.person.views).toEqual(saved.views);
+    const other = await signedIn(b.app, 'maren@thornquay.example');
+    expect((await other('GET', '/api/session')).body.person.views).toEqual([]);
+    const wrong = { views: [{ name: 'x', view: { ...view, has: ['wings'] } }] };
+    expect((await ines('PUT', '/api/me/views', wrong)).status).toBe(400);
+  });
+});

@@ -62,7 +62,9 @@ const inputsOf = (rule: Rule, finding: Finding, record: UnitRecord): string => {
   const keys = restsOn(rule, finding);
   const values = keys.map((key) => valueOf(record, key) ?? null);
   const place = rule.reads?.includes('places') ? record.places[finding.field]?.value : undefined;
-  const others = rule.reads?.includes('others') ? keys.map((k) => saidBeside(record, k)) : undefined;
+  const others = rule.reads?.includes('others')
+    ? keys.map((k) => saidBeside(record, k))
+    : undefined;
   return JSON.stringify([...values, ...[place, others].filter((more) => more !== undefined)]);
 };
 

@@ -70,7 +70,8 @@ const conflict = (
   if (!entry?.others?.length) return undefined;
   const all = statementsOf(entry);
   const onlySheet = all.slice(1).every(({ how }) => how === 'sheet');
-  if (onlySheet && all.slice(1).every((s) => isAsSheet(key, s.value, entry.value))) return undefined;
+  if (onlySheet && all.slice(1).every((s) => isAsSheet(key, s.value, entry.value)))
+    return undefined;
   return say({
     field: key,
     severity: onlySheet ? 'look' : 'doubtful',

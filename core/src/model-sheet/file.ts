@@ -18,7 +18,8 @@ export const modelSheetFileSchema = z
   });
 
 export type ModelSheetReading =
-  { readonly ok: true; readonly sheet: ModelSheet } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly sheet: ModelSheet }
+  | { readonly ok: false; readonly message: string };
 
 /** A sheet as a file's content. */
 export const toModelSheetFile = (sheet: ModelSheet) => ({
@@ -36,7 +37,8 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
   if (!head.success) {
     return {
       ok: false,
-      message: 'This is not a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
+      message:
+        'This is not a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
     };
   }
   const whole = modelSheetFileSchema.safeParse(content);

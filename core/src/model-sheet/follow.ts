@@ -3,6 +3,7 @@ import { entryFor, isFeatureKey, isSpecKey } from '../catalogue/index.ts';
 import {
   agree,
   entryOf,
+  isSameValue,
   statementsOf,
   type Change,
   type Entry,
@@ -22,8 +23,6 @@ const valueAt = (values: SheetValues, part: SheetPart, key: string): FieldValue 
   return state && { state };
 };
 
-const same = (a: FieldValue, b: FieldValue): boolean => JSON.stringify(a) === JSON.stringify(b);
-
 const saysSheet = (entry: Entry<FieldValue> | undefined): FieldValue | undefined =>
   statementsOf(entry).find(({ how }) => how === 'sheet')?.value;
 
@@ -33,7 +32,7 @@ const following = (
   { part, key, value }: { part: SheetPart; key: string; value: FieldValue },
 ): Change | undefined => {
   const said = saysSheet(entry);
-  if (said && same(said, value)) return undefined;
+  if (said && isSameValue(said, value)) return undefined;
   const others = statementsOf(entry).filter(({ how }) => how !== 'sheet' && how !== 'guessed');
   // A place is one thing at a time: what was measured here stands.
   if (others.length > 0 && part === 'places') return undefined;
@@ -91,17 +90,21 @@ export const changesToFollow = (
 const onlyWhere = (values: SheetValues, other: SheetValues): SheetValues => {
   const differing = (part: SheetPart) =>
     Object.fromEntries(
-      Object.entries(values[part]).filter(([key, value]) => {
-        const theirs = (other[part] as Record<string, unknown>)[key];
-        return JSON.stringify(value) !== JSON.stringify(theirs);
-      }),
+      Object.keys(values[part])
+        .map((key) => [key, valueAt(values, part, key), valueAt(other, part, key)] as const)
+        .filter(([, ours, theirs]) => !ours || !theirs || !isSameValue(ours, theirs))
+        .map(([key]) => [key, (values[part] as Record<string, unknown>)[key]]),
     );
-  return Object.fromEntries(sheetParts.map((part) => [part, differing(part)])) as unknown as SheetValues;
+  return Object.fromEntries(
+    sheetParts.map((part) => [part, differing(part)]),
+  ) as unknown as SheetValues;
 };
 
 /** Whether a unit has taken anything over from its sheet. */
 export const followsSheet = (record: UnitRecord): boolean =>
-  sheetParts.some((part) => Object.keys(record[part]).some((key) => saysSheet(entryOf(record, part, key))));
+  sheetParts.some((part) =>
+    Object.keys(record[part]).some((key) => saysSheet(entryOf(record, part, key))),
+  );
 
 /**
  * What a change of its sheet changes on a unit. On one that follows it already only what changed on the

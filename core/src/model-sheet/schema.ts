@@ -68,7 +68,8 @@ const valuesProblem = (values: z.infer<typeof sheetShape>): string | undefined =
   const strange = strangeKey(values);
   if (strange) return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
   const own = ownToUnits([...Object.keys(values.specs), ...Object.keys(values.features)]);
-  if (own) return `${entryFor(own as SpecKey).label} is each unit’s own: leave it out of the sheet.`;
+  if (own)
+    return `${entryFor(own as SpecKey).label} is each unit’s own: leave it out of the sheet.`;
   for (const [key, value] of Object.entries(values.specs)) {
     const problem = specProblem(key as SpecKey, value);
     if (problem) return sentence(specEntry(key as SpecKey).label, problem);

@@ -7,8 +7,12 @@ export interface NumberPart {
   readonly unit: string;
 }
 
+/** Enough decimals that something is never written as nothing. */
+const enough = (value: number, decimals: number): number =>
+  value > 0 && Number(value.toFixed(decimals)) === 0 ? Math.ceil(-Math.log10(value)) : decimals;
+
 const grouped = (value: number, decimals: number): string => {
-  const fixed = value.toFixed(decimals).replace(/\.0+$/, '');
+  const fixed = value.toFixed(enough(value, decimals)).replace(/\.0+$/, '');
   const [whole = '', rest] = fixed.split('.');
   const thousands = whole.replaceAll(/\B(?=(\d{3})+$)/g, ',');
   return rest ? `${thousands}.${rest}` : thousands;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import { isDate } from '../dates/index.ts';
 import type { Problem } from '../problems/index.ts';
-import { statementsOf, withSaid, type Said } from './evidence.ts';
+import { isSameValue, statementsOf, withSaid, type Said } from './evidence.ts';
 import {
   featureValueSchema,
   howKnownSchema,
@@ -42,7 +42,10 @@ const disputableOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
      * All that is to stand beside the value from now on. Left out, the value joins what is known:
      * it corrects its own source, and stands beside others that say something else.
      */
-    others: z.array(z.strictObject({ value, how: howKnownSchema })).max(5).optional(),
+    others: z
+      .array(z.strictObject({ value, how: howKnownSchema }))
+      .max(5)
+      .optional(),
   });
 
 /** One field of one unit, changed. */
@@ -161,11 +164,13 @@ const sayingsAfter = (
   if (value === null) return undefined;
   const said: Said<FieldValue> = { value, how };
   if (others) return [said, ...others];
-  return isDisputable(part) ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said) : [said];
+  return isDisputable(part)
+    ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said)
+    : [said];
 };
 
 const isSame = (a: Said<FieldValue>, b: Said<FieldValue>): boolean =>
-  a.how === b.how && JSON.stringify(a.value) === JSON.stringify(b.value);
+  a.how === b.how && isSameValue(a.value, b.value);
 
 /**
  * A field after a change; undefined when it is taken back. Who said something before and says it still

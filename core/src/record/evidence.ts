@@ -9,6 +9,12 @@ export interface Said<V> {
 
 const rank = (how: HowKnown): number => knownBy.findIndex((row) => row.key === how);
 
+/** A value is flat; the database gives its keys back in an order of its own. */
+const canonical = (value: object): string => JSON.stringify(value, Object.keys(value).toSorted());
+
+/** Whether two values of a field are the very same. */
+export const isSameValue = (a: object, b: object): boolean => canonical(a) === canonical(b);
+
 /** Labels are rounded and converted: two figures within half a per cent say the same. */
 const tolerance = 0.005;
 
@@ -30,7 +36,7 @@ const sameSpec = (a: SpecValue, b: SpecValue): boolean => {
   if (a.kind !== b.kind || countOf(a) !== countOf(b)) return false;
   if (a.kind === 'text' && b.kind === 'text') return plain(a.text) === plain(b.text);
   const [mine, theirs] = [figures(a), figures(b)];
-  if (!mine || !theirs) return JSON.stringify(a) === JSON.stringify(b);
+  if (!mine || !theirs) return isSameValue(a, b);
   return mine.length === theirs.length && mine.every((n, i) => near(n, theirs[i] ?? 0));
 };
 
@@ -41,7 +47,7 @@ const isSpec = (value: object): value is SpecValue => 'kind' in value;
 export const agree = (a: object, b: object): boolean => {
   if (isFeature(a) && isFeature(b)) return a.state === b.state;
   if (isSpec(a) && isSpec(b)) return sameSpec(a, b);
-  return JSON.stringify(a) === JSON.stringify(b);
+  return isSameValue(a, b);
 };
 
 /** What each unit weighs with its own options: a sheet has it of the plain model only. */

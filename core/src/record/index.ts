@@ -50,4 +50,4 @@ export {
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
 export { fieldLabel, fieldText } from './words.ts';
 export { typedSpec } from './typed.ts';
-export { agree, isAsSheet, statementsOf, type Said } from './evidence.ts';
+export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';

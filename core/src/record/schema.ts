@@ -89,7 +89,10 @@ const disputableOf = <T extends z.ZodType>(value: T) =>
     ...statementOf(value),
     version,
     /** What worse sources say that is not the same, best first. */
-    others: z.array(z.strictObject(statementOf(value))).max(5).optional(),
+    others: z
+      .array(z.strictObject(statementOf(value)))
+      .max(5)
+      .optional(),
   });
 
 export const settlementKeyPattern = /^[a-z][a-z-]{1,40}:[A-Za-z0-9]{1,40}$/;

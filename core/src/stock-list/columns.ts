@@ -1,4 +1,11 @@
-import { features, specs, type Feature, type FeatureKey, type Spec, type SpecKey } from '../catalogue/index.ts';
+import {
+  features,
+  specs,
+  type Feature,
+  type FeatureKey,
+  type Spec,
+  type SpecKey,
+} from '../catalogue/index.ts';
 
 /** What a column of a list holds; null leaves it out. */
 export type Column = SpecKey | FeatureKey | null;

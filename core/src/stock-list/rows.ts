@@ -12,6 +12,7 @@ import { sentence } from '../problems/index.ts';
 import {
   agree,
   entryOf,
+  fieldText,
   statementsOf,
   typedSpec,
   type Change,
@@ -37,6 +38,8 @@ export interface Line {
   readonly stockNumber: string | undefined;
   readonly vin: string | undefined;
   readonly sayings: readonly Saying[];
+  /** The units it was written in. */
+  readonly system: System;
   readonly problems: readonly CellProblem[];
 }
 
@@ -116,7 +119,8 @@ export const readLine = (number: number, cells: readonly string[], reading: Read
           {
             line: number,
             column: -1,
-            sentence: 'Stock number: the line has neither one nor a VIN, so nobody can tell which unit it is. Give it one.',
+            sentence:
+              'Stock number: the line has neither one nor a VIN, so nobody can tell which unit it is. Give it one.',
           },
         ];
   return {
@@ -124,6 +128,7 @@ export const readLine = (number: number, cells: readonly string[], reading: Read
     stockNumber,
     vin: vin && tidyVin(vin),
     sayings,
+    system: reading.system,
     problems: [...wrong, ...nameless],
   };
 };
@@ -149,17 +154,21 @@ export const repeatedLines = (lines: readonly Line[]): readonly CellProblem[] =>
   });
 };
 
-const isSaidAlready = (record: UnitRecord, { part, key, value, how }: Saying): boolean => {
-  const all = statementsOf(entryOf(record, part, key));
-  const [shown] = all;
-  if (shown && agree(shown.value, value)) return true;
-  return all.some((s) => s.how === how && agree(s.value, value));
+/** A list is rounded as it is written: what would be written alike is the same. */
+const isAlike = ({ part, key, value }: Saying, had: FieldValue, system: System): boolean => {
+  const written = (v: FieldValue): string => fieldText(part, key, v, 'read', system);
+  return agree(had, value) || written(had) === written(value);
 };
+
+const isSaidAlready = (record: UnitRecord, saying: Saying, system: System): boolean =>
+  statementsOf(entryOf(record, saying.part, saying.key)).some(
+    (s, i) => (i === 0 || s.how === saying.how) && isAlike(saying, s.value, system),
+  );
 
 /** The changes by which a unit says what a line says: none where it does, so that a list can come twice. */
 export const changesByLine = (record: UnitRecord, line: Line): readonly Change[] =>
   line.sayings
-    .filter((saying) => !isSaidAlready(record, saying))
+    .filter((saying) => !isSaidAlready(record, saying, line.system))
     .map(
       ({ part, key, value, how }) =>
         ({

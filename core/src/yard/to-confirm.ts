@@ -34,7 +34,9 @@ const hangings: ReadonlyMap<string, Hanging> = new Map(
     key,
     {
       checks: rules
-        .filter(({ needs }) => needs.length <= mostNeeds && (needs as readonly string[]).includes(key))
+        .filter(
+          ({ needs }) => needs.length <= mostNeeds && (needs as readonly string[]).includes(key),
+        )
         .map(({ about }) => about),
       cards: [...specs, ...features]
         .filter(({ numbers }) => numbers?.includes(key))
@@ -51,7 +53,11 @@ const weightOf = ({ hangs }: ToConfirm): number => hangs.checks.length + hangs.c
 
 const urgency: Readonly<Record<Why, number>> = { conflict: 0, guess: 1, missing: 2, told: 3 };
 
-const whyOf = (record: UnitRecord, part: ToConfirm['part'], entry: Spec | Feature): Why | undefined => {
+const whyOf = (
+  record: UnitRecord,
+  part: ToConfirm['part'],
+  entry: Spec | Feature,
+): Why | undefined => {
   const known = entryOf(record, part, entry.key);
   if (!known) return part === 'specs' && entry.basic ? 'missing' : undefined;
   if (statementsOf(known).some((s, i) => i > 0 && s.how !== 'sheet')) return 'conflict';

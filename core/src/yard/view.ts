@@ -114,8 +114,7 @@ export const sentenceOf = (view: YardView, system: System): string => {
     condition ? conditions[condition] : 'All units',
     longest !== null && `up to ${formatQuantity(longest, 'feet', system)}`,
     heaviest !== null && `gross up to ${formatQuantity(heaviest, 'weight', system)}`,
-    has.length > 0 &&
-      `with ${listed(has.map((key) => featureEntry(key).label.toLowerCase()))}`,
+    has.length > 0 && `with ${listed(has.map((key) => featureEntry(key).label.toLowerCase()))}`,
     text !== '' && `in which “${text}” is found`,
     need && needs[need],
     orders[sort],

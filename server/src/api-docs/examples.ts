@@ -211,7 +211,12 @@ export const examples: Readonly<Record<string, Example>> = {
     body: { sheet },
     answer: {
       units: [
-        { id: unit, name: 'Fenlark 24 RKD', stockNumber: 'TQ-0417', changes: [{ ...first, how: 'sheet' }] },
+        {
+          id: unit,
+          name: 'Fenlark 24 RKD',
+          stockNumber: 'TQ-0417',
+          changes: [{ ...first, how: 'sheet' }],
+        },
       ],
     },
   },

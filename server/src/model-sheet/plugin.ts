@@ -22,7 +22,15 @@ import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { hiddenFrom, readUnit, type Author } from '../record/index.ts';
-import { addOffer, dropOffer, dropSheet, keepSheet, sheetOf, sheetsOf, touchedBy } from './sheets.ts';
+import {
+  addOffer,
+  dropOffer,
+  dropSheet,
+  keepSheet,
+  sheetOf,
+  sheetsOf,
+  touchedBy,
+} from './sheets.ts';
 
 const tags = ['model sheets'];
 const params = z.strictObject({ id: z.uuid() });

@@ -30,7 +30,9 @@ const noSuchSheet = (): Refusal =>
 const withoutKeys = (sheet: ModelSheet, hidden: readonly string[]): ModelSheet => {
   const open = (values: ModelSheet['values']): ModelSheet['values'] => ({
     ...values,
-    specs: Object.fromEntries(Object.entries(values.specs).filter(([key]) => !hidden.includes(key))),
+    specs: Object.fromEntries(
+      Object.entries(values.specs).filter(([key]) => !hidden.includes(key)),
+    ),
   });
   return {
     ...sheet,

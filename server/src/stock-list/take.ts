@@ -118,7 +118,10 @@ const unitsByName = async (
   const byName = new Map<string, Known>();
   for await (const unit of recordsOf(yard)) {
     const { record } = unit;
-    const names = namesOf({ stockNumber: textOf(record, 'stockNumber'), vin: textOf(record, 'vin') });
+    const names = namesOf({
+      stockNumber: textOf(record, 'stockNumber'),
+      vin: textOf(record, 'vin'),
+    });
     for (const name of names) if (wanted.has(name)) byName.set(name, unit);
   }
   return byName;

@@ -184,7 +184,8 @@ export const labels = {
       unitOnly: true,
       label: 'Labels photographed',
       noun: 'photographs of its labels',
-      explain: 'Pictures of the VIN, weight and tyre labels, kept: what was read can be read again.',
+      explain:
+        'Pictures of the VIN, weight and tyre labels, kept: what was read can be read again.',
       check: 'One picture each, straight on, every digit sharp.',
       say: 'The labels are photographed; I can show you each figure.',
       audiences: [],
