@@ -23,6 +23,7 @@ beforeEach(async () => {
   newPage();
   server = fakeServer();
   await (await device()).clear('kept');
+  await (await device()).clear('units');
   server.answer = () => ({ status: 200, body: { total: 1, units: [{ id, record: known }] } });
 });
 

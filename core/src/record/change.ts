@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
+import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import { isDate } from '../dates/index.ts';
 import type { Problem } from '../problems/index.ts';
 import { isSameValue, statementsOf, withSaid, type Said } from './evidence.ts';
@@ -240,6 +240,17 @@ export const writtenOut = (record: UnitRecord, change: Change): Change => {
   if (!sayings) return change;
   const [{ value, how }, ...others] = sayings;
   return { ...change, value, how, others: others.map(unsigned) } as Change;
+};
+
+/** Only how a field is known is put right: what is shown stays, known in another way, and others beside it. */
+export const knownOtherwise = (
+  part: 'specs' | 'features',
+  key: string,
+  entry: Entry<FieldValue>,
+  how: HowKnown,
+): Change => {
+  const others = (entry.others ?? []).filter((other) => other.how !== how).map(unsigned);
+  return { part, key, value: entry.value, how, basedOn: entry.version, others } as Change;
 };
 
 /**

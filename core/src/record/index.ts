@@ -25,6 +25,7 @@ export {
   entryAfter,
   entryOf,
   inverseOf,
+  knownOtherwise,
   newlySaid,
   parts,
   specProblem,

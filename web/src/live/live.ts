@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
+import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
 import { useWalk } from '../walk/walk.ts';
 import { useUnits } from '../yard/units.ts';
@@ -15,6 +16,7 @@ export const useLive = defineStore('live', () => {
   const units = useUnits();
   const session = useSession();
   const walks = useWalk();
+  const sheets = useSheets();
   /** Whether the server is heard at present. */
   const hears = ref(false);
   let source: EventSource | undefined;
@@ -38,7 +40,7 @@ export const useLive = defineStore('live', () => {
     if (walks.walk?.plan.id === id) void walks.join(id);
   };
 
-  const catchUp = (): void => void units.load();
+  const catchUp = (): void => void Promise.all([units.load(), sheets.load()]);
   const onPeople = (): void => void session.reload().catch(() => undefined);
 
   /** Begins to listen; once. */
@@ -54,6 +56,8 @@ export const useLive = defineStore('live', () => {
     source.addEventListener('error', () => (hears.value = false));
     source.addEventListener('unit', onUnit);
     source.addEventListener('walk', onWalk);
+    source.addEventListener('stock', catchUp);
+    source.addEventListener('sheets', () => void sheets.load());
     source.addEventListener('people', onPeople);
     source.addEventListener('catch-up', catchUp);
   };

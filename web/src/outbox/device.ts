@@ -3,6 +3,7 @@ import {
   fieldOf,
   type Change,
   type Clash,
+  type KeptSheet,
   type Session,
   type UnitRecord,
   type WaitingEdit,
@@ -45,6 +46,12 @@ export interface Declined {
 /** A clash of this person's. */
 export type OwnClash = Clash & Owner;
 
+/** A unit as the server had it. */
+export interface KeptUnit {
+  readonly id: string;
+  readonly record: UnitRecord;
+}
+
 /** A walk as this device has it. */
 export interface KeptWalk {
   readonly plan: WalkPlan;
@@ -56,13 +63,15 @@ export interface KeptWalk {
 
 export interface Device extends DBSchema {
   kept: { key: string; value: unknown };
+  /** The yard's units, one by one: a change of one is not the writing of all. */
+  units: { key: string; value: KeptUnit };
   walks: { key: string; value: KeptWalk };
   outbox: { key: number; value: Unsent };
   clashes: { key: string; value: OwnClash };
   declined: { key: number; value: Declined };
 }
 
-const version = 2;
+const version = 3;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -81,6 +90,7 @@ export const openDevice = (
         db.createObjectStore('clashes');
         db.createObjectStore('declined', { autoIncrement: true });
       }
+      if (from < 3) db.createObjectStore('units', { keyPath: 'id' });
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {
@@ -115,7 +125,7 @@ export const deviceId = async (): Promise<string> => {
 
 interface Kept {
   session: Session;
-  units: readonly { readonly id: string; readonly record: UnitRecord }[];
+  sheets: readonly KeptSheet[];
 }
 
 /** Keeps the last answer of the server, for when it is out of reach. */
@@ -125,6 +135,22 @@ export const keep = async <K extends keyof Kept>(key: K, value: Kept[K]): Promis
 
 export const kept = async <K extends keyof Kept>(key: K): Promise<Kept[K] | undefined> =>
   (await (await device()).get('kept', key)) as Kept[K] | undefined;
+
+/** Keeps the yard's units, in place of those that were kept before. */
+export const keepUnits = async (units: readonly KeptUnit[]): Promise<void> => {
+  const change = (await device()).transaction('units', 'readwrite');
+  void change.store.clear();
+  for (const unit of units) void change.store.put(unit);
+  await change.done;
+};
+
+/** Keeps one unit as it is now. */
+export const keepUnit = async (unit: KeptUnit): Promise<void> => {
+  await (await device()).put('units', unit);
+};
+
+/** The units this device kept; none where it never had any. */
+export const keptUnits = async (): Promise<readonly KeptUnit[]> => (await device()).getAll('units');
 
 /**
  * Takes a person's data off this device. What is not sent yet stays, sealed: only they send it,
@@ -139,7 +165,10 @@ export const forgetPerson = async (): Promise<void> => {
   const walks = await db.getAllKeys('walks');
   await Promise.all([
     db.delete('kept', 'session'),
+    db.delete('kept', 'sheets'),
+    // Where a version that kept them all together left them.
     db.delete('kept', 'units'),
+    db.clear('units'),
     ...walks.filter((id) => !needed.has(id)).map((id) => db.delete('walks', id)),
   ]);
 };

@@ -4,8 +4,10 @@ import SelectButton from 'primevue/selectbutton';
 import { computed, ref, useId } from 'vue';
 import {
   featureStates,
+  fieldText,
   isFitted,
   knownBy,
+  knownOtherwise,
   type Change,
   type Feature,
   type FeatureState,
@@ -61,10 +63,30 @@ const save = (value: Change['value'], knownHow: How): void => {
   );
 };
 
-/** A second tap on the same state takes it back: not checked. */
+/** What only the sheet says is looked at now: a tap says that it was seen. */
+const isFromSheet = computed(() => entry.value?.how === 'sheet');
+const seenHow = computed<How>(() => (isFromSheet.value ? 'seen' : how.value));
+
+/** A second tap on the same state takes it back: not checked. On what the sheet says it confirms it. */
 const choose = (next: FeatureState | null): void => {
-  if (props.mayWrite) save(next ? { state: next } : null, how.value);
+  if (!props.mayWrite) return;
+  const chosen = next ?? (isFromSheet.value ? state.value : undefined);
+  save(chosen ? { state: chosen } : null, seenHow.value);
 };
+
+const setHow = (to: How): void => {
+  if (!entry.value) return;
+  const { key, label } = props.feature;
+  emit('save', knownOtherwise('features', key, entry.value, to), label.toLowerCase());
+};
+
+const besides = computed(() =>
+  (entry.value?.others ?? []).map(({ value, how: known, by }) => {
+    const source = knownBy.find((row) => row.key === known)?.word ?? known;
+    const said = fieldText('features', props.feature.key, value, known, props.system);
+    return `${said}, ${source}, ${by.split(' ')[0]}`;
+  }),
+);
 
 const onDigit = (event: KeyboardEvent): void => {
   const picked = featureStates[Number(event.key) - 1];
@@ -75,7 +97,7 @@ const onDigit = (event: KeyboardEvent): void => {
 const setTried = (value: 'works' | 'faulty'): void => {
   if (!state.value) return;
   const same = entry.value?.value.tried === value;
-  save(same ? { state: state.value } : { state: state.value, tried: value }, how.value);
+  save(same ? { state: state.value } : { state: state.value, tried: value }, seenHow.value);
 };
 
 const triedWord = computed(() => {
@@ -127,13 +149,14 @@ const triedWord = computed(() => {
         </button>
       </div>
     </div>
+    <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
     <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
     <div v-if="open" :id="`${id}-body`" class="body">
       <template v-if="entry && mayWrite">
         <HowKnown
           :model-value="how"
           :name="`${id}-how`"
-          @update:model-value="(h) => save(entry?.value ?? null, h)"
+          @update:model-value="setHow"
         />
         <div v-if="isFitted(state)" class="tried">
           <span class="small soft">Tried?</span>
@@ -168,6 +191,10 @@ const triedWord = computed(() => {
 </template>
 
 <style scoped>
+.beside {
+  padding: 0 12px 6px 24px;
+}
+
 .row {
   border-bottom: 1px solid var(--hairline);
 }

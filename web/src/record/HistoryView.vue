@@ -60,7 +60,10 @@ const isNow = (row: HistoryRow): boolean => {
 const putBack = async (row: HistoryRow): Promise<void> => {
   const basedOn = entryOf(props.unit.record, row.part, row.key)?.version ?? 0;
   const { part, key } = row;
-  const change = { part, key, value: row.from, how: row.fromHow ?? row.how, basedOn } as Change;
+  const back = { part, key, value: row.from, how: row.fromHow ?? row.how, basedOn };
+  const isDisputable = part === 'specs' || part === 'features';
+  // What was there before is put in the place of all that is said now.
+  const change = (isDisputable ? { ...back, others: [] } : back) as Change;
   const label = fieldLabel(part, key).toLowerCase();
   try {
     await edits.change(props.unit.id, [change], label);
@@ -92,6 +95,7 @@ const putBack = async (row: HistoryRow): Promise<void> => {
               <del>{{ shown(row, 'from') }}</del>
               <span aria-hidden="true">→</span><span class="visually-hidden">became</span>
             </template>
+            <span v-if="row.beside" class="small soft">beside it</span>
             <EvidenceMark :how="row.to === null ? undefined : row.how" bare />
             <span :class="{ guess: row.to !== null && row.how === 'guessed' }">{{
               shown(row, 'to')

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import Textarea from 'primevue/textarea';
 import { ref, useId } from 'vue';
-import type { Objection, Way } from '@fair-gable/core';
+import { specEntry, type Objection, type Way } from '@fair-gable/core';
 
 /** What a check has to say, beside the row it concerns, with the ways to settle it as buttons. */
 const props = defineProps<{ objection: Objection; mayWrite: boolean; problem: string }>();
@@ -44,6 +44,10 @@ const settle = (): void => {
   <article v-else class="note" :class="objection.severity" :data-check="objection.id">
     <h3>{{ objection.title }}</h3>
     <p>{{ objection.sentence }}</p>
+    <p v-if="objection.guesses.length" class="small soft guesses">
+      Rests on a guess:
+      {{ objection.guesses.map((key) => specEntry(key).label.toLowerCase()).join(', ') }}.
+    </p>
     <form v-if="reasoning" class="reason" @submit.prevent="settle">
       <label :for="id" class="small soft">Why are the numbers right as they are?</label>
       <Textarea :id="id" v-model="reason" rows="3" maxlength="500" autofocus />

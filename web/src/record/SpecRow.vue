@@ -4,9 +4,12 @@ import { computed, nextTick, ref, useId, watch } from 'vue';
 import { format } from 'date-fns';
 import {
   codeInWords,
+  entryAfter,
   formatSpec,
   howOf,
+  isSameValue as sameValue,
   knownBy,
+  knownOtherwise,
   otherSystem,
   type Change,
   type HowKnown as How,
@@ -83,7 +86,9 @@ const disputed = computed(() => props.objections.some((o) => !o.settled && o.sev
 const begin = async (): Promise<void> => {
   typed.value = asTyped(props.spec, entry.value, props.system);
   basedOn.value = entry.value?.version ?? 0;
-  how.value = howOf(props.record, props.spec.key) ?? props.usualHow;
+  // What only the sheet says is looked at now: it will be read, measured or seen.
+  const before = howOf(props.record, props.spec.key);
+  how.value = before && before !== 'sheet' ? before : props.usualHow;
   await nextTick();
   const field = editor.value?.querySelector<HTMLInputElement>('input, button');
   field?.focus();
@@ -105,10 +110,38 @@ const change = (value: Change['value']): Change =>
     basedOn: basedOn.value,
   }) as Change;
 
+/** What would be said of the field with what is typed; undefined where nothing can be read yet. */
+const after = computed(() => {
+  const { value } = reading.value;
+  return value && entryAfter(entry.value, change(value), { by: '', at: '', version: 1 });
+});
+/** Another source says otherwise and would stay: both are kept, the better one shown. */
+const isDisputed = computed(() => Boolean(after.value?.others?.length));
+const isSameValue = computed(
+  () => entry.value && reading.value.value && sameValue(entry.value.value, reading.value.value),
+);
+
 const keep = (): void => {
-  if (reading.value.value)
-    emit('save', change(reading.value.value), props.spec.label.toLowerCase());
+  const { value } = reading.value;
+  if (!value) return;
+  const what = props.spec.label.toLowerCase();
+  if (entry.value && isSameValue.value) {
+    const { key } = props.spec;
+    emit('save', { ...knownOtherwise('specs', key, entry.value, how.value), basedOn: basedOn.value }, what);
+  } else emit('save', change(value), what);
 };
+
+const replace = (): void => {
+  const { value } = reading.value;
+  if (value) emit('save', { ...change(value), others: [] } as Change, props.spec.label.toLowerCase());
+};
+
+const besides = computed(() =>
+  (entry.value?.others ?? []).map(({ value, how: known, by }) => {
+    const source = knownBy.find((row) => row.key === known)?.word ?? known;
+    return `${formatSpec(props.spec.key, value, props.system, known)}, ${source}, ${by.split(' ')[0]}`;
+  }),
+);
 
 /** A letter says how the value is known: by itself among the marks, with Alt while typing. */
 const onLetter = (event: KeyboardEvent): void => {
@@ -143,6 +176,7 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
         >{{ word }}<template v-if="entry">, {{ entry.by.split(' ')[0] }}</template></span
       >
     </button>
+    <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
     <div v-if="open" :id="`${id}-body`" ref="editor" class="body">
       <form
         v-if="mayWrite"
@@ -153,8 +187,23 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
         <SpecInput v-model="typed" :spec="spec" :system="system" hide-label />
         <HowKnown v-model="how" :name="`${id}-how`" />
         <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
+        <p v-if="isDisputed && !isSameValue" class="small soft">
+          Another source says otherwise. Both are kept and the better one is shown, until somebody
+          decides.
+        </p>
         <div class="actions">
-          <Button type="submit" label="Keep it" :disabled="!reading.value" />
+          <Button
+            type="submit"
+            :label="isDisputed && !isSameValue ? 'Keep both' : 'Keep it'"
+            :disabled="!reading.value"
+          />
+          <Button
+            v-if="isDisputed && !isSameValue"
+            type="button"
+            severity="secondary"
+            label="Put it in place of the others"
+            @click="replace"
+          />
           <Button
             v-if="entry"
             type="button"
@@ -230,6 +279,10 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
   display: grid;
   gap: 14px;
   padding: 4px 16px 16px;
+}
+
+.beside {
+  padding: 0 12px 6px 24px;
 }
 
 .code {

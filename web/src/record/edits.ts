@@ -7,6 +7,7 @@ import {
   fieldOf,
   inverseOf,
   keepMine,
+  writtenOut,
   type Change,
   type UnitRecord,
 } from '@fair-gable/core';
@@ -106,18 +107,19 @@ export const useEdits = defineStore('edits', () => {
   const change = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
     const before = units.units.get(id)?.record;
     if (!before) return;
+    const whole = changes.map((c) => writtenOut(before, c));
     let entry: Undoable | undefined;
     const onKept = (): void => {
-      entry = { unit: id, what, changes: inverse(id, before, changes) };
+      entry = { unit: id, what, changes: inverse(id, before, whole) };
       undos.add(entry);
     };
     try {
-      await put(id, changes, what, { onKept });
+      await put(id, whole, what, { onKept });
     } catch (error) {
       if (entry) undos.replace(entry);
       throw error;
     }
-    const left = inverse(id, before, changes);
+    const left = inverse(id, before, whole);
     if (entry) undos.replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };
 

@@ -12,7 +12,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { ask, NoNetwork, saying } from '../api/client.ts';
-import { keep, kept, useOutbox, type NewUnit } from '../outbox/index.ts';
+import { keepUnit, keepUnits, keptUnits, useOutbox, type NewUnit } from '../outbox/index.ts';
 
 export interface YardUnit {
   readonly id: string;
@@ -26,13 +26,20 @@ const asUnit = ({ id, changes, by, at }: NewUnit): YardUnit => ({
   record: changes.reduce((record, change) => applyChange(record, change, by, at), emptyRecord),
 });
 
+/** How much of a long list has come. */
+export interface Coming {
+  readonly read: number;
+  readonly of: number;
+}
+
 /** The whole list, page by page. */
-const readYard = async (): Promise<readonly YardUnit[]> => {
+const readYard = async (onPage: (coming: Coming) => void): Promise<readonly YardUnit[]> => {
   const all: YardUnit[] = [];
   for (;;) {
     const path = `/api/units?limit=${pageSize}&from=${all.length}`;
-    const { units } = await ask<{ units: YardUnit[] }>('GET', path);
+    const { units, total } = await ask<{ units: YardUnit[]; total: number }>('GET', path);
     all.push(...units);
+    onPage({ read: all.length, of: total });
     if (units.length < pageSize) return all;
   }
 };
@@ -43,6 +50,7 @@ export const useUnits = defineStore('units', () => {
   const confirmed = shallowRef<ReadonlyMap<string, YardUnit>>(new Map());
   const loaded = ref(false);
   const problem = ref<string>();
+  const coming = ref<Coming>();
 
   const units = computed<ReadonlyMap<string, YardUnit>>(() => {
     const all = new Map(confirmed.value);
@@ -56,7 +64,7 @@ export const useUnits = defineStore('units', () => {
 
   const replace = async (unit: YardUnit): Promise<void> => {
     confirmed.value = new Map(confirmed.value).set(unit.id, unit);
-    await keep('units', [...confirmed.value.values()]).catch(() => undefined);
+    await keepUnit(unit).catch(() => undefined);
   };
   outbox.onConfirmed(replace);
 
@@ -64,14 +72,15 @@ export const useUnits = defineStore('units', () => {
   const load = async (): Promise<void> => {
     problem.value = undefined;
     try {
-      const all = await readYard();
+      const all = await readYard((read) => (coming.value = read));
       confirmed.value = new Map(all.map((unit) => [unit.id, unit]));
-      await keep('units', all).catch(() => undefined);
+      await keepUnits(all).catch(() => undefined);
     } catch (error) {
-      const had = error instanceof NoNetwork ? await kept('units') : undefined;
-      if (had) confirmed.value = new Map(had.map((unit) => [unit.id, unit]));
+      const had = error instanceof NoNetwork ? await keptUnits() : [];
+      if (had.length > 0) confirmed.value = new Map(had.map((unit) => [unit.id, unit]));
       else if (!loaded.value) problem.value = saying(error);
     }
+    coming.value = undefined;
     loaded.value = true;
   };
 
@@ -94,7 +103,7 @@ export const useUnits = defineStore('units', () => {
   };
 
   const list = computed(() => [...units.value.values()]);
-  return { units, confirmed, list, loaded, problem, load, refresh, takeFile };
+  return { units, confirmed, list, loaded, coming, problem, load, refresh, takeFile };
 });
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();
