@@ -17,6 +17,12 @@ const mode = useMode();
 
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
+/** The place at the top that one is in; none in the settings. */
+const place = computed(() => {
+  if (route.name === 'settings') return undefined;
+  return String(route.name).startsWith('model-sheet') ? 'sheets' : 'yard';
+});
+
 watch(
   () => session.session?.yard.id,
   (yard) => {
@@ -33,8 +39,9 @@ watch(
       ><BrandMark
     /></RouterLink>
     <nav aria-label="Places">
-      <RouterLink :to="{ name: 'yard' }" :class="{ here: route.name !== 'settings' }"
-        >Yard</RouterLink
+      <RouterLink :to="{ name: 'yard' }" :class="{ here: place === 'yard' }">Yard</RouterLink>
+      <RouterLink :to="{ name: 'model-sheets' }" :class="{ here: place === 'sheets' }"
+        >Model sheets</RouterLink
       >
     </nav>
     <SaveState class="saved" />
@@ -88,6 +95,11 @@ watch(
 
 .home {
   text-decoration: none;
+}
+
+nav {
+  display: flex;
+  gap: 20px;
 }
 
 nav a {

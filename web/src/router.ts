@@ -39,6 +39,23 @@ export const router = createRouter({
     },
     { path: '/unsent', name: 'unsent', component: () => import('./outbox/UnsentView.vue') },
     { path: '/yard', name: 'yard', component: () => import('./yard/YardView.vue') },
+    {
+      path: '/yard/to-confirm',
+      name: 'yard-confirm',
+      component: () => import('./yard/YardConfirm.vue'),
+    },
+    { path: '/yard/list', name: 'take-list', component: () => import('./stock-list/TakeList.vue') },
+    {
+      path: '/model-sheets',
+      name: 'model-sheets',
+      component: () => import('./model-sheet/SheetsView.vue'),
+    },
+    {
+      path: '/model-sheets/:sheet',
+      name: 'model-sheet',
+      props: true,
+      component: () => import('./model-sheet/SheetView.vue'),
+    },
     { path: '/yard/take-in', name: 'take-in', component: () => import('./record/TakeIn.vue') },
     {
       path: '/units/:id',
@@ -49,6 +66,16 @@ export const router = createRouter({
           path: 'record/:station?',
           name: 'record',
           component: () => import('./record/RecordView.vue'),
+        },
+        {
+          path: 'sheet',
+          name: 'sheet',
+          component: () => import('./model-sheet/UnitSheet.vue'),
+        },
+        {
+          path: 'confirm',
+          name: 'confirm',
+          component: () => import('./record/UnitConfirm.vue'),
         },
         { path: 'walk', name: 'walk', component: () => import('./walk/PlanView.vue') },
         {

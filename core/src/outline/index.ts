@@ -7,4 +7,4 @@ export {
   type Peg,
 } from './outline.ts';
 export { hitchFirstDoorSide, isOnRing, stationPlaces, type StationPlace } from './stations.ts';
-export { knownAt, isOnUnit, stationState, type StationState } from './station-state.ts';
+export { knownAt, isOnUnit, stationState, type Known, type StationState } from './station-state.ts';

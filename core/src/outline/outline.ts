@@ -2,6 +2,7 @@ import {
   locatedEntries,
   isSpecKey,
   type Feature,
+  type Layer,
   type Located,
   type Medium,
   type Shape,
@@ -10,6 +11,7 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { amountOf, countedOf, hasFeature, type Place, type UnitRecord } from '../record/index.ts';
+import { isOnUnit } from './station-state.ts';
 import { isOnRing, stationPlaces, type StationPlace } from './stations.ts';
 
 /*
@@ -53,6 +55,8 @@ export interface Outline {
   readonly body: Box & { readonly known: boolean };
   readonly parts: readonly OutlinePart[];
   readonly pegs: readonly Peg[];
+  /** Pegs of the layers that are not walked round but looked at from within and above. */
+  readonly within: Readonly<Record<'inside' | 'roof', readonly Peg[]>>;
   /** Distance of the walking path from the centre line at the sides, and beyond coupler and rear. */
   readonly path: Box;
   /** Located things whose place nobody has measured. */
@@ -82,7 +86,8 @@ const bodyOf = (record: UnitRecord): { frame: Frame; lengthKnown: boolean; known
   const overall = amountOf(record, 'overallLength');
   const box = amountOf(record, 'boxLength');
   const length = overall ?? (box === undefined ? assumed.length : box + assumed.hitch);
-  const along = Math.min(box ?? length - assumed.hitch, length);
+  // A box as long as the whole, or longer, is a slip that a check names; the drawing keeps its hitch.
+  const along = Math.min(box ?? length - assumed.hitch, length - assumed.hitch / 2);
   const across = amountOf(record, 'width') ?? assumed.width;
   const body = { x: -across / 2, y: length - along, width: across, height: along };
   return {
@@ -224,6 +229,16 @@ const pegsAtEnd = (places: readonly StationPlace[], side: Side, y: number): read
   return here.map((p, i) => pegAt(p, (i - (here.length - 1) / 2) * pegGap * 1.6, y));
 };
 
+/** The stations of a layer that lies within the body: each where it is, pushed apart until none touch. */
+const pegsWithin = (places: readonly StationPlace[], layer: Layer, body: Box): readonly Peg[] => {
+  const inset = { door: 1, 'off-door': -1, centre: 0, front: 0, rear: 0 } as const;
+  const here = places
+    .filter((p) => p.station.layer === layer)
+    .toSorted((a, b) => a.back - b.back);
+  const ys = spread(here, body.y + pegGap / 2 + 6, body.y + body.height - pegGap / 2 - 6);
+  return here.map((p, i) => pegAt(p, inset[p.side] * (body.width / 4), ys[i] ?? p.back));
+};
+
 const pegsOf = (places: readonly StationPlace[], path: Box): readonly Peg[] => {
   const onRing = places.filter((p) => isOnRing(p.station));
   return [
@@ -255,12 +270,18 @@ export const outlineOf = (record: UnitRecord): Outline => {
   const { frame, lengthKnown, known } = bodyOf(record);
   const parts = locatedEntries.flatMap((entry) => partsOf(record, entry, frame));
   const path = pathOf(frame, parts);
+  const places = stationPlaces(record, frame.length);
+  const there = places.filter((p) => isOnUnit(record, p.station.key));
   return {
     length: { inches: frame.length, known: lengthKnown },
     body: { ...frame.body, known },
     parts,
     path,
-    pegs: pegsOf(stationPlaces(record, frame.length), path),
+    pegs: pegsOf(places, path),
+    within: {
+      inside: pegsWithin(there, 'inside', frame.body),
+      roof: pegsWithin(there, 'roof', frame.body),
+    },
     missing: [...new Set(parts.filter((p) => !p.known).map((p) => p.label))],
   };
 };

@@ -5,19 +5,27 @@ import { applies, type UnitRecord } from '../record/index.ts';
 /** How far a station's record has come; shown by shape and fill, never by colour alone. */
 export type StationState = 'open' | 'partly' | 'done' | 'wrong';
 
-/** How many of a station's fields are known. */
-export const knownAt = (
-  record: UnitRecord,
-  station: StationKey,
-): { readonly known: number; readonly of: number } => {
+/** How many of a station's fields are known, and how many of those only from the model sheet. */
+export interface Known {
+  readonly known: number;
+  readonly taken: number;
+  readonly of: number;
+}
+
+export const knownAt = (record: UnitRecord, station: StationKey): Known => {
   const here = (entry: Spec | Feature): boolean =>
     entry.station === station && applies(record, entry);
   const specsHere = specs.filter(here);
   const featuresHere = features.filter(here);
-  const known =
-    specsHere.filter((s) => record.specs[s.key]).length +
-    featuresHere.filter((f) => record.features[f.key]).length;
-  return { known, of: specsHere.length + featuresHere.length };
+  const entries = [
+    ...specsHere.map((s) => record.specs[s.key]),
+    ...featuresHere.map((f) => record.features[f.key]),
+  ];
+  return {
+    known: entries.filter(Boolean).length,
+    taken: entries.filter((entry) => entry?.how === 'sheet').length,
+    of: entries.length,
+  };
 };
 
 /**

@@ -11,7 +11,7 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { openObjections, type Objection } from '../checks/index.ts';
-import { knownAt } from '../outline/index.ts';
+import { knownAt, type Known } from '../outline/index.ts';
 import { applies, type UnitRecord } from '../record/index.ts';
 
 /** What a unit needs next before it can be shown; `now` wants somebody, `soon` can wait. */
@@ -36,13 +36,17 @@ export const guessesIn = (record: UnitRecord): readonly SpecKey[] =>
   specs.filter((s) => record.specs[s.key]?.how === 'guessed').map((s) => s.key);
 
 /** How much of what there is to know of this unit is known. */
-export const knownOf = (record: UnitRecord): { readonly known: number; readonly of: number } =>
+export const knownOf = (record: UnitRecord): Known =>
   stations
     .map(({ key }) => knownAt(record, key))
-    .reduce((sum, at) => ({ known: sum.known + at.known, of: sum.of + at.of }), {
-      known: 0,
-      of: 0,
-    });
+    .reduce(
+      (sum, at) => ({
+        known: sum.known + at.known,
+        taken: sum.taken + at.taken,
+        of: sum.of + at.of,
+      }),
+      { known: 0, taken: 0, of: 0 },
+    );
 
 const many = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 

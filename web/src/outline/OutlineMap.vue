@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import {
-  isOnRing,
   isOnUnit,
   outlineOf,
   stationEntry,
@@ -35,6 +34,22 @@ const viewBox = computed(() => {
   return [x - 72, y - 20, width + 134, height + 40].join(' ');
 });
 
+const layers = [
+  { key: 'outside', label: 'Outside' },
+  { key: 'inside', label: 'Inside' },
+  { key: 'roof', label: 'Roof' },
+  { key: 'papers', label: 'Papers' },
+] as const;
+type LayerKey = (typeof layers)[number]['key'];
+
+/** The layer looked at: that of the station where one stands, until another is chosen. */
+const layer = ref<LayerKey>('outside');
+watch(
+  () => props.here,
+  (station) => (layer.value = stationEntry(station).layer),
+  { immediate: true },
+);
+
 const stateOf = (station: StationKey): StationState =>
   stationState(props.record, station, props.objections);
 
@@ -45,8 +60,9 @@ const stateWords: Readonly<Record<StationState, string>> = {
   wrong: 'numbers disagree',
 };
 
-/** Beside the peg, away from the trailer. */
+/** Beside the peg, away from the trailer; within it to the right. */
 const label = (peg: Peg) => {
+  if (layer.value !== 'outside') return { x: peg.x + 20, anchor: 'start' };
   if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
   if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
   // In front and behind pegs stand side by side: the left one's name goes to its left.
@@ -56,27 +72,67 @@ const label = (peg: Peg) => {
   return crowded ? { x: peg.x - 20, anchor: 'end' } : { x: peg.x + 20, anchor: 'start' };
 };
 
-/** The stations that have no peg on the ring, layer by layer; what the unit does not have stands apart. */
-const elsewhere = computed(() => {
-  const there = stations.filter((s) => !isOnRing(s));
-  const layers = (['roof', 'inside', 'papers'] as const).map((layer) => ({
-    label: layer,
-    stations: there.filter((s) => s.layer === layer && isOnUnit(props.record, s.key)),
-  }));
-  const absent = there.filter((s) => !isOnUnit(props.record, s.key));
-  return [...layers, { label: 'not on this unit', stations: absent }].filter(
-    ({ stations: of }) => of.length > 0,
-  );
+/** The pegs that stand on the drawing in this layer. */
+const pegs = computed<readonly Peg[]>(() => {
+  if (layer.value === 'outside') return outline.value.pegs;
+  return layer.value === 'papers' ? [] : outline.value.within[layer.value];
 });
+
+/** What the layer says of itself by shape and fill: its least known station. */
+const standing = (key: LayerKey): StationState => {
+  const states = stations
+    .filter((s) => s.layer === key && isOnUnit(props.record, s.key))
+    .map((s) => stateOf(s.key));
+  if (states.includes('wrong')) return 'wrong';
+  if (states.every((s) => s === 'done')) return 'done';
+  return states.every((s) => s === 'open') ? 'open' : 'partly';
+};
+const marks: Readonly<Record<StationState, string>> = {
+  open: '○',
+  partly: '◐',
+  done: '●',
+  wrong: '◇',
+};
+
+const papers = computed(() => stations.filter((s) => s.layer === 'papers'));
+/** Stations this unit does not have: there to be corrected, apart from the walk. */
+const absent = computed(() =>
+  stations.filter((s) => s.layer === layer.value && !isOnUnit(props.record, s.key)),
+);
+const lists = computed(() =>
+  [
+    { label: 'papers', stations: layer.value === 'papers' ? papers.value : [] },
+    { label: 'not on this unit', stations: layer.value === 'outside' ? [] : absent.value },
+  ].filter(({ stations: of }) => of.length > 0),
+);
 </script>
 
 <template>
   <nav class="map" aria-label="Stations round the unit">
-    <svg :viewBox="viewBox" preserveAspectRatio="xMidYMid meet">
-      <rect class="path" v-bind="path" rx="60" />
-      <OutlineBody :outline="outline" heading="up" :system="system" words />
+    <div class="layers" role="group" aria-label="Layer of the outline">
+      <button
+        v-for="one in layers"
+        :key="one.key"
+        type="button"
+        :aria-pressed="layer === one.key"
+        :aria-label="`${one.label}, ${stateWords[standing(one.key)]}`"
+        @click="layer = one.key"
+      >
+        <span aria-hidden="true">{{ marks[standing(one.key)] }}</span> {{ one.label }}
+      </button>
+    </div>
+    <svg v-if="layer !== 'papers'" :viewBox="viewBox" preserveAspectRatio="xMidYMid meet">
+      <rect v-if="layer === 'outside'" class="path" v-bind="path" rx="60" />
+      <polyline v-else class="path" :points="pegs.map((p) => `${p.x},${p.y}`).join(' ')" />
+      <OutlineBody
+        :outline="outline"
+        heading="up"
+        :system="system"
+        :words="layer === 'outside'"
+        :class="{ faint: layer !== 'outside' }"
+      />
       <g
-        v-for="peg in outline.pegs"
+        v-for="peg in pegs"
         :key="peg.station"
         class="stop"
         role="button"
@@ -106,14 +162,14 @@ const elsewhere = computed(() => {
       </g>
     </svg>
     <section
-      v-for="layer in elsewhere"
-      :key="layer.label"
+      v-for="list in lists"
+      :key="list.label"
       class="layer"
-      :aria-label="`Stations: ${layer.label}`"
+      :aria-label="`Stations: ${list.label}`"
     >
-      <h3>{{ layer.label }}</h3>
+      <h3>{{ list.label }}</h3>
       <ul>
-        <li v-for="station in layer.stations" :key="station.key">
+        <li v-for="station in list.stations" :key="station.key">
           <button
             type="button"
             :aria-current="station.key === here ? 'step' : undefined"
@@ -150,6 +206,32 @@ const elsewhere = computed(() => {
 svg {
   width: 100%;
   max-height: min(62vh, 560px);
+}
+
+.layers {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  border-bottom: 1px solid var(--hairline);
+}
+
+.layers button {
+  min-height: 44px;
+  padding: 0 2px;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  font-size: 15px;
+  cursor: pointer;
+}
+
+.layers button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--ink);
+}
+
+.faint {
+  opacity: 0.45;
 }
 
 .path {

@@ -153,11 +153,7 @@ const triedWord = computed(() => {
     <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
     <div v-if="open" :id="`${id}-body`" class="body">
       <template v-if="entry && mayWrite">
-        <HowKnown
-          :model-value="how"
-          :name="`${id}-how`"
-          @update:model-value="setHow"
-        />
+        <HowKnown :model-value="how" :name="`${id}-how`" @update:model-value="setHow" />
         <div v-if="isFitted(state)" class="tried">
           <span class="small soft">Tried?</span>
           <button

@@ -51,8 +51,8 @@ const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.
           fieldText(part, field, row.to, row.how, system)
         }}</span>
         <span class="small soft"
-          >{{ row.to === null ? 'taken back' : word(row.how) }}{{ row.beside ? ', put beside' : '' }}, {{ row.by }},
-          {{ when(row.at) }}</span
+          >{{ row.to === null ? 'taken back' : word(row.how)
+          }}{{ row.beside ? ', put beside' : '' }}, {{ row.by }}, {{ when(row.at) }}</span
         >
       </li>
     </ol>

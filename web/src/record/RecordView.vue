@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
+import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
-import { computed, nextTick, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import {
   applies,
+  changesToFollow,
   features,
+  isFeatureKey,
+  isSpecKey,
   isStationKey,
   knownAt,
   routeOf,
@@ -26,6 +30,7 @@ import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
+import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
 import { objectionsTo, type YardUnit } from '../yard/units.ts';
 import ClashNote from './ClashNote.vue';
@@ -41,6 +46,7 @@ const router = useRouter();
 const edits = useEdits();
 const session = useSession();
 const outbox = useOutbox();
+const sheets = useSheets();
 const mayWrite = computed(() => session.may('record'));
 
 const record = computed(() => props.unit.record);
@@ -51,6 +57,15 @@ const here = computed<StationKey>(() =>
 );
 const current = computed(() => stationEntry(here.value));
 const known = computed(() => knownAt(record.value, here.value));
+
+/** What the unit’s model sheet says at this station and nobody has said here. */
+const fromSheet = computed<readonly Change[]>(() => {
+  const inherited = sheets.inherited(record.value);
+  if (!inherited) return [];
+  return changesToFollow(record.value, inherited.values, { station: here.value }).filter(
+    ({ basedOn }) => basedOn === 0,
+  );
+});
 
 const isHere = (entry: Spec | Feature): boolean =>
   entry.station === here.value && applies(record.value, entry);
@@ -161,6 +176,14 @@ const reopen = (objection: Objection): void => {
 
 watch(here, () => (refusal.value = undefined));
 
+/** A list leads to a field: it is opened where it stands. */
+const asked = useRoute();
+const openAsked = (field: unknown): void => {
+  const key = String(field);
+  if (isSpecKey(key) || isFeatureKey(key)) void goToField({ field: key });
+};
+onMounted(() => openAsked(asked.query['field']));
+
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
   event.preventDefault();
@@ -217,11 +240,24 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <section class="station" :aria-labelledby="`station-${here}`">
       <header>
         <h2 :id="`station-${here}`">{{ current.number }} {{ current.label }}</h2>
-        <p class="soft">{{ known.known }} of {{ known.of }} known</p>
+        <p class="soft">
+          {{ known.known }} of {{ known.of }} known<template v-if="known.taken"
+            >, {{ known.taken }} of them only from the model sheet</template
+          >
+        </p>
         <button type="button" class="onward" @click="go(neighbour(1))">
           next: {{ stationEntry(neighbour(1)).label }} <kbd>Page Down</kbd>
         </button>
       </header>
+      <p v-if="mayWrite && fromSheet.length" class="same">
+        <Button
+          severity="secondary"
+          :label="`Same as the model sheet: ${fromSheet.length} ${fromSheet.length === 1 ? 'field' : 'fields'}`"
+          @click="save('sheet', fromSheet, `the sheet at ${current.label.toLowerCase()}`)"
+        />
+        <span class="small soft">What only the sheet says still wants your own eyes.</span>
+      </p>
+      <p v-if="refusalOf('sheet')" class="wrong" role="alert">{{ refusalOf('sheet') }}</p>
       <ul class="rows">
         <SpecRow
           v-for="spec in specsHere"
@@ -362,6 +398,14 @@ kbd {
   border-radius: 4px;
   background: var(--leaf);
   font: 600 12px var(--plain);
+}
+
+.same {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  padding: 10px 0;
 }
 
 .lacking {

@@ -127,13 +127,18 @@ const keep = (): void => {
   const what = props.spec.label.toLowerCase();
   if (entry.value && isSameValue.value) {
     const { key } = props.spec;
-    emit('save', { ...knownOtherwise('specs', key, entry.value, how.value), basedOn: basedOn.value }, what);
+    emit(
+      'save',
+      { ...knownOtherwise('specs', key, entry.value, how.value), basedOn: basedOn.value },
+      what,
+    );
   } else emit('save', change(value), what);
 };
 
 const replace = (): void => {
   const { value } = reading.value;
-  if (value) emit('save', { ...change(value), others: [] } as Change, props.spec.label.toLowerCase());
+  if (value)
+    emit('save', { ...change(value), others: [] } as Change, props.spec.label.toLowerCase());
 };
 
 const besides = computed(() =>

@@ -4,14 +4,17 @@ import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
 import { knownOf, nameOf, particularsOf } from '@fair-gable/core';
 import LostView from '../base/LostView.vue';
+import { useSheets } from '../model-sheet/sheets.ts';
 import { useUnits } from '../yard/units.ts';
 
 /** One unit: its name, and its places. */
 const route = useRoute();
 const units = useUnits();
+const sheets = useSheets();
 
 onMounted(() => {
   if (!units.loaded) void units.load();
+  if (!sheets.loaded) void sheets.load();
 });
 
 const id = computed(() => String(route.params['id']));
@@ -20,6 +23,8 @@ const known = computed(() => unit.value && knownOf(unit.value.record));
 
 const places = [
   { name: 'record', label: 'Record' },
+  { name: 'sheet', label: 'Sheet' },
+  { name: 'confirm', label: 'To confirm' },
   { name: 'walk', label: 'Walk' },
   { name: 'log', label: 'Log' },
   { name: 'history', label: 'History' },
@@ -34,7 +39,11 @@ const places = [
     <header class="unit">
       <h1>{{ nameOf(unit.record) }}</h1>
       <p class="particulars">{{ particularsOf(unit.record) }}</p>
-      <p v-if="known" class="soft">{{ known.known }} of {{ known.of }} known</p>
+      <p v-if="known" class="soft">
+        {{ known.known }} of {{ known.of }} known<template v-if="known.taken"
+          >, {{ known.taken }} from the sheet</template
+        >
+      </p>
       <a class="file" :href="`/api/units/${unit.id}/file`" download
         ><Download aria-hidden="true" />Save as a unit file</a
       >

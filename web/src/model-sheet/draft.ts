@@ -1,0 +1,97 @@
+import {
+  fieldText,
+  isSpecKey,
+  noValues,
+  specEntry,
+  stations,
+  entryFor,
+  type FeatureKey,
+  type FeatureState,
+  type ModelSheet,
+  type Offer,
+  type SheetValues,
+  type SpecKey,
+  type SpecValue,
+  type Station,
+  type System,
+} from '@fair-gable/core';
+
+/** A row of a sheet: one field and what the sheet says of it. */
+export interface SheetRow {
+  readonly key: SpecKey | FeatureKey;
+  readonly label: string;
+  readonly text: string;
+}
+
+/** What a sheet says, station by station, as text. */
+export const rowsByStation = (
+  values: SheetValues,
+  system: System,
+): readonly { readonly station: Station; readonly rows: readonly SheetRow[] }[] => {
+  const specs = Object.entries(values.specs).map(([key, value]) => ({
+    key: key as SpecKey,
+    label: entryFor(key as SpecKey).label,
+    text: fieldText('specs', key, value, 'sheet', system),
+  }));
+  const features = Object.entries(values.features).map(([key, state]) => ({
+    key: key as FeatureKey,
+    label: entryFor(key as FeatureKey).label,
+    text: fieldText('features', key, { state }, 'sheet', system),
+  }));
+  const rows = [...specs, ...features];
+  return stations
+    .map((station) => ({
+      station,
+      rows: rows.filter(({ key }) => entryFor(key).station === station.key),
+    }))
+    .filter(({ rows: here }) => here.length > 0);
+};
+
+/** Values with one field said, or no longer said. */
+export const withField = (
+  values: SheetValues,
+  key: SpecKey | FeatureKey,
+  said: SpecValue | FeatureState | undefined,
+): SheetValues => {
+  const part = isSpecKey(key) ? 'specs' : 'features';
+  const rest = Object.entries(values[part]).filter(([other]) => other !== key);
+  return { ...values, [part]: Object.fromEntries(said ? [...rest, [key, said]] : rest) };
+};
+
+/** A sheet to begin with. */
+export const blankSheet = (id: string, year: number): ModelSheet => ({
+  id,
+  series: '',
+  floorPlan: '',
+  year,
+  source: '',
+  values: noValues,
+  packages: [],
+  midYear: [],
+  sisters: [],
+  objections: [],
+  wouldChange: [],
+});
+
+/** A package’s key from its name. */
+export const slugOf = (name: string): string =>
+  name
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^[^a-z]+|-+$/g, '')
+    .slice(0, 40);
+
+/** A sheet with an offer taken over. */
+export const withOffer = (sheet: ModelSheet, offer: Offer): ModelSheet => ({
+  ...sheet,
+  values: withField(sheet.values, offer.key as SpecKey, offer.spec ?? offer.feature),
+});
+
+/** An offer in words: the field, and what was found. */
+export const offerText = (offer: Offer, system: System): string => {
+  const value = offer.spec ?? (offer.feature && { state: offer.feature });
+  const label = isSpecKey(offer.key)
+    ? specEntry(offer.key).label
+    : entryFor(offer.key as FeatureKey).label;
+  return value ? `${label}: ${fieldText(offer.part, offer.key, value, 'sheet', system)}` : label;
+};

@@ -1,0 +1,357 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Select from 'primevue/select';
+import SelectButton from 'primevue/selectbutton';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  features,
+  knownBy,
+  specs,
+  type CellProblem,
+  type Column,
+  type HowKnown,
+  type System,
+} from '@fair-gable/core';
+import { ask, saying } from '../api/client.ts';
+import { useSession } from '../people/session.ts';
+import { systemNames } from '../people/systems.ts';
+import { useUnits } from '../yard/units.ts';
+
+/** A list of units from elsewhere: columns matched, looked at, then taken in. */
+interface Summary {
+  readonly rows: number;
+  readonly fresh: number;
+  readonly changed: number;
+  readonly same: number;
+  readonly problems: readonly CellProblem[];
+  readonly problemCount: number;
+}
+interface Preview extends Summary {
+  readonly headings: readonly string[];
+  readonly columns: readonly Column[];
+  readonly sample: readonly (readonly string[])[];
+}
+
+const session = useSession();
+const units = useUnits();
+const router = useRouter();
+const input = ref<HTMLInputElement>();
+const name = ref('');
+const text = ref('');
+const system = ref<System>(session.system);
+const how = ref<HowKnown>('told');
+const columns = ref<Column[]>();
+const preview = ref<Preview>();
+const problem = ref('');
+const busy = ref(false);
+
+const choices = [
+  { key: null, label: '— left out —' },
+  ...[...specs, ...features].map(({ key, label }) => ({ key, label })),
+];
+const systems = (['us', 'metric'] as const).map((key) => ({ key, label: systemNames[key] }));
+const hows = knownBy.map(({ key, word }) => ({ key, label: word }));
+
+const guarded = async (work: () => Promise<void>): Promise<void> => {
+  busy.value = true;
+  problem.value = '';
+  try {
+    await work();
+  } catch (error) {
+    problem.value = saying(error);
+  } finally {
+    busy.value = false;
+  }
+};
+
+const given = () => ({
+  text: text.value,
+  system: system.value,
+  how: how.value,
+  ...(columns.value ? { columns: columns.value } : {}),
+});
+
+const look = (): Promise<void> =>
+  guarded(async () => {
+    const seen = await ask<Preview>('POST', '/api/stock-list/preview', given());
+    preview.value = seen;
+    columns.value = [...seen.columns];
+  });
+
+const choose = async (): Promise<void> => {
+  const file = input.value?.files?.[0];
+  if (!file) return;
+  name.value = file.name;
+  text.value = await file.text();
+  columns.value = undefined;
+  preview.value = undefined;
+  if (input.value) input.value.value = '';
+  await look();
+};
+
+const setColumn = (i: number, key: Column): void => {
+  // A field is taken once: the column chosen last has it.
+  columns.value = columns.value?.map((had, j) =>
+    j === i ? key : had === key && key !== null ? null : had,
+  );
+  void look();
+};
+
+const problemAt = (line: number, column: number): string | undefined =>
+  preview.value?.problems.find((p) => p.line === line && p.column === column)?.sentence;
+
+const bad = computed(() => new Set(preview.value?.problems.map((p) => p.line)).size);
+const good = computed(() => (preview.value?.fresh ?? 0) + (preview.value?.changed ?? 0));
+
+const take = (onlyGood: boolean): Promise<void> =>
+  guarded(async () => {
+    await ask<Summary>('POST', '/api/stock-list', { ...given(), onlyGood });
+    await units.load();
+    await router.push({ name: 'yard' });
+  });
+
+const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
+</script>
+
+<template>
+  <section class="take">
+    <header>
+      <h1>Bring in a list</h1>
+      <p class="soft">
+        CSV, a line of headings and a line for each unit. Nothing is taken in before you have seen
+        what it does; the same list twice changes nothing.
+      </p>
+    </header>
+    <div class="how">
+      <input
+        ref="input"
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv"
+        hidden
+        aria-label="List file"
+        @change="choose"
+      />
+      <Button
+        :label="name ? `Another file than ${name}` : 'Choose a CSV file'"
+        :severity="name ? 'secondary' : undefined"
+        :loading="busy && !preview"
+        @click="input?.click()"
+      />
+      <div>
+        <span id="list-system" class="small soft">Numbers without a unit are in</span>
+        <SelectButton
+          v-model="system"
+          :options="systems"
+          option-label="label"
+          option-value="key"
+          :allow-empty="false"
+          aria-labelledby="list-system"
+          @update:model-value="preview && look()"
+        />
+      </div>
+      <div>
+        <span id="list-how" class="small soft">What it says is</span>
+        <Select
+          v-model="how"
+          :options="hows"
+          option-label="label"
+          option-value="key"
+          aria-labelledby="list-how"
+          @update:model-value="preview && look()"
+        />
+      </div>
+    </div>
+    <p v-if="problem" class="notice wrong" role="alert">{{ problem }}</p>
+    <template v-if="preview">
+      <p class="notice" role="status">
+        <strong>{{ plural(preview.rows, 'line') }}:</strong>
+        {{ plural(preview.fresh, 'new unit') }}, {{ plural(preview.changed, 'unit') }} here
+        {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ preview.same }} as
+        {{ preview.same === 1 ? 'it is' : 'they are'
+        }}<template v-if="bad"
+          >, <span class="wrong">{{ plural(bad, 'line') }} that cannot be read</span></template
+        >.
+      </p>
+      <div
+        class="columns"
+        tabindex="0"
+        role="region"
+        aria-label="The list’s columns and first lines"
+      >
+        <table>
+          <thead>
+            <tr>
+              <th scope="col" class="soft">line</th>
+              <th v-for="(heading, i) in preview.headings" :key="i" scope="col">
+                <span :id="`heading-${i}`">{{ heading || 'no heading' }}</span>
+                <Select
+                  :model-value="columns?.[i] ?? null"
+                  :options="choices"
+                  option-label="label"
+                  option-value="key"
+                  filter
+                  :class="{ out: columns?.[i] === null }"
+                  :aria-labelledby="`heading-${i}`"
+                  :virtual-scroller-options="{ itemSize: 40 }"
+                  @update:model-value="(key: Column) => setColumn(i, key)"
+                />
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(cells, line) in preview.sample" :key="line">
+              <td class="soft">{{ line + 1 }}</td>
+              <td
+                v-for="(cell, i) in cells"
+                :key="i"
+                :class="{ out: columns?.[i] === null, bad: problemAt(line + 1, i) }"
+                :title="problemAt(line + 1, i)"
+              >
+                {{ cell }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <section v-if="preview.problems.length" class="problems" aria-labelledby="problems">
+        <h2 id="problems">What cannot be read</h2>
+        <ul>
+          <li v-for="(p, i) in preview.problems" :key="i">
+            <span class="number">Line {{ p.line }}</span> {{ p.sentence }}
+          </li>
+        </ul>
+        <p v-if="preview.problemCount > preview.problems.length" class="soft">
+          and {{ preview.problemCount - preview.problems.length }} more.
+        </p>
+      </section>
+      <footer>
+        <Button
+          v-if="bad === 0"
+          :label="good === 0 ? 'Nothing to take in' : `Take it in: ${plural(good, 'unit')}`"
+          :disabled="good === 0"
+          :loading="busy"
+          @click="take(false)"
+        />
+        <Button
+          v-else
+          :label="`Take in the ${plural(good, 'good line')} only`"
+          :disabled="good === 0"
+          :loading="busy"
+          @click="take(true)"
+        />
+        <Button severity="secondary" label="Leave it" @click="router.push({ name: 'yard' })" />
+      </footer>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+header,
+.how,
+.notice,
+.problems,
+footer {
+  padding: 14px 24px;
+}
+
+header {
+  border-bottom: 1px solid var(--hairline);
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.how {
+  display: flex;
+  align-items: end;
+  flex-wrap: wrap;
+  gap: 12px 24px;
+}
+
+.how > div {
+  display: grid;
+  gap: 3px;
+}
+
+.columns {
+  overflow-x: auto;
+  margin: 0 24px;
+  border-block: 1px solid var(--hairline);
+}
+
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  min-width: 60px;
+  max-width: 220px;
+  padding: 6px 14px 6px 0;
+  overflow: hidden;
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+th:first-child {
+  vertical-align: bottom;
+}
+
+th span {
+  display: block;
+  padding-bottom: 4px;
+}
+
+th :deep(.p-select) {
+  width: 200px;
+}
+
+tbody tr {
+  border-top: 1px solid var(--hairline);
+}
+
+.out {
+  color: var(--soft);
+}
+
+td.out {
+  text-decoration: line-through;
+}
+
+td.bad {
+  color: var(--brick);
+  font-weight: 700;
+}
+
+.problems h2 {
+  font-size: 18px;
+}
+
+.problems li {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+@media (width < 760px) {
+  header,
+  .how,
+  .notice,
+  .problems,
+  footer {
+    padding-inline: 16px;
+  }
+
+  .columns {
+    margin: 0 16px;
+  }
+}
+</style>
