@@ -41,7 +41,9 @@ describe('a database of the first version', () => {
 
     const source = await openDatabase(url);
     expect(await counts((sql) => source.query(sql))).toEqual(before);
-    expect(await source.query('SELECT * FROM record_field ORDER BY 1, 2, 3, 4')).toEqual(fields);
+    expect(await source.query('SELECT * FROM record_field ORDER BY 1, 2, 3, 4')).toEqual(
+      fields.map((field) => ({ ...field, others: null })),
+    );
     const copies = 'SELECT name, model_year, condition, length, gvwr FROM unit ORDER BY name';
     expect(await source.query(copies)).toEqual([
       { name: 'Fenlark 24 RKD', model_year: 2026, condition: 'new', length: 335, gvwr: 7490 },
@@ -52,6 +54,8 @@ describe('a database of the first version', () => {
 
     const app = await buildApp({ source, secret });
     const ask = await signedIn(app, 'ines@thornquay.example');
+    const found = await ask('GET', '/api/units?text=fenlark');
+    expect(found.body.total).toBe(1);
     const unit = await unitNamed(ask, 'TQ-0402');
     const { body } = await ask('GET', `/api/units/${unit.id}/history?part=specs&key=hitchWeight`);
     expect(body.changes[0]).toMatchObject({ to: { amount: 640 }, fromHow: null, by: 'Ines Rook' });

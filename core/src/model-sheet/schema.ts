@@ -32,7 +32,7 @@ export const sheetValuesSchema = z
   })
   .superRefine((values, context) => {
     const message = valuesProblem(values);
-    if (message) context.addIssue({ code: 'custom', message });
+    if (message !== undefined) context.addIssue({ code: 'custom', message });
   });
 
 /** Values of a sheet; what is not there it does not say. */
@@ -66,9 +66,9 @@ const sheetShape = z.object({
 
 const valuesProblem = (values: z.infer<typeof sheetShape>): string | undefined => {
   const strange = strangeKey(values);
-  if (strange) return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
+  if (strange !== undefined) return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
   const own = ownToUnits([...Object.keys(values.specs), ...Object.keys(values.features)]);
-  if (own)
+  if (own !== undefined)
     return `${entryFor(own as SpecKey).label} is each unit’s own: leave it out of the sheet.`;
   for (const [key, value] of Object.entries(values.specs)) {
     const problem = specProblem(key as SpecKey, value);

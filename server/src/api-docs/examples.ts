@@ -192,7 +192,9 @@ export const examples: Readonly<Record<string, Example>> = {
   },
   'GET /api/live': {},
   'GET /api/stock-list.csv': {},
-  'GET /api/stock-list.json': {},
+  'GET /api/stock-list.json': {
+    answer: [{ format: 'fair-gable/unit', version: 3, id: unit, record }],
+  },
   'POST /api/stock-list/preview': {
     body: list,
     answer: {

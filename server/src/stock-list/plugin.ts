@@ -60,7 +60,9 @@ const jsonPlugin = async (app: App, { source }: { source: DataSource }) => {
         response: {
           200: {
             description: 'An array of unit files.',
-            content: { 'application/json': { schema: z.array(unitFileSchema) } },
+            content: {
+              'application/json': { schema: z.array(unitFileSchema) },
+            },
           },
         },
       },

@@ -1,29 +1,36 @@
 <script setup lang="ts">
+import { useWindowVirtualizer } from '@tanstack/vue-virtual';
+import { useElementBounding, useMediaQuery } from '@vueuse/core';
 import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   amountOf,
+  columnLabels,
   formatQuantity,
-  guessesIn,
-  isFitted,
-  basicsMissing,
-  nameOf,
-  nextNeed,
-  openObjections,
+  formatSpec,
   particularsOf,
+  type SpecKey,
 } from '@fair-gable/core';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
 import TakeFile from '../unit-file/TakeFile.vue';
-import { objectionsTo, useUnits, type YardUnit } from './units.ts';
+import { useLeft } from './left.ts';
+import { useUnits, type YardUnit } from './units.ts';
+import { useYardView, type YardRow } from './view.ts';
+import YardFilter from './YardFilter.vue';
 
 /** Every unit of the yard, drawn to one scale, with what it needs next. */
 const units = useUnits();
 const session = useSession();
 const router = useRouter();
 const notice = ref<{ text: string; wrong: boolean }>();
+const { view, rows, shown: looked, set, whole, saved, keep, drop } = useYardView();
+const left = useLeft(
+  () => units.list,
+  () => session.system,
+);
 
 onMounted(() => units.load());
 
@@ -37,38 +44,39 @@ const weights = (unit: YardUnit): string =>
     .map((w) => shown(w, 'weight').split(' ')[0])
     .join(' / ');
 
-const rows = computed(() =>
-  units.list
-    .toSorted((a, b) => (lengthOf(a) ?? 0) - (lengthOf(b) ?? 0))
-    .map((unit) => ({
-      unit,
-      name: nameOf(unit.record),
-      particulars: particularsOf(unit.record),
-      length: lengthOf(unit),
-      need: nextNeed(unit.record, objectionsTo(unit.record, session.system)),
-    })),
+const columnText = ({ unit }: YardRow, key: SpecKey): string => {
+  const entry = unit.record.specs[key];
+  return entry ? formatSpec(key, entry.value, session.system, entry.how) : '—';
+};
+const isGuess = ({ unit }: YardRow, key: SpecKey): boolean =>
+  unit.record.specs[key]?.how === 'guessed';
+
+const longest = computed(() =>
+  looked.value.reduce((most, row) => Math.max(most, lengthOf(row.unit) ?? 0), 240),
 );
 
-const longest = computed(() => Math.max(240, ...rows.value.map((row) => row.length ?? 0)));
-
-const left = computed(() => {
-  const records = units.list.map((u) => u.record);
-  const sum = (n: (r: (typeof records)[number]) => number) => records.reduce((t, r) => t + n(r), 0);
-  return {
-    disagree: sum(
-      (r) =>
-        openObjections(objectionsTo(r, session.system)).filter((o) => o.severity !== 'look').length,
-    ),
-    measure: sum((r) => guessesIn(r).length),
-    look: sum((r) => basicsMissing(r).length),
-    prep: sum(
-      (r) =>
-        Object.values(r.features).filter(
-          (f) => f && !isFitted(f.value.state) && f.value.state !== 'none',
-        ).length,
-    ),
-  };
-});
+/** Rows that are near the window are on the page, and no others: a long yard stays light. */
+const list = ref<HTMLElement>();
+const { top } = useElementBounding(list);
+const isNarrow = useMediaQuery('(width < 760px)');
+const virtual = useWindowVirtualizer(
+  computed(() => ({
+    count: looked.value.length,
+    estimateSize: () => (isNarrow.value ? 178 : 82),
+    overscan: 24,
+    scrollMargin: Math.round(top.value + window.scrollY),
+    getItemKey: (i: number) => looked.value[i]?.unit.id ?? i,
+  })),
+);
+const measure = (element: Element | ComponentPublicInstance | null): void => {
+  if (element instanceof Element) virtual.value.measureElement(element);
+};
+const visible = computed(() =>
+  virtual.value.getVirtualItems().flatMap((item) => {
+    const row = looked.value[item.index];
+    return row ? [{ ...item, row }] : [];
+  }),
+);
 
 const taken = async (unit: { id: string; name: string }): Promise<void> => {
   notice.value = { text: `${unit.name} is in the yard.`, wrong: false };
@@ -81,12 +89,20 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
     <header>
       <h1>{{ session.session?.yard.name }}</h1>
       <p class="soft">
-        {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock, by length
+        {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock
       </p>
-      <a v-if="rows.length" class="list" href="/api/stock-list.csv" download
-        ><Download aria-hidden="true" />Save the list as CSV</a
-      >
+      <template v-if="rows.length">
+        <a class="list" href="/api/stock-list.csv" download
+          ><Download aria-hidden="true" />Save the list as CSV</a
+        >
+        <a class="list" href="/api/stock-list.json" download>or as JSON</a>
+      </template>
       <div v-if="session.may('record')" class="actions">
+        <Button
+          severity="secondary"
+          label="Bring in a list"
+          @click="router.push({ name: 'take-list' })"
+        />
         <TakeFile @taken="taken" @refused="(text) => (notice = { text, wrong: true })" />
         <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
       </div>
@@ -95,65 +111,111 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
     <p v-if="units.problem" class="notice wrong" role="alert">
       {{ units.problem }} <button type="button" @click="units.load()">Try again</button>
     </p>
-    <p v-else-if="!units.loaded" class="notice soft">Opening the yard…</p>
+    <p v-else-if="!units.loaded" class="notice soft" role="status">
+      Opening the yard…
+      <template v-if="units.coming"
+        >{{ units.coming.read }} of {{ units.coming.of }} units</template
+      >
+    </p>
     <div v-else-if="rows.length === 0" class="empty">
       <h2>No unit stands here yet</h2>
       <p>Take one in by typing what its labels say, or bring in a unit file from another yard.</p>
     </div>
-    <div v-else class="columns">
-      <ol class="rows">
-        <li v-for="row in rows" :key="row.unit.id">
-          <RouterLink
-            :to="{
-              name: 'record',
-              params: { id: row.unit.id, station: row.need.station ?? 'hitch' },
-            }"
+    <template v-else>
+      <YardFilter
+        :view="view"
+        :count="looked.length"
+        :saved="saved"
+        :keep="keep"
+        :drop="drop"
+        @set="set"
+        @whole="whole"
+      />
+      <div class="columns">
+        <div>
+          <p v-if="looked.length === 0" class="notice">
+            No unit is like that. Where a limit is set, units whose figure nobody knows are left
+            out.
+            <button type="button" class="plain" @click="whole">Show all of the yard</button>
+          </p>
+          <ol
+            ref="list"
+            class="rows"
+            aria-label="Units"
+            :style="{ height: `${virtual.getTotalSize()}px` }"
           >
-            <span class="drawing">
-              <OutlineStrip
-                :record="row.unit.record"
-                :system="session.system"
-                :scale-to="longest"
-                :label="`Outline of ${row.name}`"
-              />
-            </span>
-            <span class="length number">{{ shown(row.length, 'feet') }}</span>
-            <span class="name">
-              <strong>{{ row.name }}</strong>
-              <span class="small soft">{{ row.particulars }}</span>
-            </span>
-            <span class="weight">
-              <span class="number">{{ weights(row.unit) }}</span>
-              <span class="small soft"
-                >{{ session.system === 'us' ? 'lb' : 'kg' }} as built / gross</span
+            <li
+              v-for="{ row, index, start } in visible"
+              :key="row.unit.id"
+              :ref="measure"
+              :data-index="index"
+              :aria-setsize="looked.length"
+              :aria-posinset="index + 1"
+              :style="{ transform: `translateY(${start - virtual.options.scrollMargin}px)` }"
+            >
+              <RouterLink
+                :to="{
+                  name: 'record',
+                  params: { id: row.unit.id, station: row.need().station ?? 'hitch' },
+                }"
               >
-            </span>
-            <span class="need" :class="row.need.urgency">{{ row.need.text }}</span>
-          </RouterLink>
-        </li>
-      </ol>
-      <aside aria-label="Left to do on the lot">
-        <h2>Left to do on the lot</h2>
-        <dl>
-          <div>
-            <dt>Numbers that disagree</dt>
-            <dd class="number" :class="{ wrong: left.disagree > 0 }">{{ left.disagree }}</dd>
-          </div>
-          <div>
-            <dt>Guesses to measure</dt>
-            <dd class="number">{{ left.measure }}</dd>
-          </div>
-          <div>
-            <dt>Not looked at yet</dt>
-            <dd class="number">{{ left.look }}</dd>
-          </div>
-        </dl>
-        <p class="small soft">
-          {{ left.prep }} things in this yard are prepared or have room only: not to be sold as
-          fitted.
-        </p>
-      </aside>
-    </div>
+                <span class="drawing">
+                  <OutlineStrip
+                    :record="row.record"
+                    :system="session.system"
+                    :scale-to="longest"
+                    :label="`Outline of ${row.name}`"
+                  />
+                </span>
+                <span class="length number">{{ shown(lengthOf(row.unit), 'feet') }}</span>
+                <span class="name">
+                  <strong>{{ row.name }}</strong>
+                  <span class="small soft">{{ particularsOf(row.record) }}</span>
+                </span>
+                <span v-if="view.columns.length" class="own">
+                  <span v-for="(key, i) in view.columns" :key="key">
+                    <span class="small soft">{{ columnLabels(view)[i] }}</span>
+                    <span class="number" :class="{ guess: isGuess(row, key) }">{{
+                      columnText(row, key)
+                    }}</span>
+                  </span>
+                </span>
+                <span v-else class="weight">
+                  <span class="number">{{ weights(row.unit) }}</span>
+                  <span class="small soft"
+                    >{{ session.system === 'us' ? 'lb' : 'kg' }} as built / gross</span
+                  >
+                </span>
+                <span class="need" :class="row.need().urgency">{{ row.need().text }}</span>
+              </RouterLink>
+            </li>
+          </ol>
+        </div>
+        <aside aria-label="Left to do on the lot">
+          <h2>Left to do on the lot</h2>
+          <dl>
+            <div>
+              <dt>Numbers that disagree</dt>
+              <dd class="number" :class="{ wrong: left.disagree > 0 }">{{ left.disagree }}</dd>
+            </div>
+            <div>
+              <dt>
+                <RouterLink :to="{ name: 'yard-confirm' }">To measure or confirm</RouterLink>
+              </dt>
+              <dd class="number">{{ left.confirm }}</dd>
+            </div>
+            <div>
+              <dt>Not looked at yet</dt>
+              <dd class="number">{{ left.look }}</dd>
+            </div>
+          </dl>
+          <p class="small soft">
+            {{ left.prep }} things in this yard are prepared or have room only: not to be sold as
+            fitted.
+          </p>
+        </aside>
+      </div>
+    </template>
   </div>
 </template>
 
@@ -208,6 +270,37 @@ h1 {
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
+}
+
+.rows {
+  position: relative;
+}
+
+.rows li {
+  position: absolute;
+  inset: 0 0 auto;
+}
+
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+
+.own > span {
+  display: grid;
+}
+
+.plain {
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+dt a {
+  display: inline-flex;
+  min-height: 24px;
 }
 
 .rows a {
