@@ -7,21 +7,21 @@ const units = 10_000;
 const rounds = 300;
 
 /** Many units like one of the demo yard, of different names and lengths. */
-const fill = async (client: Client): Promise<string> => {
+export const fillYard = async (client: Client): Promise<string> => {
   const { rows } = await client.query(
     `SELECT yard_id, id FROM unit WHERE stock_number = 'TQ-0417'`,
   );
   const { yard_id: yard, id } = rows[0] as { yard_id: string; id: string };
   await client.query(
-    `INSERT INTO unit (yard_id, id, stock_number, vin, in_stock, created_at, name, model_year, condition, length, gvwr)
+    `INSERT INTO unit (yard_id, id, stock_number, vin, in_stock, created_at, name, model_year, condition, length, gvwr, words)
      SELECT u.yard_id, gen_random_uuid(), 'BN-' || n, NULL, true, now(), u.name || ' ' || n, 2015 + n % 12,
-            CASE WHEN n % 3 = 0 THEN 'used' ELSE 'new' END, 150 + n * 7919 % 250, 3000 + n * 104729 % 8000
+            CASE WHEN n % 3 = 0 THEN 'used' ELSE 'new' END, 150 + n * 7919 % 250, 3000 + n * 104729 % 8000, u.words || ' ' || n
      FROM unit u, generate_series(1, $3) n WHERE u.yard_id = $1 AND u.id = $2`,
     [yard, id, units],
   );
   await client.query(
-    `INSERT INTO record_field (yard_id, unit_id, part, key, value, how, by, at, version)
-     SELECT f.yard_id, u.id, f.part, f.key, f.value, f.how, f.by, f.at, f.version
+    `INSERT INTO record_field (yard_id, unit_id, part, key, value, how, by, at, version, others)
+     SELECT f.yard_id, u.id, f.part, f.key, f.value, f.how, f.by, f.at, f.version, f.others
      FROM unit u JOIN record_field f ON f.yard_id = u.yard_id AND f.unit_id = $2
      WHERE u.yard_id = $1 AND u.stock_number LIKE 'BN-%'`,
     [yard, id],
@@ -48,7 +48,7 @@ export const benchList = async (): Promise<void> => {
   const client = new Client({ connectionString: ground.url });
   await client.connect();
   try {
-    const yard = await fill(client);
+    const yard = await fillYard(client);
     const ours: number[] = [];
     const theirs: number[] = [];
     for (let i = 0; i < rounds; i++) {

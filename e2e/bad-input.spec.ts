@@ -13,7 +13,7 @@ test('a wrong password is told in a sentence', async ({ page }) => {
 
 test('an impossible number or unit is told beside its field and not kept', async ({ page }) => {
   await signIn(page);
-  await openUnit(page, 'Pell 14 T');
+  await openUnit(page, 'TQ-0402');
   await goTo(page, /^13 Construction/);
   await row(page, 'width').getByRole('button').first().click();
   const field = row(page, 'width').getByRole('textbox').first();
@@ -36,7 +36,7 @@ test('an impossible number or unit is told beside its field and not kept', async
 
 test('a VIN with a wrong digit is recorded and objected to', async ({ page }) => {
   await signIn(page);
-  await openUnit(page, 'Pell 14 T');
+  await openUnit(page, 'TQ-0402');
   await goTo(page, /^11 Label panel/);
   await enter(page, 'vin', '1M8GDM9A1KP042788', 'Read');
   await expect(row(page, 'vin')).toContainText('1M8GDM9A1KP042788');
@@ -51,8 +51,8 @@ test('an over-long text and a stock number that is taken are told, and what was 
   page,
 }) => {
   await signIn(page);
-  await openUnit(page, 'Pell 14 T');
-  await page.getByRole('button', { name: /^24 Papers/ }).click();
+  await openUnit(page, 'TQ-0402');
+  await goTo(page, /^24 Papers/);
   await row(page, 'stockNumber').getByRole('button').first().click();
   const field = row(page, 'stockNumber').getByRole('textbox').first();
   await field.fill('X'.repeat(30));
@@ -80,7 +80,7 @@ test('files that are not unit files are refused by name', async ({ page }) => {
   await offer('other.json', '{"hello":1}');
   await expect(alert).toContainText('This is not a Fair Gable unit file');
   await offer('later.json', '{"format":"fair-gable/unit","version":9}');
-  await expect(alert).toContainText('version 9; this program reads up to 2');
+  await expect(alert).toContainText('version 9; this program reads up to 3');
   await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(
     await page.getByRole('listitem').count(),
   );

@@ -18,7 +18,7 @@ test('both views stand beside a feature; the yard’s own is named first', async
   await expect(page.getByText(/^nominally 24 ft.*RKD rear kitchen and dinette$/)).toBeVisible();
 
   await page.goto(demo('/yard'));
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await goTo(page, /^10 Utilities/);
   await row(page, 'slideTopper')
     .getByRole('button', { name: /Slide topper/ })
@@ -36,7 +36,7 @@ test('both views stand beside a feature; the yard’s own is named first', async
 
 test('codes are read out, dates and sizes are typed in any usual way', async ({ page }) => {
   await signIn(page);
-  await openUnit(page, 'Marl 20 BH');
+  await openUnit(page, 'TQ-0381');
   await goTo(page, /^11 Label panel/);
   await row(page, 'vin').getByRole('button').first().click();
   await expect(row(page, 'vin')).toContainText('The check digit agrees; model year 1995 or 2025.');
@@ -46,7 +46,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
   await expect(row(page, 'buildDate').getByRole('button').first()).toContainText('Oct 2024');
 
-  await page.getByRole('button', { name: /^18 Bunks/ }).click();
+  await goTo(page, /^18 Bunks/);
   await row(page, 'bunkSize').getByRole('button').first().click();
   await row(page, 'bunkSize').getByRole('textbox').first().fill('30');
   await expect(row(page, 'bunkSize').getByRole('alert')).toContainText(

@@ -17,7 +17,7 @@ const card = (page: Page) => page.getByRole('article').getByRole('heading');
 const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
 
 test('two devices on one walk agree in the end', async ({ page, browser }) => {
-  const address = await begin(page, 'Marl 18 MB');
+  const address = await begin(page, 'TQ-0377');
   await expect(card(page)).toContainText('Propane');
   await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   const context = await browser.newContext({ viewport: phone });
@@ -43,7 +43,7 @@ test('two devices on one walk agree in the end', async ({ page, browser }) => {
 });
 
 test('keys and a clicker double the buttons', async ({ page }) => {
-  await begin(page, 'Pell 14 T');
+  await begin(page, 'TQ-0402');
   const first = await card(page).innerText();
   await page.locator('body').click({ position: { x: 5, y: 5 } });
   await page.keyboard.press('ArrowRight');
@@ -65,7 +65,7 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
         ? Promise.reject(new TypeError('Failed to fetch'))
         : real(input, init);
   });
-  await begin(page, 'Marl 18 MB');
+  await begin(page, 'TQ-0377');
   await expect(page.getByText(/^card 1 of/)).toBeVisible();
   await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await page.evaluate(() => localStorage.setItem('cut', 'yes'));

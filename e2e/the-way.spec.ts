@@ -21,7 +21,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
 }) => {
   await signIn(page);
   await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(unitsInDemo);
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await expect(page.getByRole('button', { name: /^10 Utilities, partly known/ })).toBeVisible();
   await goTo(page, /^11 Label panel/);
 
@@ -110,7 +110,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   context,
 }) => {
   await signIn(page);
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByLabel('Minutes the buyer has').fill('10');
   await page.getByLabel('Minutes the buyer has').press('Tab');
@@ -204,7 +204,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   browser,
 }) => {
   await signIn(page);
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as a unit file' }).click();
   const saved = await download;

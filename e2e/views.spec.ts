@@ -8,7 +8,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await expectSound(page, 'sign-in');
     await signIn(page);
     await expectSound(page, 'yard');
-    await openUnit(page, 'Skerry 27 G');
+    await openUnit(page, 'TQ-0365');
     await expectSound(page, 'record');
     const record = page.url();
     await page.goto(record.replace(/record.*/, 'record/labels'));
@@ -36,7 +36,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
 
 test('the keyboard walks round the outline and sets states', async ({ page }) => {
   await signIn(page);
-  await openUnit(page, 'Skerry 27 G');
+  await openUnit(page, 'TQ-0365');
   await goTo(page, /^9 Rear/);
   await page.keyboard.press('PageUp');
   await expect(page.getByRole('heading', { level: 2, name: '6 Outside kitchen' })).toBeVisible();
@@ -67,7 +67,7 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
 test('a phone walks round by thumb and by the drawing', async ({ page }) => {
   await page.setViewportSize(phone);
   await signIn(page);
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await page.getByRole('button', { name: 'Choose a station on the outline' }).click();
   await page
     .getByRole('dialog')
@@ -87,7 +87,7 @@ test('a phone walks round by thumb and by the drawing', async ({ page }) => {
 
 test('a place that is measured moves the drawing', async ({ page }) => {
   await signIn(page);
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await goTo(page, /^10 Utilities/);
   await row(page, 'galleyOutlet')
     .getByRole('button', { name: /Second dump outlet/ })
@@ -108,7 +108,7 @@ test('a place that is measured moves the drawing', async ({ page }) => {
 test('a viewer looks and changes nothing', async ({ page }) => {
   await signIn(page, 'osk');
   await expect(page.getByRole('button', { name: 'Take in a unit' })).toHaveCount(0);
-  await openUnit(page, 'Skerry 27 G');
+  await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);
   await row(page, 'ccc').getByRole('button').first().click();
   await expect(row(page, 'ccc').getByText('what may still be put aboard')).toBeVisible();

@@ -19,16 +19,20 @@ export const signIn = async (page: Page, name: Somebody = 'ines'): Promise<void>
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
 };
 
-export const openUnit = async (page: Page, name: string): Promise<void> => {
-  await page.getByRole('link', { name }).first().click();
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+export const openUnit = async (page: Page, stockNumber: string): Promise<void> => {
+  await page.getByRole('link', { name: stockNumber }).first().click();
+  await expect(page.locator('.particulars')).toContainText(stockNumber);
 };
 
+/** Goes to a station on the outline, in whichever of its layers it is. */
 export const goTo = async (page: Page, station: RegExp): Promise<void> => {
-  await page
-    .getByRole('navigation', { name: 'Stations round the unit' })
-    .getByRole('button', { name: station })
-    .click();
+  const map = page.getByRole('navigation', { name: 'Stations round the unit' });
+  const peg = map.getByRole('button', { name: station });
+  for (const layer of [/^Outside,/, /^Inside,/, /^Roof,/, /^Papers,/]) {
+    if ((await peg.count()) > 0) break;
+    await map.getByRole('button', { name: layer }).click();
+  }
+  await peg.click();
 };
 
 /** A row of the record by its catalogue key. */
@@ -39,8 +43,9 @@ export const enter = async (page: Page, key: string, typed: string, how: string)
   await row(page, key).getByRole('button').first().click();
   await row(page, key).getByRole('textbox').first().fill(typed);
   await row(page, key).getByRole('radio', { name: how }).check({ force: true });
-  await row(page, key).getByRole('button', { name: 'Keep it' }).click();
-  await expect(row(page, key).getByRole('button', { name: 'Keep it' })).toHaveCount(0);
+  const keep = row(page, key).getByRole('button', { name: /^Keep (it|both)$/ });
+  await keep.click();
+  await expect(keep).toHaveCount(0);
 };
 
 /** Nothing serious for axe, and nothing that sticks out sideways. */

@@ -21,13 +21,13 @@ interface View {
   readonly go: (page: Page) => Promise<void>;
 }
 
-const openUnit = async (page: Page, name: string): Promise<void> => {
-  await page.locator('.rows a', { hasText: name }).click();
-  await page.locator('h1', { hasText: name }).waitFor();
+const openUnit = async (page: Page, stockNumber: string): Promise<void> => {
+  await page.locator('.rows a', { hasText: stockNumber }).click();
+  await page.locator('.particulars', { hasText: stockNumber }).waitFor();
 };
 
-const atStation = async (page: Page, name: string, station: string): Promise<void> => {
-  await openUnit(page, name);
+const atStation = async (page: Page, stockNumber: string, station: string): Promise<void> => {
+  await openUnit(page, stockNumber);
   await page.goto(page.url().replace(/record.*/, `record/${station}`));
   await page.locator('.station h2').waitFor();
 };
@@ -44,7 +44,7 @@ const take = {
 };
 
 const beginWalk = async (page: Page): Promise<void> => {
-  await openUnit(page, 'Fenlark 24 RKD');
+  await openUnit(page, 'TQ-0417');
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByRole('button', { name: 'Start the walk' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -92,27 +92,84 @@ const meanwhile = async (page: Page, pounds: number): Promise<void> => {
   await other?.close();
 };
 
+const listText = [
+  'Stock #,Series,Model,Year,Dry Weight (lbs),GVWR,Fresh water,Notes',
+  'TQ-0501,Pell,17 RK,2026,3455,4400,30,from the mainland',
+  'TQ-0502,Tarn,23 RL,2026,5020,heavy,44,',
+  'TQ-0417,Fenlark,24 RKD,2026,5572,7490,47,is here',
+  'TQ-0402,Pell,14 T,2026,2310,3300,20,another rating',
+].join('\n');
+
 const views: readonly View[] = [
   { file: 'yard', size: desk, go: async () => {} },
+  {
+    file: 'yard-filter',
+    size: desk,
+    go: async (page) => {
+      await page.locator('.sentence').click();
+      await page.getByLabel('gross up to').fill('7500');
+      await page.getByLabel('gross up to').blur();
+    },
+  },
+  {
+    file: 'to-confirm',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('link', { name: 'To measure or confirm' }).click();
+      await page.locator('.confirm').waitFor();
+    },
+  },
+  {
+    file: 'unit-sheet',
+    size: desk,
+    go: async (page) => {
+      await openUnit(page, 'TQ-0418');
+      await page.getByRole('link', { name: 'Sheet', exact: true }).click();
+      await page.locator('table').waitFor();
+    },
+  },
+  {
+    file: 'model-sheet',
+    who: 'maren',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Model sheets' }).click();
+      await page.getByRole('link', { name: /24 RKD · 2026/ }).click();
+      await page.getByRole('heading', { name: 'Packages and options' }).waitFor();
+    },
+  },
+  {
+    file: 'take-list',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Bring in a list' }).click();
+      await page.getByLabel('List file').setInputFiles({
+        name: 'mainland.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(listText),
+      });
+      await page.getByRole('heading', { name: 'What cannot be read' }).waitFor();
+    },
+  },
   { file: 'yard-phone', size: phone, go: async () => {} },
   {
     file: 'record',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Skerry 27 G', 'labels');
+      await atStation(page, 'TQ-0365', 'labels');
       await page.locator('[data-field="ccc"] .head').click();
     },
   },
   {
     file: 'record-utilities',
     size: desk,
-    go: (page) => atStation(page, 'Fenlark 24 RKD', 'utilities'),
+    go: (page) => atStation(page, 'TQ-0417', 'utilities'),
   },
   {
     file: 'record-phone',
     size: phone,
     go: async (page) => {
-      await atStation(page, 'Marl 18 MB', 'running-gear');
+      await atStation(page, 'TQ-0377', 'running-gear');
       await page.locator('.note').first().scrollIntoViewIfNeeded();
     },
   },
@@ -130,7 +187,7 @@ const views: readonly View[] = [
     file: 'plan',
     size: desk,
     go: async (page) => {
-      await openUnit(page, 'Fenlark 24 RKD');
+      await openUnit(page, 'TQ-0417');
       await page.getByRole('link', { name: 'Walk', exact: true }).click();
       await page.locator('.plan').waitFor();
     },
@@ -140,12 +197,12 @@ const views: readonly View[] = [
     file: 'clash',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Fenlark 24 RKD', 'labels');
+      await atStation(page, 'TQ-0417', 'labels');
       const row = page.locator('[data-field="hitchWeight"]');
       await row.getByRole('button').first().click();
       await row.getByRole('textbox').first().fill('705 lb');
       await meanwhile(page, 690);
-      await row.getByRole('button', { name: 'Keep it' }).click();
+      await row.getByRole('button', { name: /^Keep (it|both)$/ }).click();
       await page.locator('.clash').waitFor();
     },
   },
@@ -153,7 +210,7 @@ const views: readonly View[] = [
     file: 'history',
     size: desk,
     go: async (page) => {
-      await atStation(page, 'Fenlark 24 RKD', 'labels');
+      await atStation(page, 'TQ-0417', 'labels');
       await meanwhile(page, 684);
       await meanwhile(page, 690);
       await page.getByRole('link', { name: 'History' }).click();
@@ -173,7 +230,7 @@ const views: readonly View[] = [
     file: 'record-dark',
     mode: 'dark',
     size: desk,
-    go: (page) => atStation(page, 'Skerry 27 G', 'utilities'),
+    go: (page) => atStation(page, 'TQ-0365', 'utilities'),
   },
   { file: 'walk-sunlight', mode: 'sunlight', size: phone, go: given },
   {
@@ -181,7 +238,7 @@ const views: readonly View[] = [
     size: phone,
     go: async (page) => {
       await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-      await atStation(page, 'Marl 18 MB', 'hitch');
+      await atStation(page, 'TQ-0377', 'hitch');
       await page.context().setOffline(true);
       await page.locator('[data-field="powerJack"]').getByRole('button', { name: 'none' }).click();
       await page.getByRole('link', { name: /not sent yet/ }).click();

@@ -73,10 +73,7 @@ describe('units', () => {
 describe('changes', () => {
   it('go field by field and leave an audit row each', async () => {
     const { body: unit } = await create([specChange('gvwr', 7000)]);
-    const { body } = await change(unit.id, [
-      specChange('gvwr', 7100, 1),
-      specChange('uvw', 5000),
-    ]);
+    const { body } = await change(unit.id, [specChange('gvwr', 7100, 1), specChange('uvw', 5000)]);
     expect(body.record.specs.gvwr).toMatchObject({
       value: { amount: 7100 },
       how: 'read',

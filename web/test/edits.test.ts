@@ -18,7 +18,14 @@ globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn(
 const at = '2026-04-15T09:00:00.000Z';
 const id = '00000000-0000-4000-8000-000000000001';
 const who: Session = {
-  person: { id: 'p', name: 'Ines Rook', email: 'i@x.example', role: 'specialist', system: null },
+  person: {
+    id: 'p',
+    name: 'Ines Rook',
+    email: 'i@x.example',
+    role: 'specialist',
+    system: null,
+    views: [],
+  },
   yard: { id: 'y', name: 'Thornquay', system: 'us', houseViews: {}, glossary: [] },
   yards: [],
 };

@@ -66,7 +66,8 @@ const sheetShape = z.object({
 
 const valuesProblem = (values: z.infer<typeof sheetShape>): string | undefined => {
   const strange = strangeKey(values);
-  if (strange !== undefined) return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
+  if (strange !== undefined)
+    return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
   const own = ownToUnits([...Object.keys(values.specs), ...Object.keys(values.features)]);
   if (own !== undefined)
     return `${entryFor(own as SpecKey).label} is each unit’s own: leave it out of the sheet.`;

@@ -1,5 +1,6 @@
 import {
   applyChange,
+  saidBy,
   type Change,
   type Edit,
   type Entry,
@@ -114,8 +115,9 @@ export const withWaiting = (
       confirmed,
     );
 
-/** The edit that settles a clash for one's own value, over whatever is there now. */
-export const keepMine = (clash: Clash, theirs: Entry<FieldValue> | undefined): Change => ({
-  ...clash.change,
-  basedOn: theirs?.version ?? 0,
-});
+/** The change that settles a clash for what one said oneself, in the place of whatever is there now. */
+export const keepMine = (clash: Clash, theirs: Entry<FieldValue> | undefined): Change => {
+  const { part, key, others } = clash.change;
+  const mine = { part, key, ...saidBy(clash.change), basedOn: theirs?.version ?? 0 };
+  return (others ? { ...mine, others: [] } : mine) as Change;
+};

@@ -232,9 +232,7 @@ const pegsAtEnd = (places: readonly StationPlace[], side: Side, y: number): read
 /** The stations of a layer that lies within the body: each where it is, pushed apart until none touch. */
 const pegsWithin = (places: readonly StationPlace[], layer: Layer, body: Box): readonly Peg[] => {
   const inset = { door: 1, 'off-door': -1, centre: 0, front: 0, rear: 0 } as const;
-  const here = places
-    .filter((p) => p.station.layer === layer)
-    .toSorted((a, b) => a.back - b.back);
+  const here = places.filter((p) => p.station.layer === layer).toSorted((a, b) => a.back - b.back);
   const ys = spread(here, body.y + pegGap / 2 + 6, body.y + body.height - pegGap / 2 - 6);
   return here.map((p, i) => pegAt(p, inset[p.side] * (body.width / 4), ys[i] ?? p.back));
 };

@@ -46,6 +46,8 @@ const disputableOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
       .array(z.strictObject({ value, how: howKnownSchema }))
       .max(5)
       .optional(),
+    /** Which of these sources is the one that was heard just now. */
+    said: howKnownSchema.optional(),
   });
 
 /** One field of one unit, changed. */
@@ -76,6 +78,7 @@ interface ChangeTo<P extends Part, V> {
   readonly how: Entry<V>['how'];
   readonly basedOn: number;
   readonly others?: readonly Said<V>[] | undefined;
+  readonly said?: HowKnown | undefined;
 }
 
 const wanted: Readonly<Record<ValueKind['kind'], string>> = {
@@ -239,8 +242,17 @@ export const writtenOut = (record: UnitRecord, change: Change): Change => {
   const sayings = sayingsAfter(entryOf(record, change.part, change.key), change);
   if (!sayings) return change;
   const [{ value, how }, ...others] = sayings;
-  return { ...change, value, how, others: others.map(unsigned) } as Change;
+  return { ...change, value, how, others: others.map(unsigned), said: change.how } as Change;
 };
+
+/** What somebody says by a change, which a better source may keep from being shown. */
+export const saidBy = ({
+  value,
+  how,
+  others = [],
+  said = how,
+}: Change): { readonly value: FieldValue | null; readonly how: HowKnown } =>
+  (others as readonly Said<FieldValue>[]).find((other) => other.how === said) ?? { value, how };
 
 /** Only how a field is known is put right: what is shown stays, known in another way, and others beside it. */
 export const knownOtherwise = (

@@ -28,6 +28,7 @@ export {
   knownOtherwise,
   newlySaid,
   parts,
+  saidBy,
   specProblem,
   writtenOut,
   type Change,

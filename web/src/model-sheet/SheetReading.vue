@@ -4,11 +4,14 @@ import {
   composed,
   differenceText,
   entryFor,
+  fieldLabel,
+  fieldText,
   packageEffect,
   seriesSheetOf,
   sheetDifferences,
   type FeatureKey,
   type ModelSheet,
+  type SheetDifference,
   type SheetPackage,
 } from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
@@ -28,9 +31,15 @@ const stations = computed(() => rowsByStation(values.value, session.system));
 const names = (keys: readonly FeatureKey[]): string =>
   keys.map((key) => entryFor(key).label.toLowerCase()).join(', ');
 
+/** What a package makes of a field; where nothing was said before, only what it is. */
+const effectWords = (d: SheetDifference): string =>
+  d.from === undefined && d.to
+    ? `${fieldLabel(d.part, d.key)} ${fieldText(d.part, d.key, d.to, 'sheet', session.system)}`
+    : differenceText(d, session.system);
+
 const effectText = (pack: SheetPackage): readonly string[] => {
   const { adds, replaces, shrinks, changes } = packageEffect(pack, values.value);
-  const words = (of: typeof shrinks) => of.map((d) => differenceText(d, session.system)).join('; ');
+  const words = (of: typeof shrinks) => of.map((d) => effectWords(d)).join('; ');
   const forbidden = props.sheet.packages.filter(
     (p) => pack.forbids.includes(p.key) || p.forbids.includes(pack.key),
   );
@@ -38,7 +47,7 @@ const effectText = (pack: SheetPackage): readonly string[] => {
     adds.length > 0 ? `Adds ${names(adds)}.` : '',
     replaces.length > 0 ? `In the place of ${names(replaces)}.` : '',
     shrinks.length > 0 ? `Makes smaller: ${words(shrinks)}.` : '',
-    changes.length > 0 ? `Changes ${words(changes)}.` : '',
+    changes.length > 0 ? `Then: ${words(changes)}.` : '',
     forbidden.length > 0 ? `Not together with ${forbidden.map((p) => p.name).join(', ')}.` : '',
     pack.note ?? '',
   ].filter(Boolean);

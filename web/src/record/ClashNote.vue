@@ -6,6 +6,7 @@ import {
   fieldLabel,
   fieldText,
   knownBy,
+  saidBy,
   type HowKnown,
   type System,
   type UnitRecord,
@@ -24,6 +25,7 @@ const props = defineProps<{
 const emit = defineEmits<{ settle: [mine: boolean] }>();
 
 const mine = computed(() => props.clash.change);
+const said = computed(() => saidBy(mine.value));
 const theirs = computed(() => entryOf(props.record, mine.value.part, mine.value.key));
 const text = (value: Parameters<typeof fieldText>[2], how: HowKnown): string =>
   fieldText(mine.value.part, mine.value.key, value, how, props.system);
@@ -42,9 +44,9 @@ const sides = computed(() => [
   {
     key: 'mine',
     mine: true,
-    text: text(mine.value.value, mine.value.how),
-    how: mine.value.how,
-    who: `${word(mine.value.how)}, you, ${when(props.clash.at)}`,
+    text: text(said.value.value, said.value.how),
+    how: said.value.how,
+    who: `${word(said.value.how)}, you, ${when(props.clash.at)}`,
   },
 ]);
 </script>

@@ -39,10 +39,13 @@ const lengthOf = (unit: YardUnit): number | undefined => amountOf(unit.record, '
 const shown = (amount: number | undefined, display: 'feet' | 'weight'): string =>
   amount === undefined ? '—' : formatQuantity(amount, display, session.system);
 
-const weights = (unit: YardUnit): string =>
-  [amountOf(unit.record, 'uvw'), amountOf(unit.record, 'gvwr')]
-    .map((w) => shown(w, 'weight').split(' ')[0])
-    .join(' / ');
+/** Number and mark of a weight: a guess is set in its own hand here too. */
+const weights = ({ record }: YardUnit) =>
+  (['uvw', 'gvwr'] as const).map((key) => ({
+    key,
+    guess: record.specs[key]?.how === 'guessed',
+    text: shown(amountOf(record, key), 'weight').split(' ')[0],
+  }));
 
 const columnText = ({ unit }: YardRow, key: SpecKey): string => {
   const entry = unit.record.specs[key];
@@ -167,7 +170,9 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
                     :label="`Outline of ${row.name}`"
                   />
                 </span>
-                <span class="length number">{{ shown(lengthOf(row.unit), 'feet') }}</span>
+                <span class="length number" :class="{ guess: isGuess(row, 'overallLength') }">{{
+                  columnText(row, 'overallLength')
+                }}</span>
                 <span class="name">
                   <strong>{{ row.name }}</strong>
                   <span class="small soft">{{ particularsOf(row.record) }}</span>
@@ -181,7 +186,11 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
                   </span>
                 </span>
                 <span v-else class="weight">
-                  <span class="number">{{ weights(row.unit) }}</span>
+                  <span class="number">
+                    <template v-for="({ key, guess, text }, i) in weights(row.unit)" :key="key"
+                      >{{ i > 0 ? ' / ' : '' }}<span :class="{ guess }">{{ text }}</span></template
+                    >
+                  </span>
                   <span class="small soft"
                     >{{ session.system === 'us' ? 'lb' : 'kg' }} as built / gross</span
                   >

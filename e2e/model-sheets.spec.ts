@@ -1,0 +1,73 @@
+import { expect, test } from '@playwright/test';
+import { demo, enter, expectSound, goTo, openUnit, row, signIn } from './yard.ts';
+
+test('a sheet fills a new unit, and what is otherwise is offered, taken over, and touches its units', async ({
+  page,
+}) => {
+  await signIn(page, 'maren');
+  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  const given = { 'Stock number': 'TQ-0470', Series: 'Pell', 'Floor plan': '14T' };
+  for (const [label, text] of Object.entries(given)) await page.getByLabel(label).fill(text);
+  await page.getByLabel('Model year').fill('2026');
+  await page.getByRole('button', { name: /^Take it in/ }).click();
+  await expect(page.locator('.particulars')).toContainText('TQ-0470');
+
+  await goTo(page, /^15 Kitchen/);
+  await page.getByRole('button', { name: /^Same as the model sheet: \d+ fields/ }).click();
+  await expect(row(page, 'fridgeSize')).toContainText('maker’s sheet');
+  await expect(page.getByText(/of them only from the model sheet/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: /^Take over \d+ fields from the sheet/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'are taken over' })).toBeVisible();
+  await expect(page.getByText('Nothing is otherwise than the sheet has it')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Record', exact: true }).click();
+  await goTo(page, /^15 Kitchen/);
+  await enter(page, 'fridgeSize', '4 ft³', 'Read');
+  await page.getByRole('link', { name: 'Sheet', exact: true }).click();
+  const difference = page.locator('[data-difference="fridgeSize"]');
+  await expect(difference).toContainText('3.1 ft³');
+  await expect(difference).toContainText('4 ft³');
+  await expectSound(page, 'the unit’s sheet');
+  await difference.getByRole('button', { name: /^Offer/ }).click();
+  await expect(difference).toContainText('offered');
+
+  await page.getByRole('link', { name: 'Pell 14 T 2026' }).click();
+  await expect(page.getByText('Fridge size: 4 ft³')).toBeVisible();
+  await expectSound(page, 'the sheet');
+  await page.getByRole('button', { name: 'Take it over' }).click();
+  await expectSound(page, 'the sheet being changed');
+  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await expect(page.getByRole('heading', { name: /^What this touches: \d+ units/ })).toBeVisible();
+  await expectSound(page, 'what it touches');
+  await page.getByRole('button', { name: /^Keep the sheet and change \d+ unit/ }).click();
+  await expect(page.getByRole('heading', { name: 'Packages and options' })).toBeVisible();
+  await expect(page.getByText('Found on units')).toHaveCount(0);
+
+  await page.goto(demo('/yard'));
+  await openUnit(page, 'TQ-0403');
+  await goTo(page, /^15 Kitchen/);
+  await expect(row(page, 'fridgeSize')).toContainText('4');
+});
+
+test('two sources that disagree are both kept, until somebody decides', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'TQ-0402');
+  await goTo(page, /^11 Label panel/);
+  await enter(page, 'uvw', '2,450 lb', 'Told');
+  await expect(row(page, 'uvw')).toContainText('2,310');
+  await expect(row(page, 'uvw')).toContainText('also: 2,450 lb, told, Ines');
+  const note = page.locator('[data-check="sources-in-conflict:uvw"]');
+  await expect(note).toContainText('2 sources speak of weight as built');
+
+  await page.getByRole('link', { name: 'To confirm' }).click();
+  await expect(page.locator('[data-confirm="uvw"]')).toContainText('two sources disagree');
+  await expectSound(page, 'to confirm');
+  await page.locator('[data-confirm="uvw"] a').click();
+  await note.getByRole('button', { name: 'Keep 2,310 lb, read off the label' }).click();
+  await expect(note).toHaveCount(0);
+  await expect(row(page, 'uvw')).not.toContainText('also:');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(row(page, 'uvw')).toContainText('also: 2,450 lb');
+});

@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { demo, expectSound, openUnit, signIn, unitsInDemo } from './yard.ts';
+
+const list = [
+  'Stock #,Series,Plan,Dry Weight,Colour of the roof',
+  'TQ-0481,Tarn,19 RD,3900,white',
+  'TQ-0482,Tarn,19 RD,light,white',
+  'TQ-0403,Pell,14 T,2316,white',
+].join('\r\n');
+
+test('a list is looked at, its good lines are taken in, and again nothing changes', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole('button', { name: 'Bring in a list' }).click();
+  const offer = () =>
+    page
+      .getByLabel('List file')
+      .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+  await offer();
+  const says = page.getByRole('status').filter({ hasText: '3 lines' });
+  await expect(says).toContainText('1 new unit');
+  await expect(says).toContainText('1 line that cannot be read');
+  await expect(page.getByText(/Weight as built cannot be read: “light”/)).toBeVisible();
+  await expectSound(page, 'a list');
+  await page.getByRole('combobox', { name: 'Colour of the roof' }).click();
+  await page.getByRole('searchbox').fill('decor');
+  await page.getByRole('option', { name: 'Decor', exact: true }).click();
+  await expect(says).toContainText('1 unit here says otherwise');
+  await page.getByRole('button', { name: 'Take in the 2 good lines only' }).click();
+  await openUnit(page, 'TQ-0481');
+  await page.goto(demo('/yard/list'));
+  await offer();
+  await expect(page.getByRole('status').filter({ hasText: '3 lines' })).toContainText(
+    '0 new units',
+  );
+});
+
+test('the yard is looked through, by words and by a sentence that is kept', async ({ page }) => {
+  await signIn(page);
+  const units = page.getByRole('list', { name: 'Units' }).getByRole('listitem');
+  await expect.poll(() => units.count()).toBeGreaterThanOrEqual(unitsInDemo);
+  const all = await units.count();
+  await page.getByRole('searchbox', { name: /^Find units/ }).fill('bunks fenlark');
+  await expect(units).toHaveCount(1);
+  await page.getByRole('searchbox', { name: /^Find units/ }).fill('');
+  await page.getByRole('button', { name: 'All units, by length' }).click();
+  await page.getByLabel('up to this long').fill('18 ft');
+  await page.getByLabel('up to this long').blur();
+  await page.getByRole('combobox', { name: 'by', exact: true }).click();
+  await page.getByRole('option', { name: 'gross rating' }).click();
+  await expect(
+    page.getByRole('button', { name: 'All units, up to 18 ft, by gross rating' }),
+  ).toBeVisible();
+  await expect.poll(() => units.count()).toBeLessThan(all);
+  const short = await units.count();
+  expect(short).toBeGreaterThanOrEqual(5);
+  await page.getByRole('combobox', { name: 'and show' }).click();
+  await page.getByRole('searchbox').last().fill('fresh tank');
+  await page.getByRole('option', { name: 'Fresh tank', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(units.first()).toContainText('Fresh tank');
+  await expectSound(page, 'the yard with its filter');
+  await page.getByLabel('Keep this view as').fill('For the ferry');
+  await page.getByRole('button', { name: 'Keep the view' }).click();
+  await page.getByRole('button', { name: 'All of the yard' }).click();
+  await expect(units).toHaveCount(all);
+  await page.getByRole('button', { name: 'For the ferry', exact: true }).click();
+  await expect(units).toHaveCount(short);
+  await page.getByRole('button', { name: 'Drop the view For the ferry' }).click();
+  await expect(page.getByRole('button', { name: 'For the ferry', exact: true })).toHaveCount(0);
+});
+
+test('a limit that cannot be read is told, and the yard stays as it was', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('button', { name: 'All units, by length' }).click();
+  await page.getByLabel('gross up to').fill('heavy');
+  await page.getByLabel('gross up to').blur();
+  await expect(page.getByRole('alert')).toContainText('Gross rating cannot be read: “heavy”');
+});
