@@ -10,6 +10,7 @@ import {
   inverseOf,
   knownBy,
   openObjections,
+  saidBy,
   specs,
   statementsOf,
   toConfirm,
@@ -123,6 +124,7 @@ describe('what several sources say of one field', () => {
     const change = saying('gvwr', '7000', 'told', before);
     const written = writtenOut(before, change);
     expect(written.others).toHaveLength(1);
+    expect([written.how, saidBy(written)]).toEqual(['read', { value: change.value, how: 'told' }]);
     expect(applyChange(before, written, 'Bram', at)).toEqual(
       applyChange(before, change, 'Bram', at),
     );

@@ -1,3 +1,4 @@
+import { parse } from 'csv-parse/sync';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { features, formatSpec, ourKeys, specEntry, specs, type SpecKey } from '@fair-gable/core';
@@ -55,6 +56,14 @@ describe('the stock list', () => {
         expect(cell.replace(/^'(?=[=+\-@])/, '')).toBe(formatSpec(key, value, 'us', how));
       }
     }
+  });
+
+  it('is the same to a second reader of CSV', async () => {
+    const { body } = await ines('GET', '/api/stock-list.csv');
+    const rows = parse(String(body), { bom: true, relax_column_count: false }) as string[][];
+    const { data, meta } = await listFor(ines);
+    expect(rows[0]).toEqual(meta.fields);
+    expect(rows.slice(1)).toEqual(data.map((row) => meta.fields?.map((field) => row[field])));
   });
 
   it('never hands a spreadsheet something to run', async () => {

@@ -1,4 +1,4 @@
-import { fieldLabel, fieldText, stationEntry, type System } from '@fair-gable/core';
+import { fieldLabel, fieldText, saidBy, stationEntry, type System } from '@fair-gable/core';
 import type { Unsent } from './device.ts';
 
 /** A walk event in words. */
@@ -26,10 +26,11 @@ export const describe = (
     case 'unit':
       return { what: 'a unit taken in', where: nameOf(item.unit.id) };
     case 'edit': {
-      const changes = item.edit.changes.map(
-        ({ part, key, value, how }) =>
-          `${fieldLabel(part, key)}: ${fieldText(part, key, value, how, system)}`,
-      );
+      const changes = item.edit.changes.map((change) => {
+        const { part, key } = change;
+        const { value, how } = saidBy(change);
+        return `${fieldLabel(part, key)}: ${fieldText(part, key, value, how, system)}`;
+      });
       return { what: changes.join('; '), where: nameOf(item.edit.unit) };
     }
   }

@@ -1,0 +1,4 @@
+declare module 'vin-validator' {
+  const vinValidator: { readonly validate: (vin: string) => boolean };
+  export default vinValidator;
+}
