@@ -53,18 +53,18 @@ const ownToUnits = (keys: readonly string[]): string | undefined =>
       (isSpecKey(key) || isFeatureKey(key)) && (entryFor(key).unitOnly || inHead.includes(key)),
   );
 
-const strangeKey = (values: z.infer<typeof sheetShape>): string | undefined =>
+const strangeKey = (values: Shape): string | undefined =>
   Object.keys(values.specs).find((key) => !isSpecKey(key)) ??
   Object.keys(values.features).find((key) => !isFeatureKey(key)) ??
   Object.keys(values.places).find((key) => !isLocatedKey(key));
 
-const sheetShape = z.object({
-  specs: z.record(z.string(), specValueSchema),
-  features: z.record(z.string(), featureStateSchema),
-  places: z.record(z.string(), placeSchema),
-});
+interface Shape {
+  readonly specs: Readonly<Record<string, SpecValue>>;
+  readonly features: Readonly<Record<string, FeatureState>>;
+  readonly places: Readonly<Record<string, Place>>;
+}
 
-const valuesProblem = (values: z.infer<typeof sheetShape>): string | undefined => {
+const valuesProblem = (values: Shape): string | undefined => {
   const strange = strangeKey(values);
   if (strange !== undefined)
     return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });

@@ -18,8 +18,7 @@ import { PostgresSessionStore } from './session-store.ts';
 const tags = ['me'];
 const nothing = { 204: z.null().describe('Done.') };
 
-/** One's own account: settings, password, and the browsers one is signed in with. */
-export const mePlugin = async (app: App, { source }: { source: DataSource }) => {
+const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
   const sessions = new PostgresSessionStore(source);
 
   app.put(
@@ -36,25 +35,6 @@ export const mePlugin = async (app: App, { source }: { source: DataSource }) => 
     async (request, reply) => {
       const { name, system } = request.body;
       await source.manager.update(Person, { id: callerIn(request).personId }, { name, system });
-      return reply.status(204).send(null);
-    },
-  );
-
-  app.put(
-    '/api/me/views',
-    {
-      schema: {
-        tags,
-        summary: 'Keep one’s own views of this yard',
-        description: 'All of them; what is left out is dropped.',
-        body: z.strictObject({ views: savedViewsSchema }),
-        response: nothing,
-      },
-    },
-    async (request, reply) => {
-      const { personId, yardId } = callerIn(request);
-      const views = request.body.views as readonly SavedView[];
-      await source.manager.update(Membership, { personId, yardId }, { views });
       return reply.status(204).send(null);
     },
   );
@@ -120,4 +100,31 @@ export const mePlugin = async (app: App, { source }: { source: DataSource }) => 
       return reply.status(204).send(null);
     },
   );
+};
+
+const viewsPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.put(
+    '/api/me/views',
+    {
+      schema: {
+        tags,
+        summary: 'Keep one’s own views of this yard',
+        description: 'All of them; what is left out is dropped.',
+        body: z.strictObject({ views: savedViewsSchema }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { personId, yardId } = callerIn(request);
+      const views = request.body.views as readonly SavedView[];
+      await source.manager.update(Membership, { personId, yardId }, { views });
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+/** One's own account: settings, password, views, and the browsers one is signed in with. */
+export const mePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(accountPlugin, options);
+  await app.register(viewsPlugin, options);
 };

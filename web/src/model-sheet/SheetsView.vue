@@ -7,7 +7,7 @@ import { saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
-import { sheetName, useSheets } from './sheets.ts';
+import { useSheets } from './sheets.ts';
 
 /** What makers say of their models: the yard's sheets, and how many units follow each. */
 const sheets = useSheets();
