@@ -36,9 +36,8 @@ test('two devices on one walk agree in the end', async ({ page, browser }) => {
   await expect(second.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await page.reload();
   await second.reload();
-  const here = await card(page).innerText();
-  await expect(card(second)).toHaveText(here);
-  await expect(page.getByText(/^card 3 of/)).toBeVisible();
+  for (const p of [page, second]) await expect(p.getByText(/^card 3 of/)).toBeVisible();
+  await expect(card(second)).toHaveText(await card(page).innerText());
   await context.close();
 });
 

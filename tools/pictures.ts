@@ -103,15 +103,6 @@ const listText = [
 const views: readonly View[] = [
   { file: 'yard', size: desk, go: async () => {} },
   {
-    file: 'yard-filter',
-    size: desk,
-    go: async (page) => {
-      await page.locator('.sentence').click();
-      await page.getByLabel('gross up to').fill('7500');
-      await page.getByLabel('gross up to').blur();
-    },
-  },
-  {
     file: 'to-confirm',
     size: desk,
     go: async (page) => {
