@@ -24,8 +24,8 @@ test('a spec is corrected at its station, a check objects in the margin and is s
     .poll(() => page.getByRole('link', { name: /Outline of/ }).count())
     .toBeGreaterThanOrEqual(unitsInDemo);
   await openUnit(page, 'TQ-0417');
-  await expect(page.getByRole('button', { name: /^10 Utilities, partly known/ })).toBeVisible();
   await goTo(page, /^11 Label panel/);
+  await expect(page.getByRole('button', { name: /^10 Utilities, partly known/ })).toBeVisible();
 
   await enter(page, 'ccc', '2,418', 'Read');
   await expect(row(page, 'ccc')).toContainText('2,418');

@@ -69,10 +69,9 @@ test('a phone walks round by thumb and by the drawing', async ({ page }) => {
   await signIn(page);
   await openUnit(page, 'TQ-0417');
   await page.getByRole('button', { name: 'Choose a station on the outline' }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^5 Entry/ })
-    .click();
+  const round = page.getByRole('dialog');
+  await round.getByRole('button', { name: /^Outside,/ }).click();
+  await round.getByRole('button', { name: /^5 Entry/ }).click();
   await expect(page.getByRole('heading', { level: 2, name: '5 Entry' })).toBeVisible();
   await page.getByRole('button', { name: 'wheels →' }).click();
   await expect(page.getByRole('heading', { level: 2, name: '7 Running gear' })).toBeVisible();

@@ -121,9 +121,13 @@ const lists = computed(() =>
         <span aria-hidden="true">{{ marks[standing(one.key)] }}</span> {{ one.label }}
       </button>
     </div>
-    <svg v-if="layer !== 'papers'" :viewBox="viewBox" preserveAspectRatio="xMidYMid meet">
+    <svg :viewBox="viewBox" preserveAspectRatio="xMidYMid meet">
       <rect v-if="layer === 'outside'" class="path" v-bind="path" rx="60" />
-      <polyline v-else class="path" :points="pegs.map((p) => `${p.x},${p.y}`).join(' ')" />
+      <polyline
+        v-else-if="pegs.length"
+        class="path"
+        :points="pegs.map((p) => `${p.x},${p.y}`).join(' ')"
+      />
       <OutlineBody
         :outline="outline"
         heading="up"

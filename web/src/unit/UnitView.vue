@@ -134,14 +134,20 @@ nav a.here {
     font-size: 22px;
   }
 
+  /* Six places are more than a thumb's width: they are pushed along. */
   nav {
     flex-basis: 100%;
-    margin-left: 0;
+    min-width: 0;
+    margin: 0 -16px;
+    padding: 0 10px;
+    overflow-x: auto;
+    scrollbar-width: none;
   }
 
   nav a {
-    flex: 1;
+    flex: none;
     min-height: 44px;
+    padding-inline: 11px;
     text-align: center;
   }
 }
