@@ -317,7 +317,14 @@ describe('a device of the first version', () => {
     expect(await now.getAll('outbox')).toEqual([
       { kind: 'event', person: ines, walk: plan.id, event: e },
     ]);
-    expect([...now.objectStoreNames]).toEqual(['clashes', 'declined', 'kept', 'outbox', 'units', 'walks']);
+    expect([...now.objectStoreNames]).toEqual([
+      'clashes',
+      'declined',
+      'kept',
+      'outbox',
+      'units',
+      'walks',
+    ]);
     expect(isOf({ person: ines, yard }, { person: ines })).toBe(true);
     now.close();
   });

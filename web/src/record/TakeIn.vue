@@ -72,7 +72,11 @@ const changes = computed<readonly Change[]>(() =>
 );
 const unreadable = computed(() => readings.value.filter(({ reading }) => reading.problem));
 const record = computed(() => drafted(emptyRecord, changes.value, 'you'));
-const objections = computed(() => objectionsTo(record.value, session.system));
+
+/** What can be mended on this page; the rest is said on the record. */
+const objections = computed(() =>
+  objectionsTo(record.value, session.system).filter((o) => waysHere(o).length > 0),
+);
 
 /** A suggested value goes back into its field as it would be typed. */
 const enter = (changed: readonly Change[]): void => {
