@@ -195,6 +195,7 @@ const views: readonly View[] = [
       await meanwhile(page, 690);
       await row.getByRole('button', { name: /^Keep (it|both)$/ }).click();
       await page.locator('.clash').waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   {

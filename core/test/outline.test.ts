@@ -148,6 +148,32 @@ describe('a station’s state', () => {
   });
 
   it('does not count what belongs to something not fitted', () => {
-    expect(knownAt(demoRecord('TQ-0402'), 'utilities')).toEqual({ known: 22, of: 22 });
+    expect(knownAt(demoRecord('TQ-0402'), 'utilities')).toEqual({ known: 22, taken: 0, of: 22 });
+  });
+
+  it('counts apart what only the model sheet says', () => {
+    const { known, taken, of } = knownAt(demoRecord('TQ-0403'), 'kitchen');
+    expect(taken).toBeGreaterThan(10);
+    expect([taken <= known, known <= of]).toEqual([true, true]);
+  });
+
+  it('keeps its hitch where the box is as long as the whole', () => {
+    const { body } = outlineOf(demoRecord('TQ-0425'));
+    expect(body.y).toBeGreaterThan(0);
+    expect(body.y + body.height).toBeCloseTo(outlineOf(demoRecord('TQ-0425')).length.inches);
+  });
+
+  it('has the stations inside and on the roof within the body, none upon another', () => {
+    for (const { record } of demoFiles) {
+      const { body, within } = outlineOf(record);
+      for (const pegs of [within.inside, within.roof]) {
+        for (const peg of pegs) {
+          expect(Math.abs(peg.x)).toBeLessThan(body.width / 2);
+          expect(peg.y).toBeLessThanOrEqual(body.y + body.height);
+        }
+        const apart = pegs.slice(1).map((peg, i) => peg.y - (pegs[i]?.y ?? 0));
+        expect(apart.every((gap) => gap > 20)).toBe(true);
+      }
+    }
   });
 });
