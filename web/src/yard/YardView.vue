@@ -58,6 +58,8 @@ const longest = computed(() =>
   looked.value.reduce((most, row) => Math.max(most, lengthOf(row.unit) ?? 0), 240),
 );
 
+const wholeUpTo = 60;
+
 /** Rows that are near the window are on the page, and no others: a long yard stays light. */
 const list = ref<HTMLElement>();
 const { top } = useElementBounding(list);
@@ -66,7 +68,8 @@ const virtual = useWindowVirtualizer(
   computed(() => ({
     count: looked.value.length,
     estimateSize: () => (isNarrow.value ? 178 : 82),
-    overscan: 24,
+    // A short yard stands on the page whole; of a long one only a few rows wait beyond the window.
+    overscan: looked.value.length <= wholeUpTo ? wholeUpTo : 5,
     scrollMargin: Math.round(top.value + window.scrollY),
     getItemKey: (i: number) => looked.value[i]?.unit.id ?? i,
   })),
