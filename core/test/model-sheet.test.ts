@@ -264,6 +264,13 @@ describe('as ordered against as arrived', () => {
     expect([weighing('5590'), weighing('5610')]).toEqual([[], ['uvw']]);
   });
 
+  it('does not send hearsay back', () => {
+    const heard = values({ sleeps: '4' });
+    const saying = (how: HowKnown) =>
+      unitDifferences(withSpec(named(), 'sleeps', '6', how), heard).length;
+    expect([saying('told'), saying('guessed'), saying('seen')]).toEqual([0, 0, 1]);
+  });
+
   it('has nothing to send back for what was only taken over', () => {
     const heard = inheritedBy(named(), [sheet])?.values ?? noValues;
     expect(unitDifferences(all(named(), changesToFollow(named(), heard)), heard)).toEqual([]);

@@ -4,6 +4,7 @@ import {
   specs,
   type FeatureKey,
   type FeatureState,
+  type HowKnown,
   type SpecKey,
 } from '../catalogue/index.ts';
 import {
@@ -109,7 +110,7 @@ export interface UnitDifference {
   readonly part: 'specs' | 'features';
   readonly key: SpecKey | FeatureKey;
   readonly sheet: FieldValue;
-  /** What somebody read, measured, saw or was told here. */
+  /** What somebody read, measured or saw here. */
   readonly unit: Statement<FieldValue>;
   /** Fitted by the sheet and not here; here and not by the sheet; or another value. */
   readonly kind: 'missing' | 'extra' | 'other';
@@ -121,15 +122,16 @@ const kindOf = (sheet: FieldValue, unit: FieldValue): UnitDifference['kind'] => 
   return isFitted(sheet.state) ? 'missing' : 'extra';
 };
 
+/** What somebody found on the unit itself: hearsay and guesses are nothing to send back. */
+const onItself: readonly HowKnown[] = ['read', 'measured', 'seen'];
+
 const difference = (
   record: UnitRecord,
   part: 'specs' | 'features',
   key: SpecKey | FeatureKey,
   sheet: FieldValue | undefined,
 ): UnitDifference | undefined => {
-  const unit = statementsOf(entryOf(record, part, key)).find(
-    ({ how }) => how !== 'sheet' && how !== 'guessed',
-  );
+  const unit = statementsOf(entryOf(record, part, key)).find(({ how }) => onItself.includes(how));
   if (!sheet || !unit || isAsSheet(key, sheet, unit.value)) return undefined;
   return { part, key, sheet, unit, kind: kindOf(sheet, unit.value) };
 };
