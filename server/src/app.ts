@@ -14,6 +14,7 @@ import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
+import { photoPlugin } from './photo/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { stockListPlugin } from './stock-list/index.ts';
@@ -58,7 +59,8 @@ const security = (isSecure: boolean) => ({
       scriptSrc: ["'self'"],
       // PrimeVue writes its design tokens into style elements.
       styleSrc: ["'self'", "'unsafe-inline'"],
-      imgSrc: ["'self'", 'data:'],
+      // A photo that was just taken is shown from the device itself.
+      imgSrc: ["'self'", 'data:', 'blob:'],
       frameAncestors: ["'none'"],
       formAction: ["'self'"],
       upgradeInsecureRequests: isSecure ? [] : null,
@@ -107,6 +109,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(healthPlugin, { source });
   await app.register(cataloguePlugin);
   await app.register(recordPlugin, { source });
+  await app.register(photoPlugin, { source });
   await app.register(modelSheetPlugin, { source });
   await app.register(stockListPlugin, { source });
   await app.register(unitFilePlugin, { source });

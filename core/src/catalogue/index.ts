@@ -29,4 +29,6 @@ export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } fr
 export type { Audience } from './audiences.ts';
 export type { SchoolKey } from './schools.ts';
 export { tyrePositions } from './entries/tyres.ts';
+export type { Choice } from './choice.ts';
+export * from './condition/index.ts';
 export { findEntries } from './find.ts';

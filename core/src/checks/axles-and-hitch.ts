@@ -1,6 +1,6 @@
 import { amountOf, countedOf, type UnitRecord } from '../record/index.ts';
 import type { Counted, System } from '../quantity/index.ts';
-import type { Finding, Rule } from './types.ts';
+import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, pounds, withReason } from './ways.ts';
 
 /** Most of the loaded weight that may rest on a bumper-pull hitch: common practice, 10–15 %. */
@@ -22,7 +22,7 @@ const oneMore = (given: Given): Counted | undefined => {
   return share <= largestShare && share > -largestShare ? more : undefined;
 };
 
-const finding = (record: UnitRecord, given: Given, system: System): Finding | undefined => {
+const finding = (record: UnitRecord, given: Given, system: System): RuleFinding | undefined => {
   const axles = given.axles.count * given.axles.each;
   const needed = given.gvwr - axles;
   if (needed <= 0) return undefined;
@@ -47,7 +47,7 @@ const finding = (record: UnitRecord, given: Given, system: System): Finding | un
   return given.uvw && given.hitch ? againstBuilt(given.hitch / given.uvw, share, base) : undefined;
 };
 
-const againstBuilt = (builtShare: number, share: number, base: string): Finding | undefined => {
+const againstBuilt = (builtShare: number, share: number, base: string): RuleFinding | undefined => {
   if (share <= builtShare) return undefined;
   return {
     field: 'axleRating',

@@ -1,6 +1,6 @@
 import { amountOf, countedOf, hasFeature, type UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
-import type { Finding, Rule } from './types.ts';
+import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, pounds, withReason } from './ways.ts';
 
 /** Labels round to the pound, converted ones to the kilogram and back. */
@@ -63,7 +63,7 @@ const objection = (
   record: UnitRecord,
   given: { readonly gvwr: number; readonly uvw: number; readonly ccc: number },
   system: System,
-): Finding => {
+): RuleFinding => {
   const left = given.gvwr - given.uvw;
   const difference = left - given.ccc;
   const sum = `${pounds(given.gvwr, system)} − ${pounds(given.uvw, system)} leaves ${pounds(left, system)}; the label says ${pounds(given.ccc, system)}.`;

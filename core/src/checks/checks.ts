@@ -4,7 +4,7 @@ import { axlesAndHitch } from './axles-and-hitch.ts';
 import { cccIdentity } from './ccc-identity.ts';
 import { countTimesSize } from './count-times-size.ts';
 import { plausibleRange } from './range.ts';
-import type { Finding, Look, Objection, Rule } from './types.ts';
+import type { RuleFinding, Look, Objection, Rule } from './types.ts';
 import { evidenceRules } from './evidence-rules.ts';
 import { comfortRules } from './comfort-rules.ts';
 import { identityRules } from './identity-rules.ts';
@@ -43,7 +43,7 @@ const entryAt = (record: UnitRecord, key: SpecKey | FeatureKey): Entry<FieldValu
   isSpecKey(key) ? record.specs[key] : record.features[key];
 
 /** The fields a finding rests on. */
-const restsOn = (rule: Rule, finding: Finding): Rule['needs'] =>
+const restsOn = (rule: Rule, finding: RuleFinding): Rule['needs'] =>
   rule.fieldByField ? [finding.field] : rule.needs;
 
 const guessesAmong = (keys: Rule['needs'], record: UnitRecord): readonly SpecKey[] =>
@@ -58,7 +58,7 @@ const valueOf = (record: UnitRecord, key: string): unknown => {
 };
 
 /** The values a finding rests on, as comparable text. */
-const inputsOf = (rule: Rule, finding: Finding, record: UnitRecord): string => {
+const inputsOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): string => {
   const keys = restsOn(rule, finding);
   const values = keys.map((key) => valueOf(record, key) ?? null);
   const place = rule.reads?.includes('places') ? record.places[finding.field]?.value : undefined;
@@ -68,7 +68,7 @@ const inputsOf = (rule: Rule, finding: Finding, record: UnitRecord): string => {
   return JSON.stringify([...values, ...[place, others].filter((more) => more !== undefined)]);
 };
 
-const objectionOf = (rule: Rule, finding: Finding, record: UnitRecord): Objection => {
+const objectionOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): Objection => {
   const id = `${rule.key}:${finding.field}`;
   const inputs = inputsOf(rule, finding, record);
   const guesses = guessesAmong(restsOn(rule, finding), record);
@@ -82,7 +82,7 @@ const objectionOf = (rule: Rule, finding: Finding, record: UnitRecord): Objectio
 export interface Checked {
   readonly record: UnitRecord;
   readonly look: Look;
-  readonly findings: readonly (readonly Finding[])[];
+  readonly findings: readonly (readonly RuleFinding[])[];
   readonly objections: readonly Objection[];
 }
 

@@ -10,7 +10,7 @@ import {
   type System,
 } from '../quantity/index.ts';
 import { isWithin, specsOfKind, withoutSlip, type Checked, type Range } from './plausible.ts';
-import type { Finding, Rule } from './types.ts';
+import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, withReason } from './ways.ts';
 
 const fields = specsOfKind('counted');
@@ -45,7 +45,7 @@ const finding = (
   record: UnitRecord,
   { key, label, kind, range }: Checked<'counted'>,
   system: System,
-): Finding | undefined => {
+): RuleFinding | undefined => {
   const value = countedOf(record, key);
   if (!value) return undefined;
   const countFits = value.count >= kind.counts.from && value.count <= kind.counts.to;

@@ -21,7 +21,7 @@ import {
 } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import { say } from './say.ts';
-import type { Finding, Rule, Way } from './types.ts';
+import type { RuleFinding, Rule, Way } from './types.ts';
 import { inSentence } from './ways.ts';
 
 type Key = SpecKey | FeatureKey;
@@ -65,7 +65,7 @@ const conflict = (
   part: DisputablePart,
   key: Key,
   system: System,
-): Finding | undefined => {
+): RuleFinding | undefined => {
   const entry = entryOf(record, part, key);
   if (!entry?.others?.length) return undefined;
   const all = statementsOf(entry);

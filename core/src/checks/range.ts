@@ -1,7 +1,7 @@
 import { amountOf, type UnitRecord } from '../record/index.ts';
 import { formatQuantity, type Display, type System } from '../quantity/index.ts';
 import { isWithin, specsOfKind, withoutSlip, type Checked, type Range } from './plausible.ts';
-import type { Finding, Rule } from './types.ts';
+import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, withReason } from './ways.ts';
 
 const fields = specsOfKind('quantity');
@@ -17,7 +17,7 @@ const finding = (
   record: UnitRecord,
   { key, label, kind, range }: Checked<'quantity'>,
   system: System,
-): Finding | undefined => {
+): RuleFinding | undefined => {
   const amount = amountOf(record, key);
   if (amount === undefined || isWithin(amount, range)) return undefined;
   const show = (a: number): string => formatQuantity(a, kind.display, system);

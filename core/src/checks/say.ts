@@ -1,7 +1,7 @@
 import type { FeatureKey, SpecKey } from '../catalogue/index.ts';
 import { formatDate } from '../dates/index.ts';
 import { formatQuantity, type Display, type System } from '../quantity/index.ts';
-import type { Finding, Look, Severity, Way } from './types.ts';
+import type { RuleFinding, Look, Severity, Way } from './types.ts';
 import { goTo, withReason } from './ways.ts';
 
 type Key = SpecKey | FeatureKey;
@@ -19,7 +19,14 @@ interface Said {
 }
 
 /** A finding with the usual ways to settle it: go to the field, to the others, or state a reason. */
-export const say = ({ field, severity, title, sentence, also = [], ways = [] }: Said): Finding => ({
+export const say = ({
+  field,
+  severity,
+  title,
+  sentence,
+  also = [],
+  ways = [],
+}: Said): RuleFinding => ({
   field,
   severity,
   title,

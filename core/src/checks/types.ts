@@ -20,7 +20,7 @@ export type Way =
   | { readonly kind: 'reason'; readonly label: string; readonly suggested?: string };
 
 /** What one rule has to say about one field. */
-export interface Finding {
+export interface RuleFinding {
   readonly field: SpecKey | FeatureKey;
   readonly severity: Severity;
   readonly title: string;
@@ -40,11 +40,11 @@ export interface Rule {
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
   readonly source: string;
-  readonly test: (record: UnitRecord, look: Look) => readonly Finding[];
+  readonly test: (record: UnitRecord, look: Look) => readonly RuleFinding[];
 }
 
 /** A finding that stands in the margin. */
-export interface Objection extends Finding {
+export interface Objection extends RuleFinding {
   /** Rule and field: `ccc-identity:ccc`. */
   readonly id: string;
   readonly rule: string;

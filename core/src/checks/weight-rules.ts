@@ -2,7 +2,7 @@ import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import type { System } from '../quantity/index.ts';
 import { amountOf, countedOf, hasFeature, howOf, textOf } from '../record/index.ts';
 import { listed, manyAre, percent, say } from './say.ts';
-import type { Finding, Rule } from './types.ts';
+import type { RuleFinding, Rule } from './types.ts';
 import { inSentence, pounds } from './ways.ts';
 
 /** Label text counts water at 8.3 lb per US gallon (49 CFR 571.110 S9.3, from memory). */
@@ -220,7 +220,7 @@ const heavyThings = [
 /** More than this, fitted before the first sale, asks for a corrected label: 49 CFR 571.110 S10, from memory. */
 const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);
 
-const addUp = (count: number): Finding =>
+const addUp = (count: number): RuleFinding =>
   say({
     field: 'weightCorrection',
     severity: 'look',
@@ -229,7 +229,7 @@ const addUp = (count: number): Finding =>
     also: ['fittedWeight'],
   });
 
-const overTheLine = (fitted: number, line: number, system: System): Finding =>
+const overTheLine = (fitted: number, line: number, system: System): RuleFinding =>
   say({
     field: 'weightCorrection',
     severity: 'wrong',

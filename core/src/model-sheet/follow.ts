@@ -13,7 +13,7 @@ import {
 } from '../record/index.ts';
 import type { SheetValues } from './schema.ts';
 
-type SheetPart = Exclude<Part, 'settlements'>;
+type SheetPart = Extract<Part, 'specs' | 'features' | 'places'>;
 const sheetParts = ['specs', 'features', 'places'] as const satisfies readonly SheetPart[];
 
 const valueAt = (values: SheetValues, part: SheetPart, key: string): FieldValue | undefined => {

@@ -18,5 +18,5 @@ export {
   type YardPerson,
   type YardSettings,
 } from './people.ts';
-export { may, rights, roles, roleWords, type Right, type Role } from './roles.ts';
+export { may, rights, rightToChange, roles, roleWords, type Right, type Role } from './roles.ts';
 export { waitAfter, waitWords } from './waits.ts';

@@ -1,3 +1,5 @@
+import type { Part } from '../record/index.ts';
+
 /** What people are on a yard. */
 export const roles = ['manager', 'specialist', 'technician', 'guest', 'viewer'] as const;
 export type Role = (typeof roles)[number];
@@ -10,6 +12,8 @@ export const rights = {
   look: roles,
   present: ['manager', 'specialist', 'technician', 'guest'],
   record: ['manager', 'specialist', 'technician'],
+  /** Tries what is to be tried before a unit is shown working, and signs for it. */
+  inspect: ['technician'],
   operate: ['manager', 'specialist', 'technician'],
   'see-prices': ['manager', 'specialist', 'technician', 'viewer'],
   manage: ['manager'],
@@ -19,6 +23,12 @@ export type Right = keyof typeof rights;
 /** Whether a role has a right. */
 export const may = (role: Role, right: Right): boolean =>
   (rights[right] as readonly Role[]).includes(role);
+
+/** What may be changed by a technician alone; all else of a record by whoever records. */
+const inspectors: ReadonlySet<Part> = new Set<Part>(['inspection', 'signatures']);
+
+/** The right it takes to change a part of a record. */
+export const rightToChange = (part: Part): Right => (inspectors.has(part) ? 'inspect' : 'record');
 
 /** What each role is for, for whoever chooses one. */
 export const roleWords: Readonly<Record<Role, string>> = {

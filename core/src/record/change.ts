@@ -7,23 +7,19 @@ import {
   featureValueSchema,
   howKnownSchema,
   keyTests,
-  placeSchema,
-  settlementSchema,
+  parts,
   specValueSchema,
+  valueSchemas,
   type Entry,
-  type FeatureValue,
-  type Place,
-  type Settlement,
+  type Part,
   type SpecValue,
   type Statement,
   type UnitRecord,
 } from './schema.ts';
 
-/** The four kinds of field, each a part of the record. */
-export const parts = ['specs', 'features', 'places', 'settlements'] as const;
-export type Part = (typeof parts)[number];
-
-export type FieldValue = SpecValue | FeatureValue | Place | Settlement;
+/** What a part of a record holds. */
+export type ValueOf<P extends Part> = z.infer<(typeof valueSchemas)[P]>;
+export type FieldValue = { [P in Part]: ValueOf<P> }[Part];
 
 const changeOf = <P extends Part, V extends z.ZodType>(part: P, value: V) => ({
   part: z.literal(part),
@@ -50,26 +46,29 @@ const disputableOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
     said: howKnownSchema.optional(),
   });
 
+const isDisputable = (part: Part): part is 'specs' | 'features' =>
+  part === 'specs' || part === 'features';
+
+/** Places, findings and notes are one thing at a time; of values and features several sources may speak. */
+const undisputed = parts
+  .filter((part) => !isDisputable(part))
+  .map((part) => z.strictObject(changeOf(part, valueSchemas[part])));
+
 /** One field of one unit, changed. */
 export const changeSchema = z
   .discriminatedUnion('part', [
     disputableOf('specs', specValueSchema),
     disputableOf('features', featureValueSchema),
-    z.strictObject(changeOf('places', placeSchema)),
-    z.strictObject(changeOf('settlements', settlementSchema)),
+    ...undisputed,
   ])
   .superRefine((change, context) => {
-    const found = changeProblem(change);
+    const found = changeProblem(change as Change);
     if (found) {
       context.addIssue({ code: 'custom', message: found.code, params: found, path: ['value'] });
     }
   });
 
-export type Change =
-  | ChangeTo<'specs', SpecValue>
-  | ChangeTo<'features', FeatureValue>
-  | ChangeTo<'places', Place>
-  | ChangeTo<'settlements', Settlement>;
+export type Change = { [P in Part]: ChangeTo<P, ValueOf<P>> }[Part];
 
 interface ChangeTo<P extends Part, V> {
   readonly part: P;
@@ -155,9 +154,6 @@ export const entryOf = (
   part: Part,
   key: string,
 ): Entry<FieldValue> | undefined => (record[part] as Entries)[key];
-
-/** Places and notes are one thing at a time; of values and features several sources may speak. */
-const isDisputable = (part: Part): boolean => part === 'specs' || part === 'features';
 
 /** What a change wants said of a field from now on, the best known first; undefined when it is taken back. */
 const sayingsAfter = (

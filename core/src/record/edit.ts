@@ -1,14 +1,7 @@
 import { z } from 'zod';
-import { changeSchema, parts, type Change } from './change.ts';
-import {
-  featureValueSchema,
-  howKnownSchema,
-  placeSchema,
-  settlementSchema,
-  specValueSchema,
-} from './schema.ts';
-import type { Entry } from './schema.ts';
-import type { FieldValue, Part } from './change.ts';
+import { changeSchema, type Change } from './change.ts';
+import { howKnownSchema, parts, valueSchemas, type Entry, type Part } from './schema.ts';
+import type { FieldValue } from './change.ts';
 
 /** Fields changed at once: all of them or none. The id lets it be sent twice and made once. */
 export const editSchema = z.strictObject({
@@ -21,12 +14,7 @@ export interface Edit {
   readonly changes: readonly Change[];
 }
 
-const fieldValueSchema = z.union([
-  specValueSchema,
-  featureValueSchema,
-  placeSchema,
-  settlementSchema,
-]);
+const fieldValueSchema = z.union(parts.map((part) => valueSchemas[part]));
 
 /** One change that was made, as the history tells it. */
 export const historyRowSchema = z.strictObject({

@@ -5,13 +5,14 @@ export {
   howKnownSchema,
   keyTests,
   placeSchema,
+  parts,
   recordSchema,
   settlementSchema,
-  sideSchema,
   specValueSchema,
-  textLimit,
+  valueSchemas,
   type Entry,
   type FeatureValue,
+  type Part,
   type Place,
   type Settlement,
   type SpecValue,
@@ -27,13 +28,12 @@ export {
   inverseOf,
   knownOtherwise,
   newlySaid,
-  parts,
   saidBy,
   specProblem,
   writtenOut,
   type Change,
   type FieldValue,
-  type Part,
+  type ValueOf,
 } from './change.ts';
 export {
   amountOf,
@@ -50,6 +50,21 @@ export {
   withoutOurs,
 } from './read.ts';
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
-export { fieldLabel, fieldText } from './words.ts';
+export { fieldLabel, fieldText, targetLabel } from './words.ts';
 export { typedSpec } from './typed.ts';
 export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';
+export { sideSchema } from './values/side.ts';
+export { spotLayers, spotSchema, textLimit, type Spot } from './values/spot.ts';
+export {
+  answers,
+  verdicts,
+  type Answer,
+  type Finding,
+  type Signature,
+  type Verdict,
+} from './values/finding.ts';
+export type { Moisture, Wheel } from './values/wheel.ts';
+export { photoTarget, type Photo } from './values/photo.ts';
+export { inspectionResults, type Inspected, type InspectionResult } from './values/inspected.ts';
+export type { Fitted, Stowed } from './values/aboard.ts';
+export { scopes, type Question } from './values/question.ts';

@@ -2,25 +2,35 @@ import { z } from 'zod';
 import {
   featureStates,
   isFeatureKey,
+  isInspectionKey,
   isLocatedKey,
   isSpecKey,
+  isWheelKey,
   knownBy,
   type FeatureKey,
   type FeatureState,
   type HowKnown,
+  type InspectionKey,
   type SpecKey,
+  type WheelKey,
 } from '../catalogue/index.ts';
-
-const keysOf = <K extends string>(rows: readonly { readonly key: K }[]): [K, ...K[]] =>
-  rows.map((row) => row.key) as [K, ...K[]];
+import { fittedSchema, stowedSchema, type Fitted, type Stowed } from './values/aboard.ts';
+import {
+  findingSchema,
+  signatureKeyPattern,
+  signatureSchema,
+  type Finding,
+  type Signature,
+} from './values/finding.ts';
+import { inspectedSchema, type Inspected } from './values/inspected.ts';
+import { photoSchema, type Photo } from './values/photo.ts';
+import { questionSchema, type Question } from './values/question.ts';
+import { sideSchema } from './values/side.ts';
+import { isMadeKey, keysOf, textLimit } from './values/spot.ts';
+import { moistureSchema, wheelSchema, type Moisture, type Wheel } from './values/wheel.ts';
 
 export const howKnownSchema = z.enum(keysOf<HowKnown>(knownBy));
 export const featureStateSchema = z.enum(keysOf<FeatureState>(featureStates));
-export const sideSchema = z.enum(['door', 'off-door', 'centre', 'front', 'rear']);
-
-/** Longest text anywhere in a record. */
-export const textLimit = 500;
-
 const amount = z.number().positive().max(1_000_000);
 
 /** Quantities are in the internal units of `quantity/units.ts`; dates are `2025-03` or `2026-03-14`. */
@@ -97,12 +107,43 @@ const disputableOf = <T extends z.ZodType>(value: T) =>
 
 export const settlementKeyPattern = /^[a-z][a-z-]{1,40}:[A-Za-z0-9]{1,40}$/;
 
+/**
+ * What each part of a record holds: of a field of the catalogue several sources may speak; all else is one thing
+ * at a time, signed by whoever put it there.
+ */
+export const valueSchemas = {
+  specs: specValueSchema,
+  features: featureValueSchema,
+  places: placeSchema,
+  settlements: settlementSchema,
+  findings: findingSchema,
+  wheels: wheelSchema,
+  moisture: moistureSchema,
+  photos: photoSchema,
+  inspection: inspectedSchema,
+  signatures: signatureSchema,
+  stowed: stowedSchema,
+  fitted: fittedSchema,
+  questions: questionSchema,
+} as const;
+
+const part = <T extends z.ZodType>(value: T) => z.record(z.string(), entryOf(value)).default({});
+
 /** A unit's record: whatever is not here is not known. */
 export const recordSchema = z.strictObject({
   specs: z.record(z.string(), disputableOf(specValueSchema)),
   features: z.record(z.string(), disputableOf(featureValueSchema)),
   places: z.record(z.string(), entryOf(placeSchema)),
   settlements: z.record(z.string(), entryOf(settlementSchema)),
+  findings: part(findingSchema),
+  wheels: part(wheelSchema),
+  moisture: part(moistureSchema),
+  photos: part(photoSchema),
+  inspection: part(inspectedSchema),
+  signatures: part(signatureSchema),
+  stowed: part(stowedSchema),
+  fitted: part(fittedSchema),
+  questions: part(questionSchema),
 });
 
 /** What one source says of a field, who brought it, and when. */
@@ -119,18 +160,47 @@ export interface Entry<T> extends Statement<T> {
   readonly others?: readonly Statement<T>[] | undefined;
 }
 
+type Held<K extends string, V> = Readonly<Partial<Record<K, Entry<V>>>>;
+
 export interface UnitRecord {
-  readonly specs: Readonly<Partial<Record<SpecKey, Entry<SpecValue>>>>;
-  readonly features: Readonly<Partial<Record<FeatureKey, Entry<FeatureValue>>>>;
-  readonly places: Readonly<Partial<Record<SpecKey | FeatureKey, Entry<Place>>>>;
-  readonly settlements: Readonly<Partial<Record<string, Entry<Settlement>>>>;
+  readonly specs: Held<SpecKey, SpecValue>;
+  readonly features: Held<FeatureKey, FeatureValue>;
+  readonly places: Held<SpecKey | FeatureKey, Place>;
+  readonly settlements: Held<string, Settlement>;
+  /** Condition, by ids made where the finding was made. */
+  readonly findings: Held<string, Finding>;
+  readonly wheels: Held<WheelKey, Wheel>;
+  readonly moisture: Held<string, Moisture>;
+  readonly photos: Held<string, Photo>;
+  readonly inspection: Held<InspectionKey, Inspected>;
+  /** Of the inspection, and of findings. */
+  readonly signatures: Held<string, Signature>;
+  readonly stowed: Held<FeatureKey, Stowed>;
+  readonly fitted: Held<string, Fitted>;
+  readonly questions: Held<string, Question>;
 }
 
-export const emptyRecord: UnitRecord = { specs: {}, features: {}, places: {}, settlements: {} };
+/** The parts of a record, in the order in which they are written. */
+export const parts = Object.keys(valueSchemas) as (keyof UnitRecord)[];
+export type Part = keyof UnitRecord;
 
-export const keyTests = {
+export const emptyRecord = Object.fromEntries(
+  parts.map((name) => [name, {}]),
+) as unknown as UnitRecord;
+
+/** Which keys a part has. */
+export const keyTests: { readonly [P in Part]: (key: string) => boolean } = {
   specs: isSpecKey,
   features: isFeatureKey,
   places: isLocatedKey,
-  settlements: (key: string): key is string => settlementKeyPattern.test(key),
-} as const;
+  settlements: (key) => settlementKeyPattern.test(key),
+  findings: isMadeKey,
+  wheels: isWheelKey,
+  moisture: isMadeKey,
+  photos: isMadeKey,
+  inspection: isInspectionKey,
+  signatures: (key) => signatureKeyPattern.test(key),
+  stowed: isFeatureKey,
+  fitted: isMadeKey,
+  questions: isMadeKey,
+};

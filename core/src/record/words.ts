@@ -1,30 +1,51 @@
 import {
   featureEntry,
   featureStates,
+  findingKind,
+  gravities,
+  inspectionItem,
   isFeatureKey,
+  isInspectionKey,
   isSpecKey,
+  isWheelKey,
   specEntry,
+  stationEntry,
+  wears,
+  wheelPlace,
   type HowKnown,
 } from '../catalogue/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
-import type { FieldValue, Part } from './change.ts';
+import type { FieldValue, ValueOf } from './change.ts';
 import { formatSpec } from './read.ts';
-import type { FeatureValue, Place, Settlement, SpecValue } from './schema.ts';
+import type { FeatureValue, Part, Place, SpecValue } from './schema.ts';
+import { verdicts } from './values/finding.ts';
 
 const entryLabel = (key: string): string => {
   if (isSpecKey(key)) return specEntry(key).label;
   return isFeatureKey(key) ? featureEntry(key).label : key;
 };
 
+/** What a part's field is called, where its key alone does not say it. */
+const labels: { readonly [P in Part]?: (key: string) => string } = {
+  places: (key) => `${entryLabel(key)}, its place`,
+  settlements: (key) => `Note on ${entryLabel(key.split(':')[1] ?? key).toLowerCase()}`,
+  findings: () => 'A finding',
+  wheels: (key) => (isWheelKey(key) ? `Wheel, ${wheelPlace(key).label}` : key),
+  moisture: () => 'A moisture reading',
+  photos: () => 'A photo',
+  inspection: (key) => (isInspectionKey(key) ? inspectionItem(key).label : key),
+  signatures: (key) => (key === 'inspection' ? 'Inspection, signed' : 'A finding, signed'),
+  stowed: (key) => `${entryLabel(key)}, where it is kept`,
+  fitted: () => 'Fitted here',
+  questions: () => 'A question',
+};
+
 /**
  * A field in words, for histories and lists.
  * @example fieldLabel('places', 'awning') // 'Awning, its place'
  */
-export const fieldLabel = (part: Part, key: string): string => {
-  if (part === 'places') return `${entryLabel(key)}, its place`;
-  if (part !== 'settlements') return entryLabel(key);
-  return `Note on ${entryLabel(key.split(':')[1] ?? key).toLowerCase()}`;
-};
+export const fieldLabel = (part: Part, key: string): string =>
+  labels[part]?.(key) ?? entryLabel(key);
 
 const sides: Readonly<Record<Place['side'], string>> = {
   door: 'door side',
@@ -45,6 +66,81 @@ const featureText = ({ state, tried }: FeatureValue): string => {
   return tried ? `${label}, tried and ${tried === 'works' ? 'works' : 'faulty'}` : label;
 };
 
+const treads = (inches: readonly number[]): string =>
+  `${inches.map((n) => Math.round(n * 32)).join(', ')} thirty-seconds of tread`;
+
+const labelIn = (rows: readonly { key: string; label: string }[], key: string): string =>
+  rows.find((row) => row.key === key)?.label ?? key;
+
+const wheelText = (wheel: ValueOf<'wheels'>, system: System): string =>
+  [
+    wheel.make,
+    wheel.tread && treads(wheel.tread),
+    wheel.pressure !== undefined && formatQuantity(wheel.pressure, 'pressure', system),
+    wheel.wear && `worn ${labelIn(wears, wheel.wear)}`,
+    wheel.well && `well ${wheel.well}`,
+    wheel.wheel && `wheel ${wheel.wheel}`,
+    wheel.note && `“${wheel.note}”`,
+  ]
+    .filter(Boolean)
+    .join(', ') || 'looked at';
+
+const inspectedText = (
+  key: string,
+  { result, measured, note }: ValueOf<'inspection'>,
+  system: System,
+): string => {
+  const display = isInspectionKey(key) ? inspectionItem(key).measure?.display : undefined;
+  const words = { pass: 'passed', fail: 'failed', 'not-tried': 'not tried' } as const;
+  return [
+    words[result],
+    measured !== undefined && display && formatQuantity(measured, display, system),
+    note && `“${note}”`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+};
+
+/** A value as its part writes it. */
+const texts: {
+  readonly [P in Part]: (value: ValueOf<P>, key: string, how: HowKnown, system: System) => string;
+} = {
+  specs: (value, key, how, system) => (isSpecKey(key) ? formatSpec(key, value, system, how) : ''),
+  features: (value) => featureText(value),
+  places: (value, _key, _how, system) => placeText(value, system),
+  settlements: ({ reason }) => `“${reason}”`,
+  findings: ({ kind, gravity, station, note, repaired }) =>
+    [
+      `${findingKind(kind).label}, ${stationEntry(station).label.toLowerCase()}`,
+      labelIn(gravities, gravity).toLowerCase(),
+      note && `“${note}”`,
+      repaired && `repaired by ${repaired.by}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  wheels: (value, _key, _how, system) => wheelText(value, system),
+  moisture: ({ percent, dry }) => `${percent} %${dry ? ', at a dry place' : ''}`,
+  photos: ({ of, caption }) =>
+    caption ?? `of ${of.map((target) => targetLabel(target)).join(', ')}`,
+  inspection: (value, key, _how, system) => inspectedText(key, value, system),
+  signatures: ({ verdict, note }) =>
+    [labelIn(verdicts, verdict).toLowerCase(), note && `“${note}”`].filter(Boolean).join(', '),
+  stowed: ({ where }) => where,
+  fitted: ({ what, weight }, _key, _how, system) =>
+    `${what}, ${formatQuantity(weight, 'weight', system)}`,
+  questions: ({ text, answer }) => (answer ? `${text} Answer: ${answer}` : text),
+};
+
+/**
+ * What a photo shows, in words.
+ * @example targetLabel('specs.gvwr') // 'Gross weight rating'
+ */
+export const targetLabel = (target: string): string => {
+  const [part = '', key = ''] = target.split('.');
+  if (part === 'stations') return stationEntry(key as never).label;
+  return part in texts ? fieldLabel(part as Part, key) : target;
+};
+
 /**
  * A field's value in words; a guess bears “about”, what is not known says so.
  * @example fieldText('features', 'awning', { state: 'prep' }, 'seen', 'us') // 'prep'
@@ -57,14 +153,11 @@ export const fieldText = (
   system: System,
 ): string => {
   if (value === null) return 'not known';
-  switch (part) {
-    case 'specs':
-      return isSpecKey(key) ? formatSpec(key, value as SpecValue, system, how) : '';
-    case 'features':
-      return featureText(value as FeatureValue);
-    case 'places':
-      return placeText(value as Place, system);
-    case 'settlements':
-      return `“${(value as Settlement).reason}”`;
-  }
+  const write = texts[part] as (
+    value: FieldValue,
+    key: string,
+    how: HowKnown,
+    system: System,
+  ) => string;
+  return write(value, key, how, system);
 };

@@ -1,43 +1,42 @@
 import { z } from 'zod';
-import {
-  featureEntry,
-  isFeatureKey,
-  isSpecKey,
-  specEntry,
-  type SpecKey,
-} from '../catalogue/index.ts';
+import type { SpecKey } from '../catalogue/index.ts';
 import { sentence } from '../problems/index.ts';
 import {
-  emptyRecord,
+  fieldLabel,
   keyTests,
+  parts,
   recordSchema,
   specProblem,
   statementsOf,
+  type Part,
   type UnitRecord,
 } from '../record/index.ts';
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 3;
+export const unitFileVersion = 4;
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
   .strictObject({
     format: z.literal(unitFileFormat),
-    /** Version 1 had no sizes and no dates, version 2 one word a field; what they had is here as it was. */
-    version: z.union([z.literal(1), z.literal(2), z.literal(unitFileVersion)]),
+    /**
+     * Version 1 had no sizes and no dates, version 2 one word a field, version 3 no condition; what they had is
+     * here as it was.
+     */
+    version: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(unitFileVersion)]),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 3',
+    title: 'Fair Gable unit file, version 4',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: 1 | 2 | typeof unitFileVersion;
+  readonly version: 1 | 2 | 3 | typeof unitFileVersion;
   readonly id: string;
   readonly record: UnitRecord;
 }
@@ -55,24 +54,20 @@ export const toUnitFile = (id: string, record: UnitRecord): UnitFile => ({
   format: unitFileFormat,
   version: unitFileVersion,
   id,
-  record: {
-    specs: sorted(record.specs),
-    features: sorted(record.features),
-    places: sorted(record.places),
-    settlements: sorted(record.settlements),
-  },
+  record: Object.fromEntries(
+    parts.map((part) => [part, sorted(record[part])]),
+  ) as unknown as UnitRecord,
 });
 
 const headSchema = z.object({ format: z.string(), version: z.number() });
 
-const labelOf = (part: string, key: string): string => {
-  if (isSpecKey(key)) return specEntry(key).label;
-  return isFeatureKey(key) ? featureEntry(key).label : `${part}.${key}`;
-};
+const isPart = (part: string): part is Part => (parts as readonly string[]).includes(part);
+const labelOf = (part: string, key: string): string =>
+  isPart(part) && keyTests[part](key) ? fieldLabel(part, key) : `${part}.${key}`;
 
 /** Fields that this version's catalogue does not have, or that hold what they cannot. */
 const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined => {
-  for (const part of Object.keys(emptyRecord) as (keyof UnitRecord)[]) {
+  for (const part of parts) {
     const strange = Object.keys(record[part]).find((key) => !keyTests[part](key));
     if (strange !== undefined) {
       return sentence('The field', {

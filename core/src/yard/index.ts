@@ -16,3 +16,4 @@ export {
   type Sortable,
   type YardView,
 } from './view.ts';
+export { chores, leftIn, leftInOrder, type Chore, type LeftRow } from './left.ts';

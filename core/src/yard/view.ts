@@ -77,14 +77,19 @@ const isWithin = (amount: number | undefined, limit: number | null): boolean =>
 
 /**
  * Whether a unit is looked at in a view, but for what it needs. Where a limit is set, a unit whose figure
- * is not known is not looked at: nobody can say that it fits.
+ * is not known is not looked at: nobody can say that it fits. The text in which one searches is asked for only
+ * where one does; who searches often keeps it.
  */
-export const isInView = (record: UnitRecord, view: YardView): boolean =>
+export const isInView = (
+  record: UnitRecord,
+  view: YardView,
+  words: () => string = () => searchText(record),
+): boolean =>
   (view.condition === null || textOf(record, 'condition') === view.condition) &&
   isWithin(amountOf(record, 'overallLength'), view.longest) &&
   isWithin(amountOf(record, 'gvwr'), view.heaviest) &&
   view.has.every((key) => hasFeature(record, key)) &&
-  (view.text.trim() === '' || isFoundIn(searchText(record), view.text.trim()));
+  (view.text.trim() === '' || isFoundIn(words(), view.text.trim()));
 
 const conditions = { new: 'New units', used: 'Used units' } as const;
 const needs: Readonly<Record<Need['urgency'], string>> = {

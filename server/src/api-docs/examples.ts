@@ -19,6 +19,15 @@ const record = {
   features: {},
   places: {},
   settlements: {},
+  findings: {},
+  wheels: {},
+  moisture: {},
+  photos: {},
+  inspection: {},
+  signatures: {},
+  stowed: {},
+  fitted: {},
+  questions: {},
 };
 const unitView = { id: unit, record };
 
@@ -98,6 +107,13 @@ const health = {
 
 export const examples: Readonly<Record<string, Example>> = {
   'GET /api/health': { answer: health },
+  'GET /api/units/:id/photos/:photo': {},
+  'GET /api/units/:id/photos/:photo/upload': { answer: { received: 512_000, done: false } },
+  'PUT /api/units/:id/photos/:photo/upload': {
+    answer: { received: 12_000_000, done: true, width: 2000, height: 1500 },
+  },
+  'GET /api/units/:id/file.zip': {},
+  'POST /api/unit-files/zip': { answer: { id: unit, name: 'Fenlark 24 RKD' } },
   'GET /api/catalogue': {
     answer: {
       stations: [row],

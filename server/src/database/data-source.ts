@@ -10,6 +10,7 @@ import {
   Yard,
   YardChange,
 } from '../people/entities.ts';
+import { PhotoPiece, PhotoRow } from '../photo/entities.ts';
 import { RecordChange, RecordField, Unit } from '../record/entities.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../model-sheet/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
@@ -17,6 +18,7 @@ import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
 import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.ts';
 import { ModelSheets1795824000000 } from './migrations/1795824000000-model-sheets.ts';
+import { Condition1795910400000 } from './migrations/1795910400000-condition.ts';
 
 export const entities = [
   Yard,
@@ -30,6 +32,8 @@ export const entities = [
   Unit,
   RecordField,
   RecordChange,
+  PhotoRow,
+  PhotoPiece,
   ModelSheetRow,
   ModelSheetChange,
   ModelSheetOffer,
@@ -42,6 +46,7 @@ const migrations = [
   FirmGround1795651200000,
   HouseViews1795737600000,
   ModelSheets1795824000000,
+  Condition1795910400000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -101,6 +101,7 @@ const refuseForeign = (request: FastifyRequest, publicUrl?: string): void => {
 const notYours: Readonly<Record<Exclude<Access, 'anyone' | 'look'>, string>> = {
   record: 'Ask a specialist or manager of this yard to change it.',
   present: 'Ask a specialist of this yard to present it.',
+  inspect: 'Ask a technician of this yard to inspect it.',
   operate: 'Ask somebody of this yard to operate it.',
   'see-prices': 'Ask somebody of this yard for prices.',
   manage: 'Ask a manager of this yard to do it.',
@@ -118,7 +119,8 @@ export const accessPlugin = fp(async (app: FastifyInstance, options: AccessOptio
     route.config = { ...route.config, access: rule.access };
   });
   app.addHook('onRequest', async (request) => refuseForeign(request, publicUrl));
-  app.addHook('preValidation', async (request) => {
+  // Before the body is read: nobody sends a hundred megabytes who may not.
+  app.addHook('onRequest', async (request) => {
     const { access } = request.routeOptions.config;
     if (!access || access === 'anyone') return;
     request.caller = await callerOf(source, request);

@@ -55,8 +55,13 @@ export const rules: Readonly<Record<string, Access>> = {
   'GET /api/units/:id/history': 'look',
   'POST /api/units': 'record',
   'POST /api/units/:id/edits': 'record',
+  'GET /api/units/:id/photos/:photo': 'look',
+  'GET /api/units/:id/photos/:photo/upload': 'record',
+  'PUT /api/units/:id/photos/:photo/upload': 'record',
   'GET /api/units/:id/file': 'look',
+  'GET /api/units/:id/file.zip': 'look',
   'POST /api/unit-files': 'record',
+  'POST /api/unit-files/zip': 'record',
 
   'PUT /api/walks/:id': 'present',
   'POST /api/walks/:id/events': 'present',

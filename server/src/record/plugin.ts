@@ -9,11 +9,13 @@ import {
   ourKeys,
   parts,
   recordSchema,
+  rightToChange,
   type Change,
   type Edit,
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
+import { Refusal } from '../problems/index.ts';
 import { historyOf } from './history.ts';
 import { pageOfUnits, readUnit, sortColumns, type ListQuery } from './read.ts';
 import { createUnit, editUnit, type Author } from './write.ts';
@@ -44,6 +46,16 @@ const authorOf = (caller: Caller): Author => ({ personId: caller.personId, name:
 /** What this reader may not see. */
 export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
   may(callerIn(request).role, 'see-prices') ? [] : ourKeys;
+
+/** Whatever a technician signs for is changed by technicians. @throws Refusal not-inspector */
+const refuseOthers = ({ role }: Caller, changes: readonly Change[]): void => {
+  const barred = changes.find(({ part }) => !may(role, rightToChange(part)));
+  if (!barred) return;
+  throw new Refusal(
+    'not-inspector',
+    'Inspections and signatures are a technician’s. Ask one to enter it under their own name; nothing was saved.',
+  );
+};
 
 const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
@@ -117,6 +129,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const caller = callerIn(request);
       const { id, changes } = request.body;
       const first = changes as Change[];
+      refuseOthers(caller, first);
       const unit = await createUnit(source, caller.yardId, id, first, authorOf(caller));
       return reply.status(201).send(unit as never);
     },
@@ -139,6 +152,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const caller = callerIn(request);
       const edit = request.body as Edit;
       const author = authorOf(caller);
+      refuseOthers(caller, edit.changes);
       return (await editUnit(source, caller.yardId, request.params.id, edit, author)) as never;
     },
   );

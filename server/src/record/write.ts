@@ -292,6 +292,7 @@ export const addUnits = async (
 
 /**
  * Takes in a whole unit as it was elsewhere, evidence and versions included.
+ * @param alsoWithin what else belongs to it, in the same transaction
  * @throws Refusal already-here, stock-number-taken, vin-taken
  */
 export const importUnit = (
@@ -300,6 +301,7 @@ export const importUnit = (
   id: string,
   record: UnitRecord,
   author: Author,
+  alsoWithin: (yard: InYard) => Promise<void> = async () => {},
 ): Promise<UnitView> =>
   source.transaction(async (manager) => {
     const yard = inYard(manager, yardId);
@@ -318,6 +320,7 @@ export const importUnit = (
       rows.map((row) => auditOf(row, undefined, making)),
     );
     await yard.update(Unit, { id }, copiesOf(record));
+    await alsoWithin(yard);
     await announce(manager, { yard: yardId, kind: 'unit', id });
     return { id, record };
   });

@@ -1,21 +1,36 @@
+import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { nameOf, readUnitFile, toUnitFile, unitFileSchema } from '@fair-gable/core';
+import {
+  nameOf,
+  readUnitFile,
+  toUnitFile,
+  unitFileSchema,
+  type UnitRecord,
+} from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
+import { keepingPictures, packUnit, unpackUnit, zipLimit } from './zip.ts';
 
-/** A unit out to a file and in from one. */
-export const unitFilePlugin = async (app: App, { source }: { source: DataSource }) => {
+const tags = ['unit files'];
+const taken = z.strictObject({ id: z.uuid(), name: z.string() });
+
+const fileName = (record: UnitRecord, ending: string): string =>
+  `attachment; filename="${nameOf(record)
+    .replaceAll(/[^\w-]+/g, '-')
+    .toLowerCase()}.${ending}"`;
+
+const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/file',
     {
       schema: {
-        tags: ['unit files'],
+        tags,
         summary: 'A unit as a file',
         description:
-          'The format is told in docs/file-format.md. Guests get it without the yard’s prices.',
+          'The format is told in docs/file-format.md. Guests get it without the yard’s prices. Photos are in the zip.',
         params: z.strictObject({ id: z.uuid() }),
         response: { 200: unitFileSchema },
       },
@@ -23,24 +38,49 @@ export const unitFilePlugin = async (app: App, { source }: { source: DataSource 
     async (request, reply) => {
       const yard = yardOf(source, request);
       const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
-      const name = nameOf(record)
-        .replaceAll(/[^\w-]+/g, '-')
-        .toLowerCase();
-      void reply.header('content-disposition', `attachment; filename="${name}.unit.json"`);
+      void reply.header('content-disposition', fileName(record, 'unit.json'));
       return toUnitFile(id, record) as never;
     },
   );
 
+  app.get(
+    '/api/units/:id/file.zip',
+    {
+      schema: {
+        tags,
+        summary: 'A unit with its photos',
+        description: '`unit.json` as the file alone, and `photos/<id>.jpg` beside it.',
+        params: z.strictObject({ id: z.uuid() }),
+        response: {
+          200: {
+            description: 'A zip.',
+            content: { 'application/zip': { schema: z.string().meta({ format: 'binary' }) } },
+          },
+        },
+      },
+    },
+    async (request, reply) => {
+      const yard = yardOf(source, request);
+      const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
+      return reply
+        .header('content-disposition', fileName(record, 'unit.zip'))
+        .type('application/zip')
+        .send(Readable.from(packUnit(yard, toUnitFile(id, record))) as never);
+    },
+  );
+};
+
+const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/unit-files',
     {
       // Any JSON may be offered; readUnitFile says in a sentence what is wrong with it.
       schema: {
-        tags: ['unit files'],
+        tags,
         summary: 'Take in a unit file',
         description: 'Whole or not at all; 422 says in a sentence what is wrong with it.',
         body: z.unknown(),
-        response: { 201: z.strictObject({ id: z.uuid(), name: z.string() }) },
+        response: { 201: taken },
       },
     },
     async (request, reply) => {
@@ -52,4 +92,44 @@ export const unitFilePlugin = async (app: App, { source }: { source: DataSource 
       return reply.status(201).send({ id, name: nameOf(record) });
     },
   );
+
+  app.addContentTypeParser(
+    'application/zip',
+    { parseAs: 'buffer', bodyLimit: zipLimit },
+    (_request, body, done) => done(null, body),
+  );
+  app.post(
+    '/api/unit-files/zip',
+    {
+      bodyLimit: zipLimit,
+      schema: {
+        tags,
+        summary: 'Take in a unit with its photos',
+        description:
+          'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew.',
+        response: { 201: taken },
+      },
+    },
+    async (request, reply) => {
+      const { body } = request as { body: unknown };
+      if (!Buffer.isBuffer(body)) throw new Refusal('bad-file', 'No zip was sent.');
+      const { file, pictures } = await unpackUnit(body);
+      const { yardId, personId, name } = callerIn(request);
+      await importUnit(
+        source,
+        yardId,
+        file.id,
+        file.record,
+        { personId, name },
+        keepingPictures(file.id, name, pictures),
+      );
+      return reply.status(201).send({ id: file.id, name: nameOf(file.record) });
+    },
+  );
+};
+
+/** A unit out to a file and in from one, with its photos and without. */
+export const unitFilePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(givingPlugin, options);
+  await app.register(takingPlugin, options);
 };

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import {
+  emptyRecord,
   fieldOf,
   type Change,
   type Clash,
@@ -136,11 +137,17 @@ export const keep = async <K extends keyof Kept>(key: K, value: Kept[K]): Promis
 export const kept = async <K extends keyof Kept>(key: K): Promise<Kept[K] | undefined> =>
   (await (await device()).get('kept', key)) as Kept[K] | undefined;
 
+/** So many units are handed over at a time; the page draws in between. */
+const atOnce = 50;
+
 /** Keeps the yard's units, in place of those that were kept before. */
 export const keepUnits = async (units: readonly KeptUnit[]): Promise<void> => {
   const change = (await device()).transaction('units', 'readwrite');
-  void change.store.clear();
-  for (const unit of units) void change.store.put(unit);
+  await change.store.clear();
+  for (const [i, unit] of units.entries()) {
+    const put = change.store.put(unit);
+    if (i % atOnce === 0) await put;
+  }
   await change.done;
 };
 
@@ -150,7 +157,11 @@ export const keepUnit = async (unit: KeptUnit): Promise<void> => {
 };
 
 /** The units this device kept; none where it never had any. */
-export const keptUnits = async (): Promise<readonly KeptUnit[]> => (await device()).getAll('units');
+export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
+  const all = await (await device()).getAll('units');
+  // What an older version of the page kept has fewer parts.
+  return all.map(({ id, record }) => ({ id, record: { ...emptyRecord, ...record } }));
+};
 
 /**
  * Takes a person's data off this device. What is not sent yet stays, sealed: only they send it,

@@ -112,8 +112,10 @@ export const useOutbox = defineStore('outbox', () => {
   const own = (): Owner => owner ?? nobody;
 
   const read = async (): Promise<readonly Queued[]> => {
-    shelf.value = owner ? await readShelf(owner) : empty;
-    return shelf.value.queue;
+    const now = owner ? await readShelf(owner) : empty;
+    // Read every few seconds, and most often the same: what is worked out from it is not worked out again.
+    if (JSON.stringify(now) !== JSON.stringify(shelf.value)) shelf.value = now;
+    return now.queue;
   };
 
   const sending = useSending({

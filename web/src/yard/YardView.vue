@@ -5,20 +5,13 @@ import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
-import {
-  amountOf,
-  columnLabels,
-  formatQuantity,
-  formatSpec,
-  particularsOf,
-  type SpecKey,
-} from '@fair-gable/core';
-import OutlineStrip from '../outline/OutlineStrip.vue';
+import { amountOf } from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
 import TakeFile from '../unit-file/TakeFile.vue';
 import { useLeft } from './left.ts';
+import UnitRow from './UnitRow.vue';
 import { useUnits, type YardUnit } from './units.ts';
-import { useYardView, type YardRow } from './view.ts';
+import { useYardView } from './view.ts';
 import YardFilter from './YardFilter.vue';
 
 /** Every unit of the yard, drawn to one scale, with what it needs next. */
@@ -36,24 +29,6 @@ onMounted(() => units.load());
 
 const lengthOf = (unit: YardUnit): number | undefined => amountOf(unit.record, 'overallLength');
 
-const shown = (amount: number | undefined, display: 'feet' | 'weight'): string =>
-  amount === undefined ? '—' : formatQuantity(amount, display, session.system);
-
-/** Number and mark of a weight: a guess is set in its own hand here too. */
-const weights = ({ record }: YardUnit) =>
-  (['uvw', 'gvwr'] as const).map((key) => ({
-    key,
-    guess: record.specs[key]?.how === 'guessed',
-    text: shown(amountOf(record, key), 'weight').split(' ')[0],
-  }));
-
-const columnText = ({ unit }: YardRow, key: SpecKey): string => {
-  const entry = unit.record.specs[key];
-  return entry ? formatSpec(key, entry.value, session.system, entry.how) : '—';
-};
-const isGuess = ({ unit }: YardRow, key: SpecKey): boolean =>
-  unit.record.specs[key]?.how === 'guessed';
-
 const longest = computed(() =>
   looked.value.reduce((most, row) => Math.max(most, lengthOf(row.unit) ?? 0), 240),
 );
@@ -64,6 +39,11 @@ const wholeUpTo = 60;
 const list = ref<HTMLElement>();
 const { top } = useElementBounding(list);
 const isNarrow = useMediaQuery('(width < 760px)');
+const keyed =
+  (keys: readonly string[]) =>
+  (i: number): string | number =>
+    keys[i] ?? i;
+const ids = computed(() => looked.value.map(({ unit }) => unit.id));
 const virtual = useWindowVirtualizer(
   computed(() => ({
     count: looked.value.length,
@@ -71,7 +51,8 @@ const virtual = useWindowVirtualizer(
     // A short yard stands on the page whole; of a long one only a few rows wait beyond the window.
     overscan: looked.value.length <= wholeUpTo ? wholeUpTo : 5,
     scrollMargin: Math.round(top.value + window.scrollY),
-    getItemKey: (i: number) => looked.value[i]?.unit.id ?? i,
+    // Asked for ten thousand rows at a time: a plain array answers it.
+    getItemKey: keyed(ids.value),
   })),
 );
 const measure = (element: Element | ComponentPublicInstance | null): void => {
@@ -159,47 +140,7 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
               :aria-posinset="index + 1"
               :style="{ transform: `translateY(${start - virtual.options.scrollMargin}px)` }"
             >
-              <RouterLink
-                :to="{
-                  name: 'record',
-                  params: { id: row.unit.id, station: row.need().station ?? 'hitch' },
-                }"
-              >
-                <span class="drawing">
-                  <OutlineStrip
-                    :record="row.record"
-                    :system="session.system"
-                    :scale-to="longest"
-                    :label="`Outline of ${row.name}`"
-                  />
-                </span>
-                <span class="length number" :class="{ guess: isGuess(row, 'overallLength') }">{{
-                  columnText(row, 'overallLength')
-                }}</span>
-                <span class="name">
-                  <strong>{{ row.name }}</strong>
-                  <span class="small soft">{{ particularsOf(row.record) }}</span>
-                </span>
-                <span v-if="view.columns.length" class="own">
-                  <span v-for="(key, i) in view.columns" :key="key">
-                    <span class="small soft">{{ columnLabels(view)[i] }}</span>
-                    <span class="number" :class="{ guess: isGuess(row, key) }">{{
-                      columnText(row, key)
-                    }}</span>
-                  </span>
-                </span>
-                <span v-else class="weight">
-                  <span class="number">
-                    <template v-for="({ key, guess, text }, i) in weights(row.unit)" :key="key"
-                      >{{ i > 0 ? ' / ' : '' }}<span :class="{ guess }">{{ text }}</span></template
-                    >
-                  </span>
-                  <span class="small soft"
-                    >{{ session.system === 'us' ? 'lb' : 'kg' }} as built / gross</span
-                  >
-                </span>
-                <span class="need" :class="row.need().urgency">{{ row.need().text }}</span>
-              </RouterLink>
+              <UnitRow :row="row" :view="view" :system="session.system" :longest="longest" />
             </li>
           </ol>
         </div>
@@ -293,16 +234,6 @@ h1 {
   inset: 0 0 auto;
 }
 
-.own {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-}
-
-.own > span {
-  display: grid;
-}
-
 .plain {
   border: 0;
   background: none;
@@ -313,61 +244,6 @@ h1 {
 dt a {
   display: inline-flex;
   min-height: 24px;
-}
-
-.rows a {
-  display: grid;
-  grid-template-columns: minmax(200px, 300px) 84px minmax(120px, 1.1fr) minmax(120px, 0.8fr) minmax(
-      150px,
-      1.4fr
-    );
-  align-items: center;
-  gap: 14px;
-  padding: 8px 20px 8px 24px;
-  border-bottom: 1px solid var(--hairline);
-  text-decoration: none;
-}
-
-.rows a:hover {
-  background: var(--leaf);
-  box-shadow: inset 3px 0 0 var(--ink);
-}
-
-.drawing :deep(svg) {
-  height: auto;
-}
-
-.length {
-  color: var(--soft);
-  font-weight: 500;
-}
-
-.name,
-.weight {
-  display: grid;
-}
-
-strong {
-  font: 700 18px var(--slab);
-}
-
-.weight .number {
-  font-size: 17px;
-}
-
-.need {
-  padding-left: 10px;
-  border-left: 3px solid var(--spruce);
-}
-
-.need.now {
-  border-left-color: var(--brick);
-  border-left-style: double;
-  border-left-width: 6px;
-}
-
-.need.soon {
-  border-left-color: var(--amber);
 }
 
 aside {
@@ -413,35 +289,6 @@ aside p {
 
   .actions :deep(.p-button) {
     min-height: var(--thumb);
-  }
-
-  .rows a {
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 2px 12px;
-    padding: 10px 16px;
-  }
-
-  .drawing,
-  .need {
-    grid-column: 1 / -1;
-  }
-
-  .length {
-    grid-row: 2;
-    grid-column: 2;
-    text-align: right;
-  }
-
-  .weight {
-    justify-items: end;
-  }
-
-  .name {
-    grid-row: 2 / span 2;
-  }
-
-  .need {
-    margin-top: 4px;
   }
 }
 </style>

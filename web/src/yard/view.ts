@@ -5,6 +5,7 @@ import {
   isInView,
   nameOf,
   nextNeed,
+  searchText,
   wholeYard,
   type Need,
   type SavedView,
@@ -20,6 +21,8 @@ export interface YardRow {
   readonly record: YardUnit['record'];
   readonly name: string;
   readonly need: () => Need;
+  /** All its text, to be searched. */
+  readonly words: () => string;
 }
 
 const once = <T>(work: () => T): (() => T) => {
@@ -40,13 +43,14 @@ export const useYardView = () => {
       record: unit.record,
       name: nameOf(unit.record),
       need: once(() => nextNeed(unit.record, objectionsTo(unit.record, system))),
+      words: once(() => searchText(unit.record)),
     }));
   });
 
   const shown = computed<readonly YardRow[]>(() => {
     const now = view.value;
     return rows.value
-      .filter((row) => isInView(row.record, now))
+      .filter((row) => isInView(row.record, now, row.words))
       .filter((row) => now.need === null || row.need().urgency === now.need)
       .toSorted(comparing(now.sort));
   });

@@ -1,0 +1,284 @@
+import type { Gravity } from './gravities.ts';
+
+/** What a finding can touch where the program never judges by itself. */
+export type Concern = 'structure' | 'brakes' | 'gas' | 'electrical' | 'water' | 'tyres' | 'looks';
+
+/** The guided looks, which gather evidence for and against. */
+export type LookKey = 'tyre-mismatch' | 'wall-waves' | 'water-signs' | 'last-owner';
+
+export interface FindingKind {
+  readonly key: string;
+  readonly label: string;
+  /** In plain words, for whoever has not met it. */
+  readonly explain: string;
+  /** As a buyer reads it on the disclosure page. */
+  readonly plain: string;
+  readonly concern: Concern;
+  /** Offered first; the person who sees it decides. */
+  readonly usually: Gravity;
+  readonly look?: LookKey;
+}
+
+/**
+ * What can be found on a unit that is used, or damaged on its way. Common practice; on anything structural, on
+ * brakes, gas or wiring a technician decides.
+ */
+export const findingKinds = [
+  {
+    key: 'skin-bubbling',
+    label: 'Skin bubbling',
+    explain:
+      'Small blisters in the outer skin, most often where the sun falls; the wall behind is firm.',
+    plain: 'There are blisters in the outer skin.',
+    concern: 'looks',
+    usually: 'cosmetic',
+    look: 'wall-waves',
+  },
+  {
+    key: 'delamination',
+    label: 'Delamination suspected',
+    explain:
+      'The skin stands off the wall in waves; it gives when pressed. Water behind it until shown otherwise.',
+    plain: 'The outer skin stands off the wall in places. Water may have got in.',
+    concern: 'structure',
+    usually: 'technician',
+    look: 'wall-waves',
+  },
+  {
+    key: 'soft-spot',
+    label: 'Soft spot',
+    explain: 'A floor, wall or roof that gives under a hand or a foot.',
+    plain: 'A place gives when it is pressed.',
+    concern: 'structure',
+    usually: 'technician',
+    look: 'water-signs',
+  },
+  {
+    key: 'seal-crack',
+    label: 'Crack in a seal',
+    explain: 'Sealant that is cracked, lifted or missing at a seam, window, vent or lamp.',
+    plain: 'A seal is cracked or lifted.',
+    concern: 'water',
+    usually: 'broken',
+    look: 'water-signs',
+  },
+  {
+    key: 'leak-stain',
+    label: 'Stain of a leak',
+    explain: 'A brown edge, a swelling or a musty smell at a corner, a window or under a vent.',
+    plain: 'There is a stain of water. Whether it is old is not known.',
+    concern: 'water',
+    usually: 'technician',
+    look: 'water-signs',
+  },
+  {
+    key: 'mould',
+    label: 'Mould or musty smell',
+    explain: 'Dark specks, or a smell when a closed cabinet is opened.',
+    plain: 'There is mould, or it smells of it.',
+    concern: 'water',
+    usually: 'technician',
+    look: 'water-signs',
+  },
+  {
+    key: 'decal-failure',
+    label: 'Decals failing',
+    explain: 'Stripes and letters that crack, curl or have gone pale.',
+    plain: 'The stripes are cracked or curling.',
+    concern: 'looks',
+    usually: 'cosmetic',
+  },
+  {
+    key: 'fading',
+    label: 'Fading or chalking',
+    explain: 'The skin has lost its gloss; a thumb comes away white.',
+    plain: 'The outside has lost its gloss.',
+    concern: 'looks',
+    usually: 'cosmetic',
+    look: 'last-owner',
+  },
+  {
+    key: 'dent',
+    label: 'Dent or scrape',
+    explain:
+      'A dent, a scrape or a hole in skin, cap, door or bumper; say whether it goes through.',
+    plain: 'There is a dent or a scrape.',
+    concern: 'looks',
+    usually: 'cosmetic',
+  },
+  {
+    key: 'hail',
+    label: 'Hail marks',
+    explain: 'Many small round dents on roof, cap or metal skin.',
+    plain: 'Hail has left marks.',
+    concern: 'looks',
+    usually: 'cosmetic',
+  },
+  {
+    key: 'rust',
+    label: 'Rust',
+    explain:
+      'On frame, hitch, springs or fixings: a bloom on the surface, or flakes that come away.',
+    plain: 'There is rust.',
+    concern: 'structure',
+    usually: 'worn',
+  },
+  {
+    key: 'frame-damage',
+    label: 'Frame bent or cracked',
+    explain: 'A bent outrigger, a cracked weld, a tongue out of true.',
+    plain: 'The frame is bent or cracked in a place.',
+    concern: 'structure',
+    usually: 'do-not-show',
+  },
+  {
+    key: 'wheel-well',
+    label: 'Wheel-well damage',
+    explain: 'Torn lining, bent skirt or cut wires above a wheel: a tyre has come apart there.',
+    plain: 'A wheel well is damaged.',
+    concern: 'tyres',
+    usually: 'technician',
+    look: 'tyre-mismatch',
+  },
+  {
+    key: 'tyre-mismatch',
+    label: 'Tyre unlike the others',
+    explain: 'One tyre of another make, size, age or tread than its neighbours.',
+    plain: 'One tyre is not like the others.',
+    concern: 'tyres',
+    usually: 'worn',
+    look: 'tyre-mismatch',
+  },
+  {
+    key: 'tyre-age',
+    label: 'Tyres old',
+    explain: 'Built five years ago or more by the code after DOT, or cracked in the sidewall.',
+    plain: 'The tyres are old and should be replaced.',
+    concern: 'tyres',
+    usually: 'worn',
+  },
+  {
+    key: 'uneven-wear',
+    label: 'Tyre worn unevenly',
+    explain: 'One edge, both edges, the middle, or cups along it.',
+    plain: 'A tyre is worn unevenly.',
+    concern: 'tyres',
+    usually: 'technician',
+    look: 'tyre-mismatch',
+  },
+  {
+    key: 'brakes',
+    label: 'Brakes',
+    explain: 'Grinding, dragging, a lamp, a cut wire, a breakaway switch that does nothing.',
+    plain: 'The brakes need to be looked at.',
+    concern: 'brakes',
+    usually: 'do-not-show',
+  },
+  {
+    key: 'gas',
+    label: 'Gas: smell, leak or damage',
+    explain: 'A smell, a damaged hose, a regulator out of date. Off, out, and call.',
+    plain: 'The gas system needs to be looked at by somebody licensed.',
+    concern: 'gas',
+    usually: 'do-not-show',
+  },
+  {
+    key: 'electrical',
+    label: 'Wiring, scorch or shock',
+    explain: 'A scorched plug, a breaker that trips, a wire that hangs, a tingle at the skin.',
+    plain: 'The electrical system needs to be looked at by somebody licensed.',
+    concern: 'electrical',
+    usually: 'do-not-show',
+  },
+  {
+    key: 'window-glass',
+    label: 'Glass cracked or clouded',
+    explain: 'A crack, a chip, or mist between two panes.',
+    plain: 'A window is cracked or clouded.',
+    concern: 'looks',
+    usually: 'worn',
+  },
+  {
+    key: 'awning-fabric',
+    label: 'Awning torn or stained',
+    explain: 'A tear, a bare stitch, mildew, or an arm out of true.',
+    plain: 'The awning is torn or stained.',
+    concern: 'looks',
+    usually: 'worn',
+  },
+  {
+    key: 'slide-fault',
+    label: 'Slide out of true',
+    explain: 'Scrapes on the floor, a corner that lags, a seal rolled under.',
+    plain: 'A slide does not run as it should.',
+    concern: 'structure',
+    usually: 'technician',
+  },
+  {
+    key: 'upholstery',
+    label: 'Cushion, curtain or floor worn',
+    explain: 'A tear, a flat cushion, a burn, a loose edge of the floor covering.',
+    plain: 'Something soft inside is worn or torn.',
+    concern: 'looks',
+    usually: 'cosmetic',
+    look: 'last-owner',
+  },
+  {
+    key: 'smell',
+    label: 'Smell of smoke or pets',
+    explain: 'Notice it at the door, before the nose is used to it.',
+    plain: 'It smells of smoke or of animals.',
+    concern: 'looks',
+    usually: 'worn',
+    look: 'last-owner',
+  },
+  {
+    key: 'pests',
+    label: 'Traces of mice or insects',
+    explain: 'Droppings, gnawed wires, nests in a furnace vent or behind a drawer.',
+    plain: 'There are traces of mice or insects.',
+    concern: 'electrical',
+    usually: 'technician',
+  },
+  {
+    key: 'missing-part',
+    label: 'Part missing',
+    explain: 'A cap, a cover, a shade, a handle, a latch, a cushion.',
+    plain: 'A part is missing.',
+    concern: 'looks',
+    usually: 'broken',
+  },
+  {
+    key: 'not-working',
+    label: 'Does not work',
+    explain: 'Something that was tried and did nothing, or not all it should.',
+    plain: 'Something does not work.',
+    concern: 'looks',
+    usually: 'broken',
+  },
+  {
+    key: 'other',
+    label: 'Something else',
+    explain: 'Say in a few words what is seen, and where.',
+    plain: 'Something else was found.',
+    concern: 'looks',
+    usually: 'worn',
+  },
+] as const satisfies readonly FindingKind[];
+
+export type FindingKindKey = (typeof findingKinds)[number]['key'];
+
+const byKey = new Map<string, FindingKind>(findingKinds.map((row) => [row.key, row]));
+
+export const isFindingKind = (key: string): key is FindingKindKey => byKey.has(key);
+
+/** The row of a kind. @throws where there is none */
+export const findingKind = (key: FindingKindKey): FindingKind => byKey.get(key) as FindingKind;
+
+/** What a technician decides, and the program never clears. */
+export const technicianDecides: ReadonlySet<Concern> = new Set([
+  'structure',
+  'brakes',
+  'gas',
+  'electrical',
+]);

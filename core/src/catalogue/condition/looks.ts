@@ -1,0 +1,287 @@
+import type { LookKey } from './finding-kinds.ts';
+
+/** What an answer speaks for: a reading of what is seen. */
+export interface Explanation {
+  readonly key: string;
+  /** As part of a sentence: “points to …”. */
+  readonly label: string;
+}
+
+export interface Ask {
+  readonly key: string;
+  /** To be answered by yes, no or cannot tell, by whoever stands there. */
+  readonly ask: string;
+  /** Where to look and how. */
+  readonly how: string;
+  /** What a yes and a no speak for, and in which words. */
+  readonly yes?: { readonly for: string; readonly says: string };
+  readonly no?: { readonly for: string; readonly says: string };
+}
+
+/** A guided look: what is asked in which order, and between which readings the answers decide. */
+export interface GuidedLook {
+  readonly key: LookKey;
+  readonly label: string;
+  readonly asks: readonly Ask[];
+  readonly explanations: readonly Explanation[];
+  /** What holds whatever the answers say. */
+  readonly always: string;
+}
+
+/** All of it common practice; the person decides, and where it can hurt a technician does. */
+export const looks: readonly GuidedLook[] = [
+  {
+    key: 'tyre-mismatch',
+    label: 'A tyre unlike the others',
+    explanations: [
+      { key: 'puncture', label: 'a puncture, and one tyre replaced' },
+      { key: 'blowout', label: 'a tyre that came apart on the road' },
+      { key: 'alignment', label: 'an axle or a spindle out of line' },
+      { key: 'overload', label: 'too much load, or too little air' },
+      { key: 'age', label: 'tyres replaced one by one as they aged' },
+    ],
+    asks: [
+      {
+        key: 'newer',
+        ask: 'Was this tyre built later than its neighbours?',
+        how: 'The last four digits after DOT: week and year. GuidedLook at each tyre, the spare too.',
+        yes: { for: 'puncture', says: 'it was built later than the others' },
+      },
+      {
+        key: 'well-torn',
+        ask: 'Is the lining torn or the skirt bent above it?',
+        how: 'Put a hand or a light up into the wheel well: cuts, black whip marks, cut wires.',
+        yes: { for: 'blowout', says: 'the well above it is torn' },
+        no: { for: 'puncture', says: 'the well above it is clean' },
+      },
+      {
+        key: 'wear-even',
+        ask: 'Are the other tyres worn evenly across?',
+        how: 'A gauge at the outer edge, the middle and the inner edge of each.',
+        yes: { for: 'puncture', says: 'the others are worn evenly' },
+      },
+      {
+        key: 'one-edge',
+        ask: 'Is a tyre of this axle worn at one edge?',
+        how: 'Feel across with the palm; a saw-tooth feels sharp one way.',
+        yes: { for: 'alignment', says: 'a tyre of this axle is worn at one edge' },
+      },
+      {
+        key: 'both-edges',
+        ask: 'Are tyres worn at both edges?',
+        how: 'The middle stands higher than the two sides.',
+        yes: { for: 'overload', says: 'tyres are worn at both edges' },
+      },
+      {
+        key: 'same-side',
+        ask: 'Are two tyres of the same side newer than the rest?',
+        how: 'Compare makes and dates along one side.',
+        yes: { for: 'blowout', says: 'two of one side were replaced together' },
+      },
+      {
+        key: 'spare-used',
+        ask: 'Has the spare been on the road?',
+        how: 'Worn tread or a wheel mark where the nuts sit; its date like that of the odd tyre’s neighbours.',
+        yes: { for: 'puncture', says: 'the spare has been used' },
+      },
+      {
+        key: 'old',
+        ask: 'Are the other tyres six years old or more?',
+        how: 'By their dates, whatever the tread.',
+        yes: { for: 'age', says: 'the others are six years old or more' },
+      },
+      {
+        key: 'heavy',
+        ask: 'Does the label leave little to carry?',
+        how: 'Cargo capacity below some 800 lb (360 kg), or signs of a heavy load: sagging springs, a full rack.',
+        yes: { for: 'overload', says: 'little may be carried' },
+      },
+    ],
+    always:
+      'Whoever works on wheels and brakes decides. Until then cold pressure, lug torque and the age of every tyre are told to the buyer.',
+  },
+  {
+    key: 'wall-waves',
+    label: 'Bubbles or waves in a wall',
+    explanations: [
+      { key: 'sun', label: 'sun on the skin alone, a matter of looks' },
+      { key: 'water', label: 'water behind the skin' },
+    ],
+    asks: [
+      {
+        key: 'small',
+        ask: 'Are they small blisters, none larger than a coin?',
+        how: 'GuidedLook along the wall with the sun low, or a light held flat to it.',
+        yes: { for: 'sun', says: 'the blisters are small' },
+        no: { for: 'water', says: 'the waves are broad' },
+      },
+      {
+        key: 'sunny-side',
+        ask: 'Are they only where the sun falls, or behind dark decals?',
+        how: 'Compare with the shaded side and with bare white skin.',
+        yes: { for: 'sun', says: 'they are only where the sun falls' },
+        no: { for: 'water', says: 'they are also where no sun falls' },
+      },
+      {
+        key: 'seam-above',
+        ask: 'Is there a window, lamp, rail or seam right above?',
+        how: 'Water runs down: look up from the place to the next opening.',
+        yes: { for: 'water', says: 'there is an opening right above' },
+        no: { for: 'sun', says: 'there is no opening above' },
+      },
+      {
+        key: 'seal-cracked',
+        ask: 'Is the seal above cracked, lifted or renewed?',
+        how: 'Along the rail and round the opening; a second layer over an old one is a repair.',
+        yes: { for: 'water', says: 'the seal above is cracked or was renewed' },
+      },
+      {
+        key: 'gives',
+        ask: 'Does it give when pressed with the flat hand?',
+        how: 'Compare with a firm place beside it; knock, and listen for a dull sound.',
+        yes: { for: 'water', says: 'the wall gives' },
+        no: { for: 'sun', says: 'the wall is firm' },
+      },
+      {
+        key: 'moist',
+        ask: 'Does the moisture meter read higher than at a dry place?',
+        how: 'Both sides of the wall, and a dry place for comparison.',
+        yes: { for: 'water', says: 'the meter reads higher than at a dry place' },
+        no: { for: 'sun', says: 'the meter reads as at a dry place' },
+      },
+      {
+        key: 'inside',
+        ask: 'Is there a stain, a swelling or a smell inside, at the same place?',
+        how: 'Open the cabinet, lift the cushion, smell before the doors have been open long.',
+        yes: { for: 'water', says: 'it shows inside as well' },
+        no: { for: 'sun', says: 'nothing shows inside' },
+      },
+    ],
+    always:
+      'A technician decides whether it is structural. The buyer is told either way, before anything else.',
+  },
+  {
+    key: 'water-signs',
+    label: 'Signs of water',
+    explanations: [
+      { key: 'live', label: 'water that still gets in' },
+      { key: 'old', label: 'water that once got in and has dried' },
+      { key: 'spill', label: 'a spill or condensation from inside' },
+    ],
+    asks: [
+      {
+        key: 'wet',
+        ask: 'Is it wet or cool to the touch now?',
+        how: 'The back of the hand, then the meter.',
+        yes: { for: 'live', says: 'it is wet now' },
+        no: { for: 'old', says: 'it is dry now' },
+      },
+      {
+        key: 'after-rain',
+        ask: 'Has it rained in the last two days?',
+        how: 'A dry place after rain says more than one after a dry month.',
+      },
+      {
+        key: 'opening',
+        ask: 'Is the seal of the nearest opening cracked or missing?',
+        how: 'Roof seams, vents, windows, lamps and corners above; from outside.',
+        yes: { for: 'live', says: 'the nearest seal is cracked or missing' },
+      },
+      {
+        key: 'resealed',
+        ask: 'Was it sealed anew?',
+        how: 'A fresh layer, another colour, tape over a seam.',
+        yes: { for: 'old', says: 'the place above was sealed anew' },
+      },
+      {
+        key: 'edge',
+        ask: 'Has the stain a hard brown edge?',
+        how: 'Rings one inside another are several wettings.',
+        yes: { for: 'old', says: 'the stain has a hard edge' },
+      },
+      {
+        key: 'gives',
+        ask: 'Is the place soft, or does a screw turn without hold?',
+        how: 'Press with the thumb; never on a roof that is not said to bear you.',
+        yes: { for: 'live', says: 'the place is soft' },
+      },
+      {
+        key: 'plumbing',
+        ask: 'Is there a tap, a trap, a heater or a cold pane close by?',
+        how: 'Run the water and look again; wipe a pane’s lower edge.',
+        yes: { for: 'spill', says: 'there is plumbing or a cold pane close by' },
+      },
+      {
+        key: 'low',
+        ask: 'Is the stain lowest at that pipe or pane, and none above it?',
+        how: 'Water leaves its mark below where it comes from.',
+        yes: { for: 'spill', says: 'the mark begins at the pipe or pane' },
+      },
+    ],
+    always:
+      'A technician finds where it came from. A place that was wet is told to the buyer even when it is dry.',
+  },
+  {
+    key: 'last-owner',
+    label: 'How it was kept',
+    explanations: [
+      { key: 'kept', label: 'a careful owner' },
+      { key: 'neglected', label: 'little care' },
+    ],
+    asks: [
+      {
+        key: 'seals',
+        ask: 'Are the roof seals whole, and have they been looked after?',
+        how: 'Dates in the papers, and sealant without cracks.',
+        yes: { for: 'kept', says: 'the seals are whole' },
+        no: { for: 'neglected', says: 'the seals were let go' },
+      },
+      {
+        key: 'compartments',
+        ask: 'Are the outside compartments clean and dry?',
+        how: 'Floor, corners and door seals of every one.',
+        yes: { for: 'kept', says: 'the compartments are clean and dry' },
+        no: { for: 'neglected', says: 'the compartments are dirty or damp' },
+      },
+      {
+        key: 'gloss',
+        ask: 'Has the skin kept its gloss?',
+        how: 'Wipe with a dark cloth: chalk comes away.',
+        yes: { for: 'kept', says: 'the skin has its gloss' },
+        no: { for: 'neglected', says: 'the skin is chalky' },
+      },
+      {
+        key: 'scuffs',
+        ask: 'Are the entry, the steps and the bath free of scuffs?',
+        how: 'Door frame, threshold, tub floor, toilet seat.',
+        yes: { for: 'kept', says: 'entry and bath are free of scuffs' },
+        no: { for: 'neglected', says: 'entry or bath is scuffed' },
+      },
+      {
+        key: 'papers',
+        ask: 'Are manuals, keys and records of service there?',
+        how: 'In the drawer by the door, as a rule.',
+        yes: { for: 'kept', says: 'papers and keys are there' },
+        no: { for: 'neglected', says: 'papers or keys are missing' },
+      },
+      {
+        key: 'repairs',
+        ask: 'Are there repairs that were made to last a week?',
+        how: 'Tape, cable ties, odd screws, silicone where it does not belong.',
+        yes: { for: 'neglected', says: 'there are makeshift repairs' },
+        no: { for: 'kept', says: 'there are no makeshift repairs' },
+      },
+      {
+        key: 'covered',
+        ask: 'Was it kept covered or under a roof?',
+        how: 'Ask; compare the sunny and the shaded side.',
+        yes: { for: 'kept', says: 'it was kept covered' },
+      },
+    ],
+    always: 'These are signs, not a history: say what was seen, and let the buyer judge.',
+  },
+];
+
+/** A guided look by its key. */
+export const lookEntry = (key: LookKey): GuidedLook =>
+  looks.find((l) => l.key === key) as GuidedLook;

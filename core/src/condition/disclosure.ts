@@ -1,0 +1,78 @@
+import { findingKind, gravities, stationEntry } from '../catalogue/index.ts';
+import { formatDate } from '../dates/index.ts';
+import { textOf, verdicts, type UnitRecord } from '../record/index.ts';
+import { conclude } from './conclude.ts';
+import { findingsOf, needsTechnician, type FoundThing } from './findings.ts';
+import { inspectionState } from './inspection.ts';
+import { wheelsOf, type WheelOn } from './wheels.ts';
+
+/** One fault as the buyer reads it. */
+export interface Disclosed {
+  readonly id: string;
+  readonly title: string;
+  readonly where: string;
+  readonly text: string;
+  readonly gravity: string;
+}
+
+/** What the buyer of a used unit is told in writing, faults first. */
+export interface Disclosure {
+  readonly faults: readonly Disclosed[];
+  readonly repaired: readonly Disclosed[];
+  readonly wheels: readonly WheelOn[];
+  /** What was not looked at: a page that is silent promises nothing. */
+  readonly silent: string;
+  readonly inspection: string;
+}
+
+const inWords = (found: FoundThing): string => {
+  const { finding, signed } = found;
+  const kind = findingKind(finding.kind);
+  const look = kind.look && finding.answers ? conclude(kind.look, finding.answers).sentence : '';
+  const verdict = signed && verdicts.find((row) => row.key === signed.value.verdict)?.label;
+  return [
+    kind.plain,
+    finding.note && `${finding.note.replace(/[.!?]?$/, '.')}`,
+    look,
+    signed &&
+      `${verdict}: ${signed.by}, ${formatDate(signed.at.slice(0, 10))}${signed.value.note ? `, “${signed.value.note}”` : ''}.`,
+    needsTechnician(found) && 'A technician has not decided on it yet.',
+    finding.repaired &&
+      `Repaired by ${finding.repaired.by}, ${formatDate(finding.repaired.on)}${finding.repaired.what ? `: ${finding.repaired.what}` : ''}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+};
+
+const disclosed = (found: FoundThing): Disclosed => ({
+  id: found.id,
+  title: findingKind(found.finding.kind).label,
+  where: stationEntry(found.finding.station).label,
+  text: inWords(found),
+  gravity: gravities.find((row) => row.key === found.finding.gravity)?.said ?? '',
+});
+
+/**
+ * The disclosure of a unit: faults in the order in which they are told, then what was repaired, then every tyre.
+ * @param today for the age of tyres, `2026-04-10`
+ */
+export const disclosureOf = (record: UnitRecord, today: string): Disclosure => {
+  const all = findingsOf(record);
+  const { failed, notTried } = inspectionState(record);
+  const inspected = textOf(record, 'inspected');
+  const names = (items: typeof failed): string =>
+    items.map(({ item }) => item.label.toLowerCase()).join(', ');
+  const said = [
+    inspected ? `Inspected ${formatDate(inspected)}.` : 'Not inspected yet.',
+    failed.length > 0 && `Not passed: ${names(failed)}.`,
+    notTried.length > 0 && `Not tried: ${names(notTried)}.`,
+  ];
+  return {
+    faults: all.filter(({ finding }) => !finding.repaired).map(disclosed),
+    repaired: all.filter(({ finding }) => finding.repaired).map(disclosed),
+    wheels: wheelsOf(record, today),
+    silent:
+      'This page tells what was seen and measured by looking at the unit without taking it apart. It is no warranty. What it does not name was not found; that is not to say that it is not there.',
+    inspection: said.filter(Boolean).join(' '),
+  };
+};

@@ -1,0 +1,22 @@
+export { conclude, type Answers, type Conclusion, type Weighed } from './conclude.ts';
+export {
+  findingInputs,
+  findingsOf,
+  isSaidFirst,
+  needsTechnician,
+  saidFirst,
+  type FoundThing,
+} from './findings.ts';
+export { ageWords, knownOfMismatch, oddWheels, wheelsOf, type WheelOn } from './wheels.ts';
+export {
+  inspectionInputs,
+  inspectionOf,
+  inspectionState,
+  itemSubject,
+  operableOf,
+  signInspection,
+  type InspectionState,
+  type ItemOn,
+  type Operable,
+} from './inspection.ts';
+export { disclosureOf, type Disclosed, type Disclosure } from './disclosure.ts';

@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { day, words } from './spot.ts';
+
+/** Whose question it is: of this unit alone, or of every unit of its model. */
+export const scopes = ['unit', 'model'] as const;
+
+/** Something nobody here can answer yet. */
+export const questionSchema = z.strictObject({
+  text: words,
+  scope: z.enum(scopes),
+  /** The field it is about: `specs.furnace`. */
+  about: z
+    .string()
+    .regex(/^(specs|features)\.\w{1,60}$/)
+    .optional(),
+  /** Who is asked, and by when it is wanted. */
+  asked: words.optional(),
+  due: day.optional(),
+  answer: words.optional(),
+});
+export type Question = z.infer<typeof questionSchema>;

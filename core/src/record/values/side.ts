@@ -1,0 +1,3 @@
+import { z } from 'zod';
+
+export const sideSchema = z.enum(['door', 'off-door', 'centre', 'front', 'rear']);

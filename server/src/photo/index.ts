@@ -1,0 +1,4 @@
+export { PhotoPiece, PhotoRow } from './entities.ts';
+export { madeAnew, type Picture } from './picture.ts';
+export { keepPicture, photosHere, pictureOf } from './photos.ts';
+export { photoPlugin } from './plugin.ts';

@@ -1,0 +1,64 @@
+import sharp from 'sharp';
+import { Refusal } from '../problems/index.ts';
+
+/** A picture made anew, with a small one of it. JPEG. */
+export interface Picture {
+  readonly picture: Buffer;
+  readonly thumb: Buffer;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Pixels a side that a label can still be read by; and of the small one. */
+const side = 2000;
+const thumbSide = 360;
+/** More pixels than any phone's camera takes: a file that unpacks to more was made to do harm. */
+const mostPixels = 50_000_000;
+
+/** How the three formats begin; a name or a type that somebody sent says nothing. */
+const beginnings: readonly (readonly [string, RegExp])[] = [
+  ['jpeg', /^\u00FF\u00D8\u00FF/],
+  ['png', /^\u0089PNG\r\n\u001A\n/],
+  ['webp', /^RIFF[^]{4}WEBP/],
+];
+
+/** The format by the first bytes; undefined for whatever is none of the three. */
+export const formatOf = (bytes: Buffer): string | undefined => {
+  const head = bytes.subarray(0, 16).toString('latin1');
+  return beginnings.find(([, begins]) => begins.test(head))?.[0];
+};
+
+const notAPicture = new Refusal(
+  'bad-picture',
+  'This is not a JPEG, PNG or WebP picture. Take the photo again, or choose another file; nothing was kept.',
+);
+const broken = new Refusal(
+  'bad-picture',
+  'The picture cannot be read: it is damaged, or larger than any camera takes. Take the photo again; nothing was kept.',
+);
+
+/**
+ * A picture as it is kept: checked by its content, turned upright, made anew, without a word of what the camera
+ * wrote into it, the place among it.
+ * @throws Refusal bad-picture
+ */
+export const madeAnew = async (bytes: Buffer): Promise<Picture> => {
+  const format = formatOf(bytes);
+  if (!format) throw notAPicture;
+  try {
+    const opened = sharp(bytes, { limitInputPixels: mostPixels, failOn: 'error' });
+    const { data: upright, info } = await opened
+      .rotate()
+      .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
+    const thumb = await sharp(upright)
+      .resize({ width: thumbSide, height: thumbSide, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 70 })
+      .toBuffer();
+    return { picture: upright, thumb, width: info.width, height: info.height };
+  } catch {
+    throw broken;
+  }
+};
