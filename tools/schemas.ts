@@ -4,7 +4,7 @@ import { modelSheetJsonSchema, unitFileJsonSchema } from '@fair-gable/core';
 
 const folder = new URL('../docs/schemas/', import.meta.url);
 const schemas = {
-  'unit-v3.schema.json': unitFileJsonSchema(),
+  'unit-v4.schema.json': unitFileJsonSchema(),
   'model-sheet-v1.schema.json': modelSheetJsonSchema(),
 };
 

@@ -23,6 +23,16 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         clientsClaim: true,
+        // What renders the stand-in's labels is for the demo: it is not kept on every phone.
+        globIgnores: ['**/stand-in-*.js'],
+        runtimeCaching: [
+          {
+            // A photo never changes; once looked at it is there without a network, until signing out.
+            urlPattern: /\/api\/units\/[^/]+\/photos\/[^/?]+(\?size=\w+)?$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'photos', expiration: { maxEntries: 3000 } },
+          },
+        ],
       },
     }),
   ],

@@ -12,6 +12,7 @@ export * from './aboard/index.ts';
 export * from './questions/index.ts';
 export * from './outline/index.ts';
 export * from './walk/index.ts';
+export * from './round/index.ts';
 export * from './stock-list/index.ts';
 export * from './unit-file/index.ts';
 export * from './yard/index.ts';

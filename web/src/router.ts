@@ -39,11 +39,8 @@ export const router = createRouter({
     },
     { path: '/unsent', name: 'unsent', component: () => import('./outbox/UnsentView.vue') },
     { path: '/yard', name: 'yard', component: () => import('./yard/YardView.vue') },
-    {
-      path: '/yard/to-confirm',
-      name: 'yard-confirm',
-      component: () => import('./yard/YardConfirm.vue'),
-    },
+    { path: '/yard/left', name: 'yard-left', component: () => import('./yard/LeftView.vue') },
+    { path: '/yard/to-confirm', redirect: { name: 'yard-left' } },
     { path: '/yard/list', name: 'take-list', component: () => import('./stock-list/TakeList.vue') },
     {
       path: '/model-sheets',
@@ -78,6 +75,35 @@ export const router = createRouter({
           component: () => import('./record/UnitConfirm.vue'),
         },
         { path: 'walk', name: 'walk', component: () => import('./walk/PlanView.vue') },
+        {
+          path: 'round/:station?',
+          name: 'round',
+          component: () => import('./round/RoundView.vue'),
+        },
+        { path: 'labels', name: 'labels', component: () => import('./label/LabelsView.vue') },
+        { path: 'photos', name: 'photos', component: () => import('./photo/PhotosView.vue') },
+        {
+          path: 'condition',
+          name: 'condition',
+          component: () => import('./condition/ConditionView.vue'),
+        },
+        { path: 'wheels', name: 'wheels', component: () => import('./condition/WheelsView.vue') },
+        {
+          path: 'inspection',
+          name: 'inspection',
+          component: () => import('./condition/InspectionView.vue'),
+        },
+        { path: 'aboard', name: 'aboard', component: () => import('./aboard/AboardView.vue') },
+        {
+          path: 'questions',
+          name: 'questions',
+          component: () => import('./questions/QuestionsView.vue'),
+        },
+        {
+          path: 'disclosure',
+          name: 'disclosure',
+          component: () => import('./condition/DisclosureView.vue'),
+        },
         {
           path: 'history',
           name: 'history',

@@ -1,7 +1,14 @@
 import { wheelPlaces, type SpecKey, type WheelKey } from '../catalogue/index.ts';
-import { formatDate } from '../dates/index.ts';
+import { formatDate, monthsBetween } from '../dates/index.ts';
 import { builtOn, readDotDate, tyreMonths } from '../identity/index.ts';
-import { countedOf, hasFeature, textOf, type UnitRecord, type Wheel } from '../record/index.ts';
+import {
+  countedOf,
+  hasFeature,
+  textOf,
+  type Answer,
+  type UnitRecord,
+  type Wheel,
+} from '../record/index.ts';
 import type { Answers } from './conclude.ts';
 
 /** A wheel of a unit: what is known of it, and how old its tyre is. */
@@ -60,9 +67,7 @@ const monthsApart = 6;
 const sideOf = (key: WheelKey): string => (key.startsWith('Off') ? 'off-door' : 'door');
 
 const isLater = (a: string | undefined, b: string | undefined): boolean =>
-  a !== undefined &&
-  b !== undefined &&
-  Date.parse(a) - Date.parse(b) > monthsApart * 30.4 * 86_400_000;
+  a !== undefined && b !== undefined && monthsBetween(b, a) >= monthsApart;
 
 /** Wheels whose tyre is of another make, or was built half a year or more apart from most others. */
 export const oddWheels = (wheels: readonly WheelOn[]): readonly WheelOn[] => {
@@ -77,7 +82,34 @@ export const oddWheels = (wheels: readonly WheelOn[]): readonly WheelOn[] => {
   });
 };
 
-/** What the record answers by itself of the look at a mismatched tyre; the rest is to be looked at. */
+const asAnswer = (is: boolean | undefined): Answer | undefined =>
+  is === undefined ? undefined : is ? 'yes' : 'no';
+
+/** What is known of some, or nothing where it is known of none. */
+const ofKnown = <T>(
+  values: readonly (T | undefined)[],
+  test: (known: readonly T[]) => boolean,
+): boolean | undefined => {
+  const known = values.filter((value) => value !== undefined);
+  return known.length > 0 ? test(known as readonly T[]) : undefined;
+};
+
+/** Whether the other tyre of its side is as new, and those of the other side are not. */
+const isSideNewer = (one: WheelOn, others: readonly WheelOn[]): boolean | undefined => {
+  const mate = others.find(({ key }) => sideOf(key) === sideOf(one.key));
+  if (!mate?.built || !one.built || others.length < 3) return undefined;
+  const rest = others.filter((other) => other !== mate);
+  return !isLater(one.built, mate.built) && rest.every((other) => isLater(mate.built, other.built));
+};
+
+/** Pounds of cargo that are little for a trailer; common practice. */
+const littleCargo = 800;
+const oldAge = 6;
+
+/**
+ * What the record answers by itself of the look at a mismatched tyre; the rest is to be looked at.
+ * @param capacity pounds that may be loaded
+ */
 export const knownOfMismatch = (
   wheels: readonly WheelOn[],
   odd: WheelKey,
@@ -85,29 +117,26 @@ export const knownOfMismatch = (
 ): Answers => {
   const road = wheels.filter(({ key }) => key !== 'Spare');
   const one = road.find(({ key }) => key === odd);
-  const others = road.filter(({ key }) => key !== odd);
   if (!one) return {};
-  const yes = (is: boolean | undefined) => (is === undefined ? undefined : is ? 'yes' : 'no');
-  const worn = others.map(({ wheel }) => wheel.wear);
-  const known = worn.filter((wear) => wear !== undefined);
-  const dated = others.filter(({ built }) => built !== undefined);
-  const mate = others.find(({ key }) => sideOf(key) === sideOf(odd));
-  const all: Answers = {
-    newer: yes(
-      one.built && dated.length > 0 ? dated.every((o) => isLater(one.built, o.built)) : undefined,
+  const others = road.filter((other) => other !== one);
+  const wear = others.map(({ wheel }) => wheel.wear);
+  const built = one.built === undefined ? [] : others.map((other) => other.built);
+  const all: Readonly<Record<string, boolean | undefined>> = {
+    newer: ofKnown(built, (known) => known.every((date) => isLater(one.built, date))),
+    'well-torn': ofKnown([one.wheel.well], ([well]) => well === 'torn'),
+    'wear-even': ofKnown(wear, (known) => known.every((worn) => worn === 'even')),
+    'one-edge': ofKnown(wear, (known) => known.includes('one-edge')),
+    'both-edges': ofKnown(wear, (known) => known.includes('both-edges')),
+    'same-side': isSideNewer(one, others),
+    old: ofKnown(
+      others.map(({ age }) => age),
+      (known) => known.every((years) => years >= oldAge),
     ),
-    'well-torn': yes(one.wheel.well && one.wheel.well === 'torn'),
-    'wear-even': yes(known.length > 0 ? known.every((wear) => wear === 'even') : undefined),
-    'one-edge': yes(known.length > 0 ? known.includes('one-edge') : undefined),
-    'both-edges': yes(known.length > 0 ? known.includes('both-edges') : undefined),
-    'same-side': yes(
-      mate?.built && one.built && others.length > 2
-        ? !isLater(one.built, mate.built) &&
-            others.filter((o) => o !== mate).every((o) => isLater(mate.built, o.built))
-        : undefined,
-    ),
-    old: yes(dated.length > 0 ? dated.every(({ age = 0 }) => age >= 6) : undefined),
-    heavy: yes(capacity === undefined ? undefined : capacity < 800),
+    heavy: capacity === undefined ? undefined : capacity < littleCargo,
   };
-  return Object.fromEntries(Object.entries(all).filter(([, answer]) => answer !== undefined));
+  return Object.fromEntries(
+    Object.entries(all)
+      .map(([key, is]) => [key, asAnswer(is)] as const)
+      .filter(([, answer]) => answer !== undefined),
+  );
 };

@@ -12,4 +12,5 @@ export {
   type PlanPart,
   type PlanReading,
 } from './floor-plan.ts';
+export { readScanned, type Scanned } from './scanned.ts';
 export { codeInWords } from './in-words.ts';

@@ -1,3 +1,4 @@
+export { stationAtSpot } from './spot-station.ts';
 export {
   outlineOf,
   layoutLength,

@@ -65,6 +65,8 @@ export const sessionSchema = z.strictObject({
     system,
     houseViews: houseViewsSchema,
     glossary: glossarySchema,
+    /** Filled with the demo: stand-ins for a yard’s devices are offered. */
+    demo: z.boolean(),
   }),
   /** Every yard this person belongs to. */
   yards: z.array(z.strictObject({ id: z.uuid(), name: z.string(), role: z.enum(roles) })),

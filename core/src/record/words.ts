@@ -17,7 +17,7 @@ import {
 import { formatQuantity, type System } from '../quantity/index.ts';
 import type { FieldValue, ValueOf } from './change.ts';
 import { formatSpec } from './read.ts';
-import type { FeatureValue, Part, Place, SpecValue } from './schema.ts';
+import type { FeatureValue, Part, Place } from './schema.ts';
 import { verdicts } from './values/finding.ts';
 
 const entryLabel = (key: string): string => {

@@ -115,4 +115,4 @@ export const readUnitFile = (content: unknown): UnitFileReading => {
 };
 
 /** The published JSON Schema of a unit file. */
-export const unitFileJsonSchema = (): unknown => z.toJSONSchema(unitFileSchema);
+export const unitFileJsonSchema = (): unknown => z.toJSONSchema(unitFileSchema, { io: 'input' });

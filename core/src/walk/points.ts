@@ -16,6 +16,7 @@ import {
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
+import { operableOf } from '../condition/index.ts';
 import { formatSpec, hasFeature, howKnownSchema, type UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
@@ -82,14 +83,19 @@ interface Telling {
   readonly record: UnitRecord;
   readonly system: System;
   readonly operates: boolean;
+  /** Failed at the inspection, or could not be tried. */
+  readonly toldOnly: ReadonlySet<string>;
 }
 
 /** What to do beside the sentence; whoever operates nothing points. */
 const showing = (
   entry: Spec | Feature,
-  { operates }: Telling,
+  { operates, toldOnly }: Telling,
 ): { readonly what: string; readonly seconds: number } | undefined =>
-  entry.show && (operates ? entry.show : { what: 'Point it out; operate nothing.', seconds: grid });
+  entry.show &&
+  (operates && !toldOnly.has(entry.key)
+    ? entry.show
+    : { what: 'Point it out; operate nothing.', seconds: grid });
 
 const specPoint = (spec: Spec, telling: Telling): Point | undefined => {
   const { record, system } = telling;
@@ -177,10 +183,12 @@ export const routeOf = (record: UnitRecord): readonly StationKey[] =>
 /**
  * Everything there is to say about a unit, in the order of its route.
  * Only what its record knows; what it lacks where a buyer would ask.
+ * A unit that is not inspected is told and not operated; of one that is, not what failed or could not be tried.
  * @param operates false for whoever may look and tell but operate nothing, such as a guest presenter
  */
 export const pointsOf = (record: UnitRecord, system: System, operates = true): readonly Point[] => {
-  const telling: Telling = { record, system, operates };
+  const { may, toldOnly } = operableOf(record);
+  const telling: Telling = { record, system, operates: operates && may, toldOnly };
   const all = [
     ...specs.flatMap((s) => specPoint(s, telling) ?? []),
     ...features.flatMap((f) => featurePoint(f, telling) ?? []),

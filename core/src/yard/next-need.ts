@@ -1,6 +1,8 @@
 import {
   entryFor,
   features,
+  findingKind,
+  gravities,
   specEntry,
   specs,
   stationEntry,
@@ -11,6 +13,7 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { openObjections, type Objection } from '../checks/index.ts';
+import { findingsOf, needsTechnician, type FoundThing } from '../condition/index.ts';
 import { knownAt, type Known } from '../outline/index.ts';
 import { applies, type UnitRecord } from '../record/index.ts';
 
@@ -58,6 +61,24 @@ const toRead = (record: UnitRecord): Need | undefined => {
   return { urgency: 'now', text: `Still to read: ${names}`, station: specEntry(first).station };
 };
 
+/** What says “do not show”, and what a technician has not decided. */
+const toDecide = (record: UnitRecord): Need | undefined => {
+  const waiting = findingsOf(record).filter(
+    (found) => !found.finding.repaired && needsTechnician(found),
+  );
+  const [worst] = waiting.toSorted((a, b) => graveness(b) - graveness(a));
+  if (!worst) return undefined;
+  const label = findingKind(worst.finding.kind).label.toLowerCase();
+  const isNow = worst.finding.gravity === 'do-not-show';
+  return {
+    urgency: isNow ? 'now' : 'soon',
+    text: `${isNow ? 'Do not show' : 'Technician'}: ${label}`,
+    station: worst.finding.station,
+  };
+};
+const graveness = ({ finding }: FoundThing): number =>
+  gravities.findIndex(({ key }) => key === finding.gravity);
+
 const toSettle = (open: readonly Objection[]): Need | undefined => {
   const first = open.find((o) => o.severity === 'wrong') ?? open.find((o) => o.severity !== 'look');
   if (!first) return undefined;
@@ -97,11 +118,13 @@ const toLookAt = (record: UnitRecord): Need | undefined => {
 };
 
 /**
- * What a unit needs next: labels first, then numbers that disagree, guesses, and what nobody looked at.
+ * What a unit needs next: labels first, then what keeps it from being shown, numbers that disagree, guesses, and what nobody looked at.
  * @param objections those of the whole record
  */
 export const nextNeed = (record: UnitRecord, objections: readonly Objection[]): Need =>
   toRead(record) ??
+  (toDecide(record)?.urgency === 'now' ? toDecide(record) : undefined) ??
   toSettle(openObjections(objections)) ??
+  toDecide(record) ??
   toMeasure(record) ??
   toLookAt(record) ?? { urgency: 'none', text: 'Ready to show', station: undefined };

@@ -154,6 +154,7 @@ export const examples: Readonly<Record<string, Example>> = {
         system: 'us',
         houseViews: { 'slide-topper': 'wanted' },
         glossary: [{ code: 'RKD', readings: ['rear kitchen and dinette'] }],
+        demo: false,
       },
       yards: [{ id: yard, name: 'Thornquay yard', role: 'specialist' }],
     },

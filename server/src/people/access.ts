@@ -18,6 +18,7 @@ export interface Caller {
   readonly yardSystem: System;
   readonly houseViews: HouseViews;
   readonly glossary: { code: string; readings: string[] }[];
+  readonly demo: boolean;
 }
 
 export interface RouteRule {
@@ -68,7 +69,8 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
-         y.house_views AS "houseViews", y.glossary
+         y.house_views AS "houseViews", y.glossary,
+         EXISTS (SELECT 1 FROM secret WHERE key = 'demo-yard') AS demo
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
   WHERE m.yard_id = $1 AND m.person_id = $2`;
 

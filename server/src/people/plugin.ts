@@ -46,6 +46,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     system: caller.yardSystem,
     houseViews: caller.houseViews,
     glossary: caller.glossary,
+    demo: caller.demo,
   },
   yards,
 });

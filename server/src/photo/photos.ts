@@ -2,7 +2,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { readUnit } from '../record/index.ts';
-import { PhotoPiece, PhotoRow } from './entities.ts';
+import { PhotoRow } from './entities.ts';
 import { madeAnew, type Picture } from './picture.ts';
 
 /** The longest a photo may be, bytes; and one piece of it. */

@@ -15,18 +15,18 @@ const thumbSide = 360;
 /** More pixels than any phone's camera takes: a file that unpacks to more was made to do harm. */
 const mostPixels = 50_000_000;
 
-/** How the three formats begin; a name or a type that somebody sent says nothing. */
-const beginnings: readonly (readonly [string, RegExp])[] = [
-  ['jpeg', /^\u00FF\u00D8\u00FF/],
-  ['png', /^\u0089PNG\r\n\u001A\n/],
-  ['webp', /^RIFF[^]{4}WEBP/],
-];
+/** How the three formats begin, and at which byte; a name or a type that somebody sent says nothing. */
+const beginnings = [
+  { format: 'jpeg', at: 0, bytes: [0xff, 0xd8, 0xff] },
+  { format: 'png', at: 0, bytes: [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a] },
+  { format: 'webp', at: 8, bytes: [0x57, 0x45, 0x42, 0x50] },
+] as const;
 
 /** The format by the first bytes; undefined for whatever is none of the three. */
-export const formatOf = (bytes: Buffer): string | undefined => {
-  const head = bytes.subarray(0, 16).toString('latin1');
-  return beginnings.find(([, begins]) => begins.test(head))?.[0];
-};
+export const formatOf = (file: Buffer): 'jpeg' | 'png' | 'webp' | undefined =>
+  beginnings.find(({ at, bytes }) =>
+    file.subarray(at, at + bytes.length).equals(Buffer.from(bytes)),
+  )?.format;
 
 const notAPicture = new Refusal(
   'bad-picture',

@@ -34,21 +34,21 @@ const asRefused = async (response: Response): Promise<Refused> => {
   return new Refused(response.status, String(details['code'] ?? 'unexpected'), detail, details);
 };
 
-/**
- * Asks the server.
- * @returns the answer's body; undefined where it has none
- * @throws Refused with the server's sentence; NoNetwork when it was not reached
- */
-export const ask = async <T>(method: Method, path: string, body?: unknown): Promise<T> => {
+interface Sent {
+  readonly type: string;
+  readonly content: BodyInit;
+}
+
+const send = async <T>(method: Method, path: string, sent?: Sent): Promise<T> => {
   const headers: Record<string, string> = {
     accept: 'application/json',
     'fair-gable-version': String(apiVersion),
   };
   // Where a network swallows everything, nobody waits for ever.
   const init: RequestInit = { method, headers, signal: AbortSignal.timeout(answersWithin) };
-  if (body !== undefined) {
-    init.body = JSON.stringify(body);
-    headers['content-type'] = 'application/json';
+  if (sent) {
+    init.body = sent.content;
+    headers['content-type'] = sent.type;
   }
   const response = await fetch(path, init).catch(() => {
     throw new NoNetwork();
@@ -56,6 +56,26 @@ export const ask = async <T>(method: Method, path: string, body?: unknown): Prom
   if (!response.ok) throw await asRefused(response);
   return (response.status === 204 ? undefined : await response.json()) as T;
 };
+
+/**
+ * Asks the server.
+ * @returns the answer's body; undefined where it has none
+ * @throws Refused with the server's sentence; NoNetwork when it was not reached
+ */
+export const ask = <T>(method: Method, path: string, body?: unknown): Promise<T> =>
+  send<T>(
+    method,
+    path,
+    body === undefined ? undefined : { type: 'application/json', content: JSON.stringify(body) },
+  );
+
+/** Sends a piece of something. @throws Refused, NoNetwork */
+export const sendBytes = <T>(path: string, bytes: ArrayBuffer): Promise<T> =>
+  send<T>('PUT', path, { type: 'application/octet-stream', content: bytes });
+
+/** Sends a file as it is. @throws Refused, NoNetwork */
+export const sendFile = <T>(path: string, file: Blob, type: string): Promise<T> =>
+  send<T>('POST', path, { type, content: file });
 
 /** Any error as a sentence to show. */
 export const saying = (error: unknown): string =>

@@ -26,6 +26,7 @@ export type Unsent = Owner &
     | { readonly kind: 'event'; readonly walk: string; readonly event: WalkEvent }
     | { readonly kind: 'unit'; readonly unit: NewUnit }
     | { readonly kind: 'edit'; readonly edit: WaitingEdit }
+    | { readonly kind: 'photo'; readonly unit: string; readonly photo: string }
   );
 
 /** A unit that was taken in on this device. */
@@ -53,6 +54,13 @@ export interface KeptUnit {
   readonly record: UnitRecord;
 }
 
+/** A photo that was taken here and is not sent yet. */
+export interface KeptPicture {
+  readonly id: string;
+  readonly unit: string;
+  readonly blob: Blob;
+}
+
 /** A walk as this device has it. */
 export interface KeptWalk {
   readonly plan: WalkPlan;
@@ -70,9 +78,10 @@ export interface Device extends DBSchema {
   outbox: { key: number; value: Unsent };
   clashes: { key: string; value: OwnClash };
   declined: { key: number; value: Declined };
+  pictures: { key: string; value: KeptPicture };
 }
 
-const version = 3;
+const version = 4;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -92,6 +101,7 @@ export const openDevice = (
         db.createObjectStore('declined', { autoIncrement: true });
       }
       if (from < 3) db.createObjectStore('units', { keyPath: 'id' });
+      if (from < 4) db.createObjectStore('pictures', { keyPath: 'id' });
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {
@@ -156,6 +166,18 @@ export const keepUnit = async (unit: KeptUnit): Promise<void> => {
   await (await device()).put('units', unit);
 };
 
+/** A picture that waits here to be sent. */
+export const keptPicture = async (id: string): Promise<Blob | undefined> =>
+  (await (await device()).get('pictures', id))?.blob;
+
+/** Lets a picture go: the server has it. */
+export const dropPicture = async (id: string): Promise<void> => {
+  await (await device()).delete('pictures', id);
+};
+
+/** Where the service worker keeps photos that were looked at. */
+const photosSeen = 'photos';
+
 /** The units this device kept; none where it never had any. */
 export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
   const all = await (await device()).getAll('units');
@@ -175,6 +197,7 @@ export const forgetPerson = async (): Promise<void> => {
   );
   const walks = await db.getAllKeys('walks');
   await Promise.all([
+    'caches' in globalThis ? caches.delete(photosSeen) : undefined,
     db.delete('kept', 'session'),
     db.delete('kept', 'sheets'),
     // Where a version that kept them all together left them.

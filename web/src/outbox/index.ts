@@ -6,6 +6,7 @@ export {
   keepUnit,
   keepUnits,
   kept,
+  keptPicture,
   keptUnits,
   type KeptWalk,
   type NewUnit,

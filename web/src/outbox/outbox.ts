@@ -3,11 +3,12 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { queued, type WaitingEdit, type WalkEvent, type WalkPlan } from '@fair-gable/core';
 import type { Refused } from '../api/client.ts';
-import type { KeptWalk, NewUnit, OwnClash, Owner, Unsent } from './device.ts';
+import type { KeptPicture, KeptWalk, NewUnit, OwnClash, Owner, Unsent } from './device.ts';
 import type { SentUnit } from './send.ts';
 import { haltBy, sendAll, type Ground, type Halt } from './sender.ts';
 import {
   addItem,
+  addPhoto,
   dropClash,
   readShelf,
   rewriteEdits,
@@ -94,7 +95,14 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
     await read();
     soon();
   };
-  return { addPlan, addEvent, addUnit, addEdit };
+
+  /** Keeps a photo that was taken here, and queues it with what it shows. */
+  const addPicture = async (picture: KeptPicture, edit: WaitingEdit): Promise<void> => {
+    await addPhoto(own(), picture, (edits) => queued(edits, edit));
+    await read();
+    soon();
+  };
+  return { addPlan, addEvent, addUnit, addEdit, addPicture };
 };
 
 /**

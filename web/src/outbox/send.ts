@@ -1,5 +1,6 @@
 import type { Conflict, UnitRecord } from '@fair-gable/core';
 import { ask, type Refused } from '../api/client.ts';
+import { sendPhoto } from './send-photo.ts';
 import type { Queued } from './shelf.ts';
 
 /** A unit as the server has it after an edit. */
@@ -10,8 +11,13 @@ export interface SentUnit {
 
 const mostAtOnce = 200;
 
-/** One item, or the first run of events of one walk: what one request carries. */
-export const nextBatch = (queue: readonly Queued[]): readonly Queued[] => {
+/**
+ * One item, or the first run of events of one walk: what one request carries. Photos go last: what was typed does
+ * not wait for them.
+ */
+export const nextBatch = (all: readonly Queued[]): readonly Queued[] => {
+  const words = all.filter(({ item }) => item.kind !== 'photo');
+  const queue = words.length > 0 ? words : all;
   const first = queue[0]?.item;
   if (first?.kind !== 'event') return queue.slice(0, 1);
   const end = queue.findIndex(({ item }) => item.kind !== 'event' || item.walk !== first.walk);
@@ -40,6 +46,8 @@ export const sendBatch = async (batch: readonly Queued[]): Promise<SentUnit | un
       const { id, unit, changes } = first.edit;
       return ask('POST', `/api/units/${unit}/edits`, { id, changes });
     }
+    case 'photo':
+      return sendPhoto(first.unit, first.photo);
     default:
       return undefined;
   }

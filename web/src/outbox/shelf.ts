@@ -1,9 +1,12 @@
+import type { IDBPObjectStore } from 'idb';
 import type { WaitingEdit } from '@fair-gable/core';
 import {
   clashKey,
   device,
   isOf,
   type Declined,
+  type Device,
+  type KeptPicture,
   type KeptWalk,
   type OwnClash,
   type Owner,
@@ -60,6 +63,24 @@ export const addItem = async (item: Unsent, walk?: KeptWalk): Promise<void> => {
   await change.done;
 };
 
+/**
+ * Puts a photo with what it shows into the queue, and its picture beside it: all of it or nothing.
+ */
+export const addPhoto = async (
+  owner: Owner,
+  picture: KeptPicture,
+  rewrite: (edits: readonly WaitingEdit[]) => readonly WaitingEdit[],
+): Promise<void> => {
+  const change = (await device()).transaction(['outbox', 'pictures'], 'readwrite', safely);
+  void change.objectStore('pictures').put(picture);
+  await writeEdits(change.objectStore('outbox') as never, owner, (edits) => ({
+    edits: rewrite(edits),
+  }));
+  const { unit, id: photo } = picture;
+  void change.objectStore('outbox').add({ kind: 'photo', ...owner, unit, photo });
+  await change.done;
+};
+
 export const dropItems = async (batch: readonly Queued[]): Promise<void> => {
   const change = (await device()).transaction('outbox', 'readwrite');
   for (const { key } of batch) void change.store.delete(key);
@@ -76,22 +97,24 @@ export interface Rewritten {
   readonly split?: { readonly from: string; readonly to: string };
 }
 
-/**
- * Reads and rewrites an owner's waiting edits at once, so that two tabs never do it together.
- * Edits keep their place in the queue; new ones come last.
- */
-export const rewriteEdits = async (
+type OutboxStore = IDBPObjectStore<
+  Device,
+  ('outbox' | 'clashes' | 'pictures')[],
+  'outbox',
+  'readwrite'
+>;
+
+const writeEdits = async (
+  outbox: OutboxStore,
   owner: Owner,
   rewrite: (edits: readonly WaitingEdit[]) => Rewritten,
-): Promise<void> => {
-  const db = await device();
-  const change = db.transaction(['outbox', 'clashes'], 'readwrite', safely);
-  const outbox = change.objectStore('outbox');
+): Promise<Rewritten> => {
   const [keys, items] = await Promise.all([outbox.getAllKeys(), outbox.getAll()]);
   const own = items.flatMap((item, i) =>
     item.kind === 'edit' && isOf(owner, item) ? [{ key: keys[i], edit: item.edit }] : [],
   );
-  const { edits, clashes = [], settled, split } = rewrite(own.map(({ edit }) => edit));
+  const rewritten = rewrite(own.map(({ edit }) => edit));
+  const { edits, split } = rewritten;
   const left = new Map(edits.map((edit) => [edit.id, edit]));
   const asItem = (edit: WaitingEdit): Unsent => plain({ kind: 'edit', ...owner, edit });
   for (const { key, edit } of own) {
@@ -101,9 +124,23 @@ export const rewriteEdits = async (
     left.delete(id);
   }
   for (const edit of left.values()) void outbox.add(asItem(edit));
-  if (settled) void change.objectStore('clashes').delete(clashKey(settled));
-  for (const clash of clashes)
-    void change.objectStore('clashes').put(plain(clash), clashKey(clash));
+  return rewritten;
+};
+
+/**
+ * Reads and rewrites an owner's waiting edits at once, so that two tabs never do it together.
+ * Edits keep their place in the queue; new ones come last.
+ */
+export const rewriteEdits = async (
+  owner: Owner,
+  rewrite: (edits: readonly WaitingEdit[]) => Rewritten,
+): Promise<void> => {
+  const change = (await device()).transaction(['outbox', 'clashes'], 'readwrite', safely);
+  const outbox = change.objectStore('outbox');
+  const { settled, clashes = [] } = await writeEdits(outbox as never, owner, rewrite);
+  const kept = change.objectStore('clashes');
+  if (settled) void kept.delete(clashKey(settled));
+  for (const clash of clashes) void kept.put(plain(clash), clashKey(clash));
   await change.done;
 };
 
@@ -123,10 +160,15 @@ export const takeUpDeclined = async (
   declined: readonly KeptDeclined[],
   again: boolean,
 ): Promise<void> => {
-  const change = (await device()).transaction(['outbox', 'declined'], 'readwrite', safely);
+  const change = (await device()).transaction(
+    ['outbox', 'declined', 'pictures'],
+    'readwrite',
+    safely,
+  );
   for (const { key, item } of declined) {
     void change.objectStore('declined').delete(key);
     if (again) void change.objectStore('outbox').add(plain(item));
+    else if (item.kind === 'photo') void change.objectStore('pictures').delete(item.photo);
   }
   await change.done;
 };

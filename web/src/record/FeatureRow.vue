@@ -17,6 +17,7 @@ import {
 } from '@fair-gable/core';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
+import PhotoStrip from '../photo/PhotoStrip.vue';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
@@ -167,6 +168,24 @@ const triedWord = computed(() => {
           </button>
         </div>
       </template>
+      <div class="tried">
+        <PhotoStrip
+          :unit="unit"
+          :record="record"
+          :target="`features.${feature.key}`"
+          :may-write="mayWrite"
+        />
+        <RouterLink
+          v-if="mayWrite"
+          class="small"
+          :to="{
+            name: 'questions',
+            params: { id: unit },
+            query: { about: `features.${feature.key}` },
+          }"
+          >Ask about it</RouterLink
+        >
+      </div>
       <FieldHelp :entry="feature" />
       <FieldHistory
         :unit="unit"
@@ -265,7 +284,7 @@ const triedWord = computed(() => {
   gap: 8px;
 }
 
-.tried button {
+.tried > button {
   min-height: 40px;
   padding: 0 12px;
   border: 1px solid var(--edge);
@@ -274,7 +293,7 @@ const triedWord = computed(() => {
   cursor: pointer;
 }
 
-.tried button[aria-pressed='true'] {
+.tried > button[aria-pressed='true'] {
   border: 2px solid var(--ink);
   font-weight: 700;
 }

@@ -22,6 +22,7 @@ import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
 import { useSession } from '../people/session.ts';
+import PhotoStrip from '../photo/PhotoStrip.vue';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
@@ -220,6 +221,20 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
         </div>
       </form>
       <p v-if="codeWords" class="code">{{ codeWords }}</p>
+      <div class="proof">
+        <PhotoStrip
+          :unit="unit"
+          :record="record"
+          :target="`specs.${spec.key}`"
+          :may-write="mayWrite"
+        />
+        <RouterLink
+          v-if="mayWrite"
+          class="small"
+          :to="{ name: 'questions', params: { id: unit }, query: { about: `specs.${spec.key}` } }"
+          >Ask about it</RouterLink
+        >
+      </div>
       <FieldHelp :entry="spec" />
       <FieldHistory
         :unit="unit"
@@ -284,6 +299,13 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
   display: grid;
   gap: 14px;
   padding: 4px 16px 16px;
+}
+
+.proof {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
 }
 
 .beside {

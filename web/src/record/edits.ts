@@ -9,7 +9,9 @@ import {
   keepMine,
   writtenOut,
   type Change,
+  type Photo,
   type UnitRecord,
+  type WaitingEdit,
 } from '@fair-gable/core';
 import { Plain } from '../api/client.ts';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
@@ -29,6 +31,14 @@ export class NotKept extends Plain {
       'This device could not keep that. Free some room on it, then try again; nothing was changed.',
     );
   }
+}
+
+/** How an edit gets onto the device. */
+interface Keeping {
+  readonly settled?: OwnClash;
+  readonly onKept?: () => void;
+  /** In place of the outbox's own way, where something is kept beside it. */
+  readonly keep?: (edit: WaitingEdit) => Promise<void>;
 }
 
 const mostUndo = 50;
@@ -63,6 +73,40 @@ const inverseNow = (
     .map((c) => inverseOf(before, c, entryOf(now, c.part, c.key)?.version ?? 0));
 };
 
+type Put = (
+  unit: string,
+  changes: readonly Change[],
+  what: string,
+  keeping?: Keeping,
+) => Promise<void>;
+
+/** What is done to records beside changing their fields. */
+const useOthers = (put: Put) => {
+  const outbox = useOutbox();
+  const session = useSession();
+  const units = useUnits();
+
+  /** A new unit with what its labels say. @throws Refused, NotKept */
+  const create = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
+    const by = session.session?.person.name ?? '';
+    const at = new Date().toISOString();
+    await orNotKept(outbox.addUnit({ id, changes, what, by, at }));
+    await outbox.fared(id);
+  };
+
+  /** Settles a clash: for one's own value, or for what is there. */
+  const settle = async (clash: OwnClash, mine: boolean): Promise<void> => {
+    if (!mine) return outbox.settle(clash);
+    const { part, key } = clash.change;
+    const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
+    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), {
+      settled: clash,
+    });
+  };
+
+  return { create, settle };
+};
+
 /** The changes this person makes to records: on the device first, then on the server. */
 export const useEdits = defineStore('edits', () => {
   const outbox = useOutbox();
@@ -75,14 +119,15 @@ export const useEdits = defineStore('edits', () => {
     unit: string,
     changes: readonly Change[],
     what: string,
-    { settled, onKept }: { settled?: OwnClash; onKept?: () => void } = {},
+    { settled, onKept, keep }: Keeping = {},
   ): Promise<void> => {
     const by = session.session?.person.name ?? '';
     const at = new Date().toISOString();
     const id = crypto.randomUUID();
     saving.value += 1;
     try {
-      await orNotKept(outbox.addEdit({ id, unit, changes, what, by, at, tried: false }, settled));
+      const edit = { id, unit, changes, what, by, at, tried: false };
+      await orNotKept(keep ? keep(edit) : outbox.addEdit(edit, settled));
       onKept?.();
       await outbox.fared(id);
     } finally {
@@ -104,7 +149,12 @@ export const useEdits = defineStore('edits', () => {
    * @param what in words, for the undo button
    * @throws Refused; then nothing was changed. NotKept when this device has no room.
    */
-  const change = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
+  const change = async (
+    id: string,
+    changes: readonly Change[],
+    what: string,
+    keep?: Keeping['keep'],
+  ): Promise<void> => {
     const before = units.units.get(id)?.record;
     if (!before) return;
     const whole = changes.map((c) => writtenOut(before, c));
@@ -114,7 +164,7 @@ export const useEdits = defineStore('edits', () => {
       undos.add(entry);
     };
     try {
-      await put(id, whole, what, { onKept });
+      await put(id, whole, what, { onKept, ...(keep ? { keep } : {}) });
     } catch (error) {
       if (entry) undos.replace(entry);
       throw error;
@@ -139,23 +189,22 @@ export const useEdits = defineStore('edits', () => {
     }
   };
 
-  /** A new unit with what its labels say. @throws Refused, NotKept */
-  const create = async (id: string, changes: readonly Change[], what: string): Promise<void> => {
-    const by = session.session?.person.name ?? '';
-    const at = new Date().toISOString();
-    await orNotKept(outbox.addUnit({ id, changes, what, by, at }));
-    await outbox.fared(id);
-  };
+  /**
+   * Keeps a photo on the device and queues it, with what it shows.
+   * @throws Refused, NotKept
+   */
+  const addPhoto = (
+    unit: string,
+    { id, blob }: { readonly id: string; readonly blob: Blob },
+    photo: Photo,
+  ): Promise<void> =>
+    change(
+      unit,
+      [{ part: 'photos', key: id, value: photo, how: 'seen', basedOn: 0 }],
+      'a photo',
+      (edit) => outbox.addPicture({ id, unit, blob }, edit),
+    );
 
-  /** Settles a clash: for one's own value, or for what is there. */
-  const settle = async (clash: OwnClash, mine: boolean): Promise<void> => {
-    if (!mine) return outbox.settle(clash);
-    const { part, key } = clash.change;
-    const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
-    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), {
-      settled: clash,
-    });
-  };
-
-  return { saving, lastUndo: undos.last, change, undo, create, settle };
+  const { create, settle } = useOthers(put);
+  return { saving, lastUndo: undos.last, change, addPhoto, undo, create, settle };
 });

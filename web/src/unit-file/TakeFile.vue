@@ -21,11 +21,18 @@ const contentOf = async (file: File): Promise<unknown> => {
   }
 };
 
+const isZip = ({ name, type }: File): boolean =>
+  name.toLowerCase().endsWith('.zip') || type === 'application/zip';
+
 const take = async (): Promise<void> => {
   const file = input.value?.files?.[0];
   if (!file) return;
   busy.value = true;
   try {
+    if (isZip(file)) {
+      emit('taken', await units.takeZip(file));
+      return;
+    }
     const content = await contentOf(file);
     if (content === undefined) {
       emit(
@@ -47,7 +54,7 @@ const take = async (): Promise<void> => {
     <input
       ref="input"
       type="file"
-      accept="application/json,.json"
+      accept="application/json,.json,application/zip,.zip"
       class="visually-hidden"
       aria-label="Unit file"
       tabindex="-1"

@@ -21,14 +21,42 @@ const id = computed(() => String(route.params['id']));
 const unit = computed(() => units.units.get(id.value));
 const known = computed(() => unit.value && knownOf(unit.value.record));
 
+/** The places of a unit in the order of the work, and what each is made of. */
 const places = [
-  { name: 'record', label: 'Record' },
-  { name: 'sheet', label: 'Sheet' },
-  { name: 'confirm', label: 'To confirm' },
-  { name: 'walk', label: 'Walk' },
-  { name: 'log', label: 'Log' },
-  { name: 'history', label: 'History' },
+  {
+    label: 'Record',
+    parts: [
+      { name: 'record', label: 'Stations' },
+      { name: 'round', label: 'Round' },
+      { name: 'labels', label: 'Labels' },
+      { name: 'sheet', label: 'Sheet' },
+      { name: 'confirm', label: 'To confirm' },
+      { name: 'photos', label: 'Photos' },
+      { name: 'history', label: 'History' },
+    ],
+  },
+  {
+    label: 'Condition',
+    parts: [
+      { name: 'condition', label: 'Findings' },
+      { name: 'wheels', label: 'Wheels' },
+      { name: 'inspection', label: 'Inspection' },
+      { name: 'aboard', label: 'Aboard' },
+      { name: 'questions', label: 'Questions' },
+      { name: 'disclosure', label: 'Disclosure' },
+    ],
+  },
+  {
+    label: 'Walk',
+    parts: [
+      { name: 'walk', label: 'Plan' },
+      { name: 'log', label: 'Log' },
+    ],
+  },
 ] as const;
+const place = computed(() =>
+  places.find(({ parts }) => parts.some(({ name }) => name === route.name)),
+);
 </script>
 
 <template>
@@ -36,7 +64,7 @@ const places = [
   <p v-else-if="units.problem" class="wait wrong" role="alert">{{ units.problem }}</p>
   <p v-else-if="!unit" class="wait soft">Opening the unit…</p>
   <template v-else>
-    <header class="unit">
+    <header class="unit" :class="{ quiet: route.name === 'round' }">
       <h1>{{ nameOf(unit.record) }}</h1>
       <p class="particulars">{{ particularsOf(unit.record) }}</p>
       <p v-if="known" class="soft">
@@ -44,21 +72,40 @@ const places = [
           >, {{ known.taken }} from the sheet</template
         >
       </p>
-      <a class="file" :href="`/api/units/${unit.id}/file`" download
+      <a
+        class="file"
+        :href="`/api/units/${unit.id}/file${Object.keys(unit.record.photos).length ? '.zip' : ''}`"
+        download
         ><Download aria-hidden="true" />Save as a unit file</a
       >
       <nav aria-label="Places of this unit">
         <RouterLink
-          v-for="place in places"
-          :key="place.name"
-          :to="{ name: place.name, params: { id: unit.id } }"
-          :class="{ here: route.name === place.name }"
-          :aria-current="route.name === place.name ? 'page' : undefined"
+          v-for="one in places"
+          :key="one.label"
+          :to="{ name: one.parts[0].name, params: { id: unit.id } }"
+          :class="{ here: place === one }"
+          :aria-current="place === one ? 'true' : undefined"
         >
-          {{ place.label }}
+          {{ one.label }}
         </RouterLink>
       </nav>
     </header>
+    <nav
+      v-if="place"
+      class="parts"
+      :class="{ quiet: route.name === 'round' }"
+      :aria-label="`Parts of ${place.label.toLowerCase()}`"
+    >
+      <RouterLink
+        v-for="part in place.parts"
+        :key="part.name"
+        :to="{ name: part.name, params: { id: unit.id } }"
+        :class="{ here: route.name === part.name }"
+        :aria-current="route.name === part.name ? 'page' : undefined"
+      >
+        {{ part.label }}
+      </RouterLink>
+    </nav>
     <RouterView v-slot="{ Component }">
       <component
         :is="Component"
@@ -107,25 +154,66 @@ h1 {
   height: 17px;
 }
 
-nav {
+.unit nav {
   display: flex;
   gap: 6px;
   margin-left: auto;
 }
 
-nav a {
-  padding: 10px 14px;
+.unit nav a {
+  padding: 10px 16px;
   color: var(--soft);
+  font: 600 17px var(--slab);
   text-decoration: none;
 }
 
-nav a.here {
+.unit nav a.here {
   color: var(--ink);
   font-weight: 700;
   box-shadow: inset 0 -3px 0 var(--ink);
 }
 
+.parts {
+  display: flex;
+  gap: 2px;
+  padding: 0 18px;
+  overflow-x: auto;
+  border-bottom: var(--line) solid var(--hairline);
+  scrollbar-width: none;
+}
+
+.parts a {
+  display: inline-flex;
+  flex: none;
+  align-items: center;
+  min-height: 40px;
+  padding: 0 10px;
+  color: var(--soft);
+  text-decoration: none;
+}
+
+.parts a.here {
+  color: var(--ink);
+  font-weight: 700;
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 6px;
+}
+
+@media print {
+  .unit nav,
+  .parts,
+  .file {
+    display: none;
+  }
+}
+
 @media (width < 760px) {
+  /* On a round the phone shows the round alone. */
+  .quiet {
+    display: none;
+  }
+
   .unit {
     padding: 4px 16px 0;
   }
@@ -134,21 +222,23 @@ nav a.here {
     font-size: 22px;
   }
 
-  /* Six places are more than a thumb's width: they are pushed along. */
-  nav {
+  .unit nav {
     flex-basis: 100%;
-    min-width: 0;
-    margin: 0 -16px;
-    padding: 0 10px;
-    overflow-x: auto;
-    scrollbar-width: none;
+    margin: 0 -10px;
   }
 
-  nav a {
-    flex: none;
+  .unit nav a {
+    flex: 1;
     min-height: 44px;
-    padding-inline: 11px;
     text-align: center;
+  }
+
+  .parts {
+    padding: 0 8px;
+  }
+
+  .parts a {
+    min-height: 44px;
   }
 }
 </style>

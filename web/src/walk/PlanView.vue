@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import {
   isBasic,
   nameOf,
+  operableOf,
   pointsOf,
   routeOf,
   stationEntry,
@@ -30,6 +31,8 @@ const busy = ref(false);
 const problem = ref('');
 
 const points = computed(() => pointsOf(props.unit.record, session.system, session.may('operate')));
+
+const operable = computed(() => operableOf(props.unit.record));
 
 const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id)));
 const seconds = computed(() => totalSeconds(chosen.value));
@@ -117,6 +120,12 @@ const start = async (): Promise<void> => {
         :system="session.system"
         label="The unit, hitch to the left, door side below"
       />
+      <p v-if="!operable.may" class="barred">
+        <strong>Told, not operated.</strong> {{ operable.why }}
+        <RouterLink :to="{ name: 'inspection', params: { id: unit.id } }"
+          >To the inspection</RouterLink
+        >
+      </p>
       <h2>Hitch first, door side</h2>
       <p class="soft small">
         Round the unit by where its things are:
@@ -167,6 +176,11 @@ const start = async (): Promise<void> => {
 </template>
 
 <style scoped>
+.barred {
+  padding: 8px 0 8px 12px;
+  border-left: 3px solid var(--brick);
+}
+
 .plan {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;

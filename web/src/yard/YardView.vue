@@ -153,7 +153,7 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
             </div>
             <div>
               <dt>
-                <RouterLink :to="{ name: 'yard-confirm' }">To measure or confirm</RouterLink>
+                <RouterLink :to="{ name: 'yard-left' }">To measure or confirm</RouterLink>
               </dt>
               <dd class="number">{{ left.confirm }}</dd>
             </div>

@@ -11,7 +11,7 @@ import {
   type Objection,
   type UnitRecord,
 } from '@fair-gable/core';
-import { ask, NoNetwork, saying } from '../api/client.ts';
+import { ask, NoNetwork, saying, sendFile } from '../api/client.ts';
 import { keepUnit, keepUnits, keptUnits, useOutbox, type NewUnit } from '../outbox/index.ts';
 
 export interface YardUnit {
@@ -102,8 +102,19 @@ export const useUnits = defineStore('units', () => {
     return taken;
   };
 
+  /** Takes in a unit with its photos, from a zip; its name. */
+  const takeZip = async (zip: Blob): Promise<{ id: string; name: string }> => {
+    const taken = await sendFile<{ id: string; name: string }>(
+      '/api/unit-files/zip',
+      zip,
+      'application/zip',
+    );
+    await load();
+    return taken;
+  };
+
   const list = computed(() => [...units.value.values()]);
-  return { units, confirmed, list, loaded, coming, problem, load, refresh, takeFile };
+  return { units, confirmed, list, loaded, coming, problem, load, refresh, takeFile, takeZip };
 });
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();

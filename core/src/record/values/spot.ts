@@ -1,11 +1,10 @@
 import { z } from 'zod';
-import { isStationKey, type StationKey } from '../../catalogue/index.ts';
+import { stations, type StationKey } from '../../catalogue/index.ts';
 
 /** Longest text anywhere in a record. */
 export const textLimit = 500;
 
 export const words = z.string().trim().min(1).max(textLimit);
-export const station = z.custom<StationKey>((key) => typeof key === 'string' && isStationKey(key));
 export const day = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);
 
 /** The drawing on which a spot lies. */
@@ -29,3 +28,5 @@ export const isMadeKey = (key: string): key is string => uuid.test(key);
 /** The keys of rows, as Zod wants them. */
 export const keysOf = <K extends string>(rows: readonly { readonly key: K }[]): [K, ...K[]] =>
   rows.map((row) => row.key) as [K, ...K[]];
+
+export const station = z.enum(keysOf<StationKey>(stations));

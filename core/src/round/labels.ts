@@ -1,0 +1,57 @@
+import type { SpecKey } from '../catalogue/index.ts';
+import { countedOf, type UnitRecord } from '../record/index.ts';
+
+/** A label of a unit, and the fields it settles, in the order in which it is read. */
+export interface LabelKind {
+  readonly key: 'vin' | 'weight' | 'tyre' | 'number';
+  readonly label: string;
+  /** Where it is as a rule. */
+  readonly where: string;
+  readonly settles: readonly SpecKey[];
+  /** The feature that says it is on the unit. */
+  readonly feature?: 'vinLabel' | 'weightLabel' | 'tyreLabel';
+}
+
+/** Labels by 49 CFR 565, 571.110 and 571.120, from memory; where they sit is common practice. */
+export const labelKinds: readonly LabelKind[] = [
+  {
+    key: 'vin',
+    label: 'VIN label',
+    where: 'Off-door side, in front, low on the wall; and on the frame.',
+    settles: ['vin', 'buildDate', 'gvwr', 'axleRating'],
+    feature: 'vinLabel',
+  },
+  {
+    key: 'weight',
+    label: 'Weight label',
+    where: 'Inside the entry door or beside it: what may be loaded, and the weight as built.',
+    settles: ['uvw', 'ccc', 'labelWater', 'hitchWeight'],
+    feature: 'weightLabel',
+  },
+  {
+    key: 'tyre',
+    label: 'Tyre label',
+    where: 'Off-door side in front, with the VIN label or below it.',
+    settles: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
+    feature: 'tyreLabel',
+  },
+  {
+    key: 'number',
+    label: 'Stock tag',
+    where: 'In a window or on the tongue: the yard’s own.',
+    settles: ['stockNumber'],
+  },
+];
+
+/** The labels of a unit with what they settle and is not read off them yet. */
+export const labelsOf = (
+  record: UnitRecord,
+): readonly (LabelKind & { readonly unread: readonly SpecKey[] })[] =>
+  labelKinds.map((kind) => ({
+    ...kind,
+    unread: kind.settles.filter(
+      (key) =>
+        record.specs[key]?.how !== 'read' &&
+        (key !== 'axleRating' || countedOf(record, key) === undefined),
+    ),
+  }));

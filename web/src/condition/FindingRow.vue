@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { format } from 'date-fns';
+import { computed, ref, useId } from 'vue';
+import {
+  amountOf,
+  findingInputs,
+  findingKind,
+  formatDate,
+  gravities,
+  knownOfMismatch,
+  needsTechnician,
+  oddWheels,
+  stationEntry,
+  verdicts,
+  wheelsOf,
+  type Answer,
+  type Change,
+  type Finding,
+  type FoundThing,
+  type UnitRecord,
+  type Verdict,
+} from '@fair-gable/core';
+import PhotoStrip from '../photo/PhotoStrip.vue';
+import FindingForm from './FindingForm.vue';
+import GuidedLook from './GuidedLook.vue';
+
+/** One finding: what it is, the look into it, its photos, its repair, and what a technician signed. */
+const props = defineProps<{
+  unit: string;
+  record: UnitRecord;
+  found: FoundThing;
+  open: boolean;
+  mayWrite: boolean;
+  maySign: boolean;
+}>();
+const emit = defineEmits<{ toggle: []; save: [changes: readonly Change[], what: string] }>();
+
+const id = useId();
+const finding = computed(() => props.found.finding);
+const kind = computed(() => findingKind(finding.value.kind));
+const gravity = computed(
+  () => gravities.find(({ key }) => key === finding.value.gravity)?.label ?? '',
+);
+const editing = ref(false);
+const repairing = ref(false);
+const today = format(new Date(), 'yyyy-MM-dd');
+const repair = ref({ on: today, by: '', what: '' });
+const verdict = ref<Verdict>('as-found');
+const signNote = ref('');
+const signs = verdicts.filter(({ key }) => key !== 'inspected');
+
+/** What wheels and labels answer by themselves of a tyre unlike the others. */
+const known = computed(() => {
+  if (kind.value.look !== 'tyre-mismatch') return {};
+  const wheels = wheelsOf(props.record, today);
+  const odd = oddWheels(wheels)[0];
+  return odd ? knownOfMismatch(wheels, odd.key, amountOf(props.record, 'ccc')) : {};
+});
+
+const changed = (value: Finding | null): Change => ({
+  part: 'findings',
+  key: props.found.id,
+  value,
+  how: 'seen',
+  basedOn: props.found.entry.version,
+});
+
+const save = (value: Finding): void => {
+  editing.value = false;
+  emit('save', [changed(value)], kind.value.label.toLowerCase());
+};
+const answer = (key: string, given: Answer): void =>
+  save({ ...finding.value, answers: { ...finding.value.answers, [key]: given } });
+
+const keepRepair = (): void => {
+  const { on, by, what } = repair.value;
+  if (!by.trim() || !on) return;
+  repairing.value = false;
+  save({
+    ...finding.value,
+    repaired: { on, by: by.trim(), ...(what.trim() ? { what: what.trim() } : {}) },
+  });
+};
+
+const sign = (): void => {
+  const key = `findings.${props.found.id}`;
+  const note = signNote.value.trim();
+  emit(
+    'save',
+    [
+      {
+        part: 'signatures',
+        key,
+        value: {
+          verdict: verdict.value,
+          inputs: findingInputs(finding.value),
+          ...(note ? { note } : {}),
+        },
+        how: 'seen',
+        basedOn: props.record.signatures[key]?.version ?? 0,
+      },
+    ],
+    'signature',
+  );
+};
+const signedWords = computed(() => {
+  const { signed } = props.found;
+  if (!signed) return '';
+  const label = verdicts.find(({ key }) => key === signed.value.verdict)?.label ?? '';
+  return `${label}: ${signed.by}, ${formatDate(signed.at.slice(0, 10))}${signed.value.note ? `, “${signed.value.note}”` : ''}`;
+});
+</script>
+
+<template>
+  <li :class="{ open, gone: finding.repaired }" :data-finding="finding.kind">
+    <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
+      <strong>{{ kind.label }}</strong>
+      <span class="soft">{{ stationEntry(finding.station).label }}</span>
+      <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>
+      <span v-if="finding.saidFirst && !finding.repaired" class="first">said first</span>
+      <span v-if="finding.note" class="note">{{ finding.note }}</span>
+      <span v-if="signedWords" class="small note">{{ signedWords }}</span>
+      <span v-else-if="needsTechnician(found)" class="small note amber"
+        >a technician has not decided yet</span
+      >
+    </button>
+    <div v-if="open" class="body">
+      <FindingForm v-if="editing" :finding="finding" @keep="save" @cancel="editing = false" />
+      <template v-else>
+        <p class="small soft">
+          {{ kind.explain }} Found by {{ found.entry.by }},
+          {{ formatDate(found.entry.at.slice(0, 10)) }}.
+        </p>
+        <PhotoStrip
+          :unit="unit"
+          :record="record"
+          :target="`findings.${found.id}`"
+          :may-write="mayWrite"
+        />
+        <GuidedLook
+          v-if="kind.look"
+          :look="kind.look"
+          :answers="finding.answers ?? {}"
+          :known="known"
+          :may-write="mayWrite"
+          @answer="answer"
+        />
+        <div v-if="mayWrite" class="actions">
+          <Button severity="secondary" label="Change it" @click="editing = true" />
+          <Button
+            v-if="!finding.repaired"
+            severity="secondary"
+            label="It was repaired"
+            @click="repairing = !repairing"
+          />
+          <Button
+            severity="secondary"
+            label="Take it off"
+            @click="emit('save', [changed(null)], 'finding taken off')"
+          />
+        </div>
+        <form v-if="repairing" class="fields" @submit.prevent="keepRepair">
+          <div>
+            <label :for="`${id}-on`">Repaired on</label>
+            <InputText :id="`${id}-on`" v-model="repair.on" type="date" />
+          </div>
+          <div>
+            <label :for="`${id}-by`">By whom</label>
+            <InputText :id="`${id}-by`" v-model="repair.by" maxlength="80" />
+          </div>
+          <div>
+            <label :for="`${id}-what`">What was done</label>
+            <InputText :id="`${id}-what`" v-model="repair.what" maxlength="200" />
+          </div>
+          <Button type="submit" label="Keep the repair" :disabled="!repair.by.trim()" />
+        </form>
+        <p v-if="finding.repaired" class="small">
+          Repaired by {{ finding.repaired.by }}, {{ formatDate(finding.repaired.on)
+          }}<template v-if="finding.repaired.what">: {{ finding.repaired.what }}</template
+          >.
+        </p>
+        <form v-if="maySign" class="fields sign" @submit.prevent="sign">
+          <div>
+            <span :id="`${id}-verdict`" class="label">As a technician I sign it</span>
+            <Select
+              v-model="verdict"
+              :options="signs"
+              option-label="label"
+              option-value="key"
+              :aria-labelledby="`${id}-verdict`"
+            />
+          </div>
+          <div>
+            <label :for="`${id}-signnote`">Note</label>
+            <InputText :id="`${id}-signnote`" v-model="signNote" maxlength="200" />
+          </div>
+          <Button type="submit" label="Sign" />
+        </form>
+      </template>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+li.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  align-items: baseline;
+  gap: 2px 14px;
+  width: 100%;
+  min-height: 48px;
+  padding: 8px 14px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+strong {
+  font: 700 17px var(--slab);
+}
+
+.gone strong {
+  color: var(--soft);
+}
+
+.first {
+  padding-inline: 6px;
+  border: 1px solid var(--brick);
+  color: var(--brick);
+  font-size: 14px;
+}
+
+.note {
+  grid-column: 1 / -1;
+}
+
+.amber {
+  color: var(--amber);
+}
+
+.body {
+  display: grid;
+  gap: 10px;
+  padding: 2px 16px 16px;
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.sign {
+  padding-top: 10px;
+  border-top: var(--line) solid var(--hairline);
+}
+
+@media (width < 760px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+}
+</style>

@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref, watch } from 'vue';
+import {
+  applies,
+  formatSpec,
+  labelsOf,
+  nameOf,
+  readScanned,
+  specEntry,
+  type Change,
+  type LabelKind,
+  type SpecKey,
+} from '@fair-gable/core';
+import { saying } from '../api/client.ts';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
+import { keptPicture } from '../outbox/index.ts';
+import { useSession } from '../people/session.ts';
+import { photosOf } from '../photo/photos.ts';
+import { prepared } from '../photo/prepare.ts';
+import TakePhoto from '../photo/TakePhoto.vue';
+import ZoomTurn from '../photo/ZoomTurn.vue';
+import { useEdits } from '../record/edits.ts';
+import SpecInput from '../record/SpecInput.vue';
+import { readTyped } from '../record/typing.ts';
+import type { YardUnit } from '../yard/units.ts';
+import { standInCamera } from './camera.ts';
+import { readCode } from './scan.ts';
+
+/** The labels of a unit: a photo of each beside the fields that it settles. */
+const props = defineProps<{ unit: YardUnit }>();
+const session = useSession();
+const edits = useEdits();
+const mayWrite = computed(() => session.may('record'));
+
+const labels = computed(() => labelsOf(props.unit.record));
+const at = ref<LabelKind['key']>('vin');
+const label = computed(() => labels.value.find(({ key }) => key === at.value));
+const fields = computed(() =>
+  (label.value?.settles ?? []).map(specEntry).filter((spec) => applies(props.unit.record, spec)),
+);
+const targets = computed(() => (label.value?.settles ?? []).map((key) => `specs.${key}`));
+/** The newest photo of this label. */
+const photo = computed(() => photosOf(props.unit.record, targets.value[0] ?? '').at(-1));
+
+const typed = ref<Partial<Record<SpecKey, string>>>({});
+const problem = ref('');
+const notice = ref('');
+const busy = ref(false);
+watch(at, () => {
+  typed.value = {};
+  problem.value = '';
+  notice.value = '';
+});
+
+const { system } = session;
+const shown = (key: SpecKey): string => {
+  const entry = props.unit.record.specs[key];
+  return entry ? formatSpec(key, entry.value, session.system, entry.how) : 'not read yet';
+};
+
+const read = computed(() =>
+  fields.value.flatMap((spec) => {
+    const { value } = readTyped(spec, typed.value[spec.key] ?? '', session.system);
+    return value ? [{ spec, value }] : [];
+  }),
+);
+const broken = computed(() =>
+  fields.value.some(
+    (spec) => readTyped(spec, typed.value[spec.key] ?? '', session.system).problem !== '',
+  ),
+);
+
+const photographed = (): readonly Change[] => {
+  const { record } = props.unit;
+  const all = ['vin', 'weight', 'tyre'] as const;
+  const has = (key: LabelKind['key']): boolean => {
+    const first = labels.value.find((one) => one.key === key)?.settles[0];
+    return photosOf(record, `specs.${first}`).length > 0;
+  };
+  const state = record.features.labelPhotos;
+  if (!all.every(has) || state?.value.state === 'standard') return [];
+  const basedOn = state?.version ?? 0;
+  return [
+    { part: 'features', key: 'labelPhotos', value: { state: 'standard' }, how: 'seen', basedOn },
+  ];
+};
+
+const keep = async (): Promise<void> => {
+  problem.value = '';
+  const changes: Change[] = read.value.map(({ spec, value }) => ({
+    part: 'specs',
+    key: spec.key,
+    value,
+    how: 'read',
+    basedOn: props.unit.record.specs[spec.key]?.version ?? 0,
+  }));
+  try {
+    const what = `${label.value?.label.toLowerCase() ?? 'label'} read`;
+    await edits.change(props.unit.id, [...changes, ...photographed()], what);
+    typed.value = {};
+    notice.value = `Kept as read off the ${label.value?.label.toLowerCase()}.`;
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+
+/** What the label on the photo is: from this device, or from the server. */
+const pictureOf = async (id: string): Promise<Blob> =>
+  (await keptPicture(id)) ??
+  (await (await fetch(`/api/units/${props.unit.id}/photos/${id}?size=whole`)).blob());
+
+const scan = async (): Promise<void> => {
+  if (!photo.value) return;
+  busy.value = true;
+  problem.value = '';
+  try {
+    const text = await readCode(await pictureOf(photo.value.id));
+    const scanned = text === undefined ? undefined : readScanned(text);
+    if (!scanned)
+      problem.value = 'No bar code or QR code is found on this photo. Type what it says.';
+    else if (scanned.kind === 'vin') typed.value.vin = scanned.vin;
+    else if (scanned.kind === 'stock-number') typed.value.stockNumber = scanned.stockNumber;
+    else problem.value = `The code says “${scanned.text}”, which is no VIN and no stock number.`;
+    if (scanned && scanned.kind !== 'other') {
+      notice.value = 'The code was read. Hold it against the label, then keep it.';
+    }
+  } catch {
+    problem.value = 'The photo cannot be read just now. Type what it says.';
+  } finally {
+    busy.value = false;
+  }
+};
+
+const standIn = async (): Promise<void> => {
+  busy.value = true;
+  problem.value = '';
+  try {
+    const blob = await standInCamera.take(at.value, nameOf(props.unit.record));
+    if (!blob) return;
+    const { width, height, blob: small } = await prepared(blob);
+    const taken = { id: crypto.randomUUID(), blob: small };
+    await edits.addPhoto(props.unit.id, taken, { of: [...targets.value], width, height });
+  } catch (error) {
+    problem.value = saying(error);
+  } finally {
+    busy.value = false;
+  }
+};
+</script>
+
+<template>
+  <section aria-labelledby="labels-title">
+    <header class="page-head">
+      <h2 id="labels-title">Labels</h2>
+      <p class="soft">A photo beside the fields it settles; what is typed here counts as read.</p>
+    </header>
+    <nav class="kinds" aria-label="Labels">
+      <button
+        v-for="one in labels"
+        :key="one.key"
+        type="button"
+        :aria-pressed="one.key === at"
+        @click="at = one.key"
+      >
+        {{ one.label }}
+        <span class="small soft">{{
+          one.unread.length === 0 ? 'read' : `${one.unread.length} to read`
+        }}</span>
+      </button>
+    </nav>
+    <div v-if="label" class="bench">
+      <div class="photo">
+        <ZoomTurn
+          v-if="photo"
+          :unit="unit.id"
+          :photo="photo.id"
+          :alt="`Photo of the ${label.label}`"
+          :width="photo.photo.width"
+          :height="photo.photo.height"
+        >
+          <template #tools>
+            <Button
+              v-if="mayWrite && (label.key === 'vin' || label.key === 'number')"
+              type="button"
+              severity="secondary"
+              label="Read its code"
+              :loading="busy"
+              @click="scan"
+            />
+          </template>
+        </ZoomTurn>
+        <p v-else class="none">
+          No photo of it yet. <span class="soft">{{ label.where }}</span>
+        </p>
+        <div v-if="mayWrite" class="take">
+          <TakePhoto
+            :unit="unit.id"
+            :of="targets"
+            :label="photo ? 'Take it again' : `Photo of the ${label.label}`"
+          />
+          <Button
+            v-if="session.session?.yard.demo"
+            type="button"
+            text
+            label="No camera here: use a demo label"
+            :disabled="busy"
+            @click="standIn"
+          />
+        </div>
+      </div>
+      <form @submit.prevent="keep">
+        <div v-for="spec in fields" :key="spec.key" class="field" :data-label-field="spec.key">
+          <p class="known">
+            <strong>{{ spec.label }}</strong>
+            <EvidenceMark :how="unit.record.specs[spec.key]?.how" bare />
+            <span :class="{ guess: unit.record.specs[spec.key]?.how === 'guessed' }">{{
+              shown(spec.key)
+            }}</span>
+          </p>
+          <SpecInput
+            v-if="mayWrite"
+            :model-value="typed[spec.key] ?? ''"
+            :spec="spec"
+            :system="system"
+            hide-label
+            @update:model-value="(text) => (typed[spec.key] = text)"
+          />
+        </div>
+        <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+        <p v-else-if="notice" class="soft" role="status">{{ notice }}</p>
+        <Button
+          v-if="mayWrite"
+          type="submit"
+          :label="read.length > 1 ? `Keep ${read.length} as read` : 'Keep it as read'"
+          :disabled="read.length === 0 || broken"
+        />
+      </form>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.kinds {
+  display: flex;
+  overflow-x: auto;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+.kinds button {
+  display: grid;
+  flex: none;
+  min-height: var(--thumb);
+  padding: 6px 20px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.kinds button[aria-pressed='true'] {
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--ink);
+}
+
+.bench {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(300px, 1fr);
+  gap: 24px;
+  padding: 16px 24px;
+}
+
+.photo {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+  min-width: 0;
+}
+
+.none {
+  padding: 40px 20px;
+  border: var(--line) dashed var(--edge);
+  text-align: center;
+}
+
+.take {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+form {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+}
+
+.field {
+  padding-bottom: 10px;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+.known {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.known > :last-child {
+  margin-left: auto;
+}
+
+@media (width < 760px) {
+  .bench {
+    grid-template-columns: 1fr;
+    padding-inline: 16px;
+  }
+}
+</style>

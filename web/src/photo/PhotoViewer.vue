@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import { computed, ref, watch } from 'vue';
+import { format } from 'date-fns';
+import { targetLabel, type Change, type Photo, type UnitRecord } from '@fair-gable/core';
+import { saying } from '../api/client.ts';
+import { useEdits } from '../record/edits.ts';
+import PhotoArrows from './PhotoArrows.vue';
+import ZoomTurn from './ZoomTurn.vue';
+
+/** One photo, large: arrows drawn on it, a few words, and what it shows. */
+const props = defineProps<{
+  unit: string;
+  record: UnitRecord;
+  photo: string;
+  mayWrite: boolean;
+}>();
+const emit = defineEmits<{ close: [] }>();
+
+const edits = useEdits();
+const entry = computed(() => props.record.photos[props.photo]);
+const caption = ref('');
+const drawing = ref(false);
+const problem = ref('');
+watch(
+  () => entry.value?.value.caption,
+  (words) => (caption.value = words ?? ''),
+  { immediate: true },
+);
+
+const shows = computed(() => (entry.value?.value.of ?? []).map(targetLabel).join(', '));
+const alt = computed(() => entry.value?.value.caption ?? `Photo of ${shows.value.toLowerCase()}`);
+
+const save = async (value: Photo | null, what: string): Promise<void> => {
+  problem.value = '';
+  const basedOn = entry.value?.version ?? 0;
+  const change: Change = { part: 'photos', key: props.photo, value, how: 'seen', basedOn };
+  try {
+    await edits.change(props.unit, [change], what);
+    if (value === null) emit('close');
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+
+/** The photo as it is, with other words or arrows; what is empty is left out. */
+const changed = (more: Pick<Photo, 'caption' | 'arrows'>): Photo => {
+  const {
+    of,
+    width,
+    height,
+    caption: words,
+    arrows,
+  } = { ...(entry.value?.value as Photo), ...more };
+  return {
+    of: [...of],
+    width,
+    height,
+    ...(words ? { caption: words } : {}),
+    ...(arrows && arrows.length > 0 ? { arrows } : {}),
+  };
+};
+const keepCaption = (): Promise<void> =>
+  save(changed({ caption: caption.value.trim() }), 'words on a photo');
+const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<void> =>
+  save(changed({ arrows }), 'arrows on a photo');
+</script>
+
+<template>
+  <Dialog
+    visible
+    modal
+    dismissable-mask
+    class="photo"
+    :header="shows"
+    @update:visible="emit('close')"
+  >
+    <template v-if="entry">
+      <ZoomTurn
+        :unit="unit"
+        :photo="photo"
+        :alt="alt"
+        :width="entry.value.width"
+        :height="entry.value.height"
+      >
+        <PhotoArrows
+          :arrows="entry.value.arrows ?? []"
+          :drawing="drawing"
+          :width="entry.value.width"
+          :height="entry.value.height"
+          @set="setArrows"
+        />
+        <template v-if="mayWrite" #tools>
+          <Button
+            type="button"
+            :severity="drawing ? undefined : 'secondary'"
+            :label="drawing ? 'Done with arrows' : 'Draw an arrow'"
+            :aria-pressed="drawing"
+            @click="drawing = !drawing"
+          />
+          <Button
+            v-if="entry.value.arrows?.length"
+            type="button"
+            severity="secondary"
+            label="Take the last arrow off"
+            @click="setArrows((entry.value.arrows ?? []).slice(0, -1))"
+          />
+        </template>
+      </ZoomTurn>
+      <p v-if="drawing" class="small soft">
+        Pull from where the arrow begins to what it points at. With keys: arrow keys move the mark,
+        Enter sets beginning and end.
+      </p>
+      <form v-if="mayWrite" @submit.prevent="keepCaption">
+        <label :for="`${photo}-words`">In a few words</label>
+        <InputText :id="`${photo}-words`" v-model="caption" maxlength="200" />
+        <Button type="submit" severity="secondary" label="Keep the words" />
+        <Button
+          type="button"
+          severity="secondary"
+          label="Take the photo off the record"
+          @click="save(null, 'photo taken off')"
+        />
+      </form>
+      <p v-else-if="entry.value.caption">{{ entry.value.caption }}</p>
+      <p class="small soft">
+        {{ entry.by }}, {{ format(new Date(entry.at), 'd MMM yyyy, HH:mm') }}
+      </p>
+      <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 0 4px;
+}
+
+label {
+  color: var(--soft);
+  font-size: 14px;
+}
+</style>
+
+<style>
+.photo.p-dialog {
+  width: min(860px, 96vw);
+}
+</style>

@@ -1,0 +1,175 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { format } from 'date-fns';
+import { computed, ref, useId } from 'vue';
+import {
+  entryFor,
+  fieldAsked,
+  formatDate,
+  isAnswered,
+  isFeatureKey,
+  isOverdue,
+  isSpecKey,
+  ofSameModel,
+  featureStates,
+  nameOf,
+  specEntry,
+  type AnswerValue,
+  type Asked,
+  type FeatureState,
+} from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import SpecInput from '../record/SpecInput.vue';
+import { readTyped } from '../record/typing.ts';
+import { useUnits } from '../yard/units.ts';
+
+/** One question: what is asked of whom by when; and its answer, which goes to every unit that it is about. */
+const props = defineProps<{ asked: Asked; mayWrite: boolean; open: boolean }>();
+const emit = defineEmits<{
+  toggle: [];
+  answer: [text: string, value: AnswerValue | undefined];
+  drop: [];
+}>();
+
+const id = useId();
+const session = useSession();
+const units = useUnits();
+const question = computed(() => props.asked.question);
+const field = computed(() => fieldAsked(question.value));
+const entry = computed(() => {
+  const key = field.value?.key ?? '';
+  return isSpecKey(key) || isFeatureKey(key) ? entryFor(key) : undefined;
+});
+const spec = computed(() => {
+  const key = field.value?.key ?? '';
+  return isSpecKey(key) ? specEntry(key) : undefined;
+});
+
+const at = computed(() => units.units.get(props.asked.unit));
+const about = computed(() => {
+  if (!at.value) return '';
+  if (question.value.scope === 'unit') return nameOf(at.value.record);
+  const n = ofSameModel(at.value, units.list).length;
+  return `every ${nameOf(at.value.record)} (${n} here)`;
+});
+const overdue = computed(() => isOverdue(props.asked, format(new Date(), 'yyyy-MM-dd')));
+
+const text = ref('');
+const typed = ref('');
+const state = ref<FeatureState>();
+const states = [...featureStates];
+const reading = computed(() => spec.value && readTyped(spec.value, typed.value, session.system));
+const value = computed<AnswerValue | undefined>(() => {
+  const key = field.value?.key ?? '';
+  if (isSpecKey(key) && reading.value?.value)
+    return { part: 'specs', key, value: reading.value.value };
+  if (isFeatureKey(key) && state.value)
+    return { part: 'features', key, value: { state: state.value } };
+  return undefined;
+});
+const keep = (): void => {
+  if (text.value.trim()) emit('answer', text.value.trim(), value.value);
+};
+</script>
+
+<template>
+  <li :class="{ open }" :data-question="asked.id">
+    <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
+      <strong>{{ question.text }}</strong>
+      <span class="small soft">
+        {{ about }}<template v-if="entry"> · {{ entry.label.toLowerCase() }}</template>
+        <template v-if="question.asked"> · asked of {{ question.asked }}</template>
+        <template v-if="question.due">
+          · by <span :class="{ wrong: overdue }">{{ formatDate(question.due) }}</span></template
+        >
+      </span>
+      <span v-if="question.answer" class="answer">{{ question.answer }}</span>
+      <span v-else class="small amber">{{ overdue ? 'overdue' : 'open' }}</span>
+    </button>
+    <form v-if="open && mayWrite && !isAnswered(asked)" class="fields body" @submit.prevent="keep">
+      <div class="wide">
+        <label :for="`${id}-answer`">The answer, in words</label>
+        <InputText :id="`${id}-answer`" v-model="text" maxlength="400" />
+      </div>
+      <div v-if="spec" class="wide">
+        <span class="label">And the field: {{ spec.label }}</span>
+        <SpecInput v-model="typed" :spec="spec" :system="session.system" hide-label />
+      </div>
+      <div v-else-if="entry">
+        <span :id="`${id}-state`" class="label">And the field: {{ entry.label }}</span>
+        <Select
+          v-model="state"
+          :options="states"
+          option-label="label"
+          option-value="key"
+          :aria-labelledby="`${id}-state`"
+        />
+      </div>
+      <Button
+        type="submit"
+        label="Keep the answer"
+        :disabled="!text.trim() || !!reading?.problem"
+      />
+      <Button
+        type="button"
+        severity="secondary"
+        label="Take the question off"
+        @click="emit('drop')"
+      />
+      <p class="wide small soft">
+        It goes to {{ about }} as “told”: whatever was read, measured or seen there stays shown.
+      </p>
+    </form>
+    <div v-else-if="open" class="body small soft">
+      <p>Asked by {{ asked.entry.by }}, {{ formatDate(asked.entry.at.slice(0, 10)) }}.</p>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+li.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  min-height: 56px;
+  padding: 8px 24px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.answer {
+  font-family: var(--slab);
+}
+
+.amber {
+  color: var(--amber);
+}
+
+.body {
+  padding: 4px 24px 16px;
+}
+
+.wide :deep(input) {
+  width: 100%;
+}
+
+@media (width < 760px) {
+  .head,
+  .body {
+    padding-inline: 16px;
+  }
+}
+</style>

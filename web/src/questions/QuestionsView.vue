@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import SelectButton from 'primevue/selectbutton';
+import { computed, reactive, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import {
+  features,
+  isAnswered,
+  modelKeyOf,
+  questionsAbout,
+  specs,
+  type Question,
+} from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import { useUnits, type YardUnit } from '../yard/units.ts';
+import { useAsking } from './asking.ts';
+import QuestionRow from './QuestionRow.vue';
+
+/** What nobody here can answer yet of a unit or its model; who was asked, and what they said. */
+const props = defineProps<{ unit: YardUnit }>();
+const session = useSession();
+const units = useUnits();
+const route = useRoute();
+const { problem, ask, answer, drop } = useAsking();
+const mayWrite = computed(() => session.may('record'));
+
+const questions = computed(() => questionsAbout(props.unit, units.list));
+const open = ref<string | undefined>(route.query['question'] as string | undefined);
+const hasModel = computed(() => modelKeyOf(props.unit.record) !== undefined);
+
+const blank = { text: '', asked: '', due: '', about: null as string | null };
+const draft = reactive({ ...blank, about: (route.query['about'] as string | undefined) ?? null });
+const scope = ref<Question['scope']>(hasModel.value ? 'model' : 'unit');
+const scopes = computed(() => [
+  { key: 'unit', label: 'this unit' },
+  ...(hasModel.value ? [{ key: 'model', label: 'every unit of its model' }] : []),
+]);
+const fields = [
+  ...specs.map(({ key, label }) => ({ key: `specs.${key}`, label })),
+  ...features.map(({ key, label }) => ({ key: `features.${key}`, label })),
+];
+
+const keep = async (): Promise<void> => {
+  const { text, asked, due, about } = draft;
+  const kept = await ask(props.unit.id, {
+    text: text.trim(),
+    scope: scope.value,
+    ...(about ? { about } : {}),
+    ...(asked.trim() ? { asked: asked.trim() } : {}),
+    ...(due ? { due } : {}),
+  });
+  if (kept) Object.assign(draft, blank);
+};
+</script>
+
+<template>
+  <section aria-labelledby="questions-title">
+    <header class="page-head">
+      <h2 id="questions-title">Questions</h2>
+      <p class="soft">
+        {{ questions.filter((q) => !isAnswered(q)).length }} open; an answer goes to every unit it
+        is about.
+      </p>
+    </header>
+    <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
+    <form v-if="mayWrite" class="page-part fields" @submit.prevent="keep">
+      <div class="grow">
+        <label for="question-text">What nobody here can answer</label>
+        <InputText
+          id="question-text"
+          v-model="draft.text"
+          maxlength="300"
+          placeholder="What does the second switch by the door do?"
+        />
+      </div>
+      <div>
+        <span id="question-scope" class="label">It is about</span>
+        <SelectButton
+          v-model="scope"
+          :options="scopes"
+          option-label="label"
+          option-value="key"
+          :allow-empty="false"
+          aria-labelledby="question-scope"
+        />
+      </div>
+      <div>
+        <span id="question-about" class="label">Field</span>
+        <Select
+          v-model="draft.about"
+          :options="fields"
+          option-label="label"
+          option-value="key"
+          filter
+          show-clear
+          placeholder="none"
+          aria-labelledby="question-about"
+        />
+      </div>
+      <div>
+        <label for="question-asked">Who is asked</label>
+        <InputText id="question-asked" v-model="draft.asked" maxlength="80" />
+      </div>
+      <div>
+        <label for="question-due">Wanted by</label>
+        <InputText id="question-due" v-model="draft.due" type="date" />
+      </div>
+      <Button type="submit" label="Ask it" :disabled="!draft.text.trim()" />
+    </form>
+    <p v-if="questions.length === 0" class="page-part">
+      No question yet. A switch or a mode that nobody can explain belongs here: whoever gets the
+      answer gives it to every unit of the model at once.
+    </p>
+    <ol v-else>
+      <QuestionRow
+        v-for="one in questions"
+        :key="one.id"
+        :asked="one"
+        :may-write="mayWrite"
+        :open="open === one.id"
+        @toggle="open = open === one.id ? undefined : one.id"
+        @answer="(text, value) => answer(one, text, value)"
+        @drop="drop(one)"
+      />
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.grow {
+  flex: 1 1 340px;
+}
+
+.grow :deep(input) {
+  width: 100%;
+}
+
+form {
+  border-bottom: var(--line) solid var(--hairline);
+}
+</style>
