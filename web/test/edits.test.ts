@@ -26,7 +26,7 @@ const who: Session = {
     system: null,
     views: [],
   },
-  yard: { id: 'y', name: 'Thornquay', system: 'us', houseViews: {}, glossary: [] },
+  yard: { id: 'y', name: 'Thornquay', system: 'us', houseViews: {}, glossary: [], demo: false },
   yards: [],
 };
 

@@ -141,7 +141,7 @@ const sign = (): Promise<boolean> =>
               ? formatQuantity(on.entry.value.measured, on.item.measure.display, session.system)
               : ''
           }}</span>
-          <span :class="{ wrong: on.entry?.value.result === 'fail' }">{{
+          <span class="result" :class="{ wrong: on.entry?.value.result === 'fail' }">{{
             rowOf(on.entry)?.label ?? 'open'
           }}</span>
           <span v-if="on.entry?.value.note" class="small note">{{ on.entry.value.note }}</span>
@@ -288,6 +288,20 @@ li.open {
 
   .head > .small.soft {
     display: none;
+  }
+
+  .head > .number {
+    grid-row: 2;
+    grid-column: 2;
+  }
+
+  .head > .number:empty {
+    display: none;
+  }
+
+  .head > .result {
+    grid-row: 1;
+    grid-column: 3;
   }
 
   .body {

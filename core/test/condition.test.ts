@@ -1,0 +1,419 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  ageWords,
+  applyChange,
+  conclude,
+  disclosureOf,
+  emptyRecord,
+  findingInputs,
+  findingKinds,
+  findingsOf,
+  inspectionInputs,
+  inspectionItems,
+  inspectionOf,
+  inspectionState,
+  isFeatureKey,
+  isStationKey,
+  knownOfMismatch,
+  looks,
+  needsTechnician,
+  oddWheels,
+  operableOf,
+  pointsOf,
+  saidFirst,
+  signInspection,
+  stationAtSpot,
+  technicianDecides,
+  wheelsOf,
+  type Answers,
+  type Change,
+  type Finding,
+  type SpecKey,
+  type UnitRecord,
+  type WheelKey,
+} from '@fair-gable/core';
+import { demoFiles, demoRecord } from './demo-units.ts';
+
+const id = (n: number): string => `0f1d0000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const put = (record: UnitRecord, change: Omit<Change, 'basedOn' | 'how'>): UnitRecord =>
+  applyChange(
+    record,
+    { how: 'seen', basedOn: 0, ...change } as Change,
+    'Bram Oake',
+    '2026-04-10T10:00:00.000Z',
+  );
+
+const finding = (more: Partial<Finding>): Finding => ({
+  kind: 'dent',
+  gravity: 'cosmetic',
+  station: 'rear',
+  saidFirst: false,
+  ...more,
+});
+const withFindings = (...all: readonly Finding[]): UnitRecord =>
+  all.reduce(
+    (record, value, i) => put(record, { part: 'findings', key: id(i), value } as never),
+    emptyRecord,
+  );
+
+/*
+ * Worked cases of the mismatched tyre, each as somebody would tell it on a lot. Common practice: even wear and a clean
+ * well point to a puncture, edge wear to alignment or load, a torn well to a tyre that came apart.
+ */
+const mismatch: readonly (readonly [string, Answers, string, 'points' | 'leans' | 'open'])[] = [
+  [
+    'newer, clean well, others even, spare worn',
+    { newer: 'yes', 'well-torn': 'no', 'wear-even': 'yes', 'spare-used': 'yes' },
+    'puncture',
+    'points',
+  ],
+  [
+    'newer and the well torn, its mate as new',
+    { newer: 'yes', 'well-torn': 'yes', 'same-side': 'yes' },
+    'blowout',
+    'leans',
+  ],
+  [
+    'the well torn and the mate as new, nothing else',
+    { 'well-torn': 'yes', 'same-side': 'yes' },
+    'blowout',
+    'points',
+  ],
+  [
+    'both edges worn and little to carry',
+    { 'both-edges': 'yes', heavy: 'yes' },
+    'overload',
+    'points',
+  ],
+  ['one edge worn, nothing else known', { 'one-edge': 'yes' }, 'alignment', 'leans'],
+  ['others six years old, one new', { newer: 'yes', old: 'yes' }, 'puncture', 'open'],
+  ['others old, and that is all one sees', { old: 'yes' }, 'age', 'leans'],
+  ['nothing can be told', { newer: 'unsure', 'well-torn': 'unsure' }, 'puncture', 'open'],
+];
+
+describe('a guided look', () => {
+  it.each(mismatch)('at a tyre: %s', (_case, answers, leading, strength) => {
+    const outcome = conclude('tyre-mismatch', answers);
+    expect(outcome.strength).toBe(strength);
+    if (strength !== 'open') expect(outcome.weighed[0]?.key).toBe(leading);
+  });
+
+  // Common practice: small firm blisters on the sunny side are the skin; broad waves below an opening that give are water.
+  it.each([
+    [{ small: 'yes', 'sunny-side': 'yes', gives: 'no', moist: 'no' }, 'sun', 'points'],
+    [{ small: 'no', 'seam-above': 'yes', gives: 'yes', moist: 'yes' }, 'water', 'points'],
+    [{ small: 'yes', 'seam-above': 'yes' }, 'sun', 'open'],
+    [{ small: 'yes', 'sunny-side': 'yes', moist: 'yes' }, 'sun', 'leans'],
+  ] as const)('at a wall: %j', (answers, leading, strength) => {
+    const outcome = conclude('wall-waves', answers);
+    expect(outcome.strength).toBe(strength);
+    if (strength !== 'open') expect(outcome.weighed[0]?.key).toBe(leading);
+  });
+
+  it('says what speaks against it, and who decides', () => {
+    const { sentence } = conclude('wall-waves', {
+      small: 'yes',
+      'sunny-side': 'yes',
+      moist: 'yes',
+    });
+    expect(sentence).toContain('leans towards sun on the skin alone');
+    expect(sentence).toContain('Against it: the meter reads higher than at a dry place');
+    expect(sentence).toContain('A technician decides');
+  });
+
+  it('claims nothing before anything was seen', () => {
+    for (const { key, always } of looks) {
+      expect(conclude(key, {}).sentence).toBe(
+        `Nothing was seen yet that speaks for one thing or another. ${always}`,
+      );
+      expect(conclude(key, {}).open).toHaveLength(
+        looks.find((look) => look.key === key)?.asks.length ?? 0,
+      );
+    }
+  });
+
+  it('never counts what cannot be told, and never clears anything by itself', () => {
+    const answers = fc.dictionary(
+      fc.constantFrom(...looks.flatMap(({ asks }) => asks.map((ask) => ask.key))),
+      fc.constantFrom('yes' as const, 'no' as const, 'unsure' as const),
+    );
+    fc.assert(
+      fc.property(fc.constantFrom(...looks), answers, (look, given) => {
+        const outcome = conclude(look.key, given);
+        const certain = Object.fromEntries(
+          Object.entries(given).filter(([, answer]) => answer !== 'unsure'),
+        );
+        expect(conclude(look.key, certain).weighed).toEqual(outcome.weighed);
+        expect(outcome.sentence.endsWith(look.always)).toBe(true);
+        expect(outcome.sentence).not.toMatch(/\bsafe\b|nothing to worry|no problem/i);
+      }),
+      { seed: 5, numRuns: 300 },
+    );
+  });
+
+  it('asks for nothing that speaks for an explanation it does not have', () => {
+    for (const { asks, explanations } of looks) {
+      const keys = explanations.map(({ key }) => key);
+      const meant = asks.flatMap(({ yes, no }) => [yes, no]).flatMap((sign) => sign?.for ?? []);
+      expect(meant.filter((key) => !keys.includes(key))).toEqual([]);
+      expect(keys.filter((key) => !meant.includes(key))).toEqual([]);
+    }
+  });
+});
+
+describe('findings', () => {
+  it('are told in their order: said first, then the worst, then round the unit; what was repaired last', () => {
+    const record = withFindings(
+      finding({ kind: 'fading', gravity: 'cosmetic', station: 'front' }),
+      finding({ kind: 'rust', gravity: 'worn', station: 'hitch', saidFirst: true }),
+      finding({ kind: 'brakes', gravity: 'do-not-show', station: 'running-gear', saidFirst: true }),
+      finding({ kind: 'dent', saidFirst: true, repaired: { on: '2026-03-01', by: 'the yard' } }),
+      finding({ kind: 'smell', gravity: 'worn', station: 'living' }),
+    );
+    expect(findingsOf(record).map(({ finding: f }) => f.kind)).toEqual([
+      'brakes',
+      'rust',
+      'smell',
+      'fading',
+      'dent',
+    ]);
+    expect(saidFirst(record).map(({ finding: f }) => f.kind)).toEqual(['brakes', 'rust']);
+  });
+
+  it('structural, of brakes, gas and wiring wait for a technician, whatever they are called', () => {
+    for (const { key, concern } of findingKinds) {
+      const [found] = findingsOf(withFindings(finding({ kind: key, gravity: 'cosmetic' })));
+      expect([key, found && needsTechnician(found)]).toEqual([key, technicianDecides.has(concern)]);
+    }
+  });
+
+  it('are no longer signed when they are changed after it', () => {
+    const value = finding({ kind: 'frame-damage', gravity: 'technician' });
+    const signature = { verdict: 'watch' as const, inputs: findingInputs(value) };
+    const signed = put(withFindings(value), {
+      part: 'signatures',
+      key: `findings.${id(0)}`,
+      value: signature,
+    } as never);
+    expect(findingsOf(signed)[0]?.signed?.by).toBe('Bram Oake');
+    const worse = put(signed, {
+      part: 'findings',
+      key: id(0),
+      value: { ...value, note: 'longer than it was' },
+    } as never);
+    expect(findingsOf(worse)[0]?.signed).toBeUndefined();
+  });
+
+  it('have a station by where they were tapped, in every layer of every demo unit', () => {
+    for (const { record } of demoFiles) {
+      for (const layer of ['outside', 'inside', 'roof'] as const) {
+        expect(isStationKey(stationAtSpot(record, { layer, x: -40, y: 120 }))).toBe(true);
+      }
+    }
+    const { record } = { record: demoRecord('TQ-0417') };
+    expect(stationAtSpot(record, { layer: 'outside', x: 0, y: 0 })).toBe('hitch');
+    expect(stationAtSpot(record, { layer: 'roof', x: 0, y: 150 })).toBe('roof');
+  });
+});
+
+const dated = (dates: Partial<Record<WheelKey, string>>): UnitRecord =>
+  Object.entries(dates).reduce(
+    (record, [key, text]) =>
+      put(record, {
+        part: 'specs',
+        key: `tyreDate${key}` as SpecKey,
+        value: { kind: 'text', text },
+      } as never),
+    put(
+      put(emptyRecord, {
+        part: 'specs',
+        key: 'axleRating',
+        value: { kind: 'counted', count: 2, each: 3500 },
+      } as never),
+      { part: 'features', key: 'spare', value: { state: 'standard' } } as never,
+    ),
+  );
+
+describe('wheels', () => {
+  const four = { DoorFront: '1521', DoorRear: '1521', OffDoorFront: '1521', OffDoorRear: '2323' };
+
+  it('are those the axles give, and the spare', () => {
+    expect(wheelsOf(dated({}), '2026-04-10').map(({ key }) => key)).toEqual([
+      'DoorFront',
+      'DoorRear',
+      'OffDoorFront',
+      'OffDoorRear',
+      'Spare',
+    ]);
+  });
+
+  // Ages worked out by hand. Week 15 of 2021 begins on Sunday 11 April (49 CFR 574.5: the first full week is week 1).
+  it.each([
+    ['2026-04-10', 4, 'built 11 Apr 2021, 4 years old'],
+    ['2026-04-11', 5, 'built 11 Apr 2021, 5 years old: watch it, replace it by 7'],
+    ['2028-04-11', 7, 'built 11 Apr 2021, 7 years old: to be replaced, whatever the tread'],
+    ['2022-04-10', 0, 'built 11 Apr 2021, not a year old'],
+    ['2021-03-10', -1, 'built 11 Apr 2021: that has not been yet'],
+  ])('on %s are %s years old', (today, age, words) => {
+    const [front] = wheelsOf(dated(four), today);
+    expect(front).toMatchObject({ age, ageText: words });
+  });
+
+  it('have no age where nobody has read a date', () => {
+    expect(ageWords(undefined, undefined)).toBe('nobody has read its date');
+  });
+
+  it('name the one that is not like the others, and none where there is none', () => {
+    expect(oddWheels(wheelsOf(dated(four), '2026-04-10')).map(({ key }) => key)).toEqual([
+      'OffDoorRear',
+    ]);
+    const alike = dated({ ...four, OffDoorRear: '1821' });
+    expect(oddWheels(wheelsOf(alike, '2026-04-10'))).toEqual([]);
+  });
+
+  it('answer for themselves what a look would ask', () => {
+    const worn = ['DoorFront', 'DoorRear', 'OffDoorFront'].reduce(
+      (record, key) => put(record, { part: 'wheels', key, value: { wear: 'even' } } as never),
+      put(dated(four), { part: 'wheels', key: 'OffDoorRear', value: { well: 'clean' } } as never),
+    );
+    const known = knownOfMismatch(wheelsOf(worn, '2026-04-10'), 'OffDoorRear', 2310);
+    expect(known).toMatchObject({
+      newer: 'yes',
+      'well-torn': 'no',
+      'wear-even': 'yes',
+      'same-side': 'no',
+      heavy: 'no',
+    });
+    expect(conclude('tyre-mismatch', known)).toMatchObject({ strength: 'points' });
+  });
+});
+
+const inspect = (record: UnitRecord, result: (key: string) => 'pass' | 'fail' | 'not-tried') =>
+  inspectionOf(record).reduce(
+    (now, { item }) =>
+      put(now, {
+        part: 'inspection',
+        key: item.key,
+        value: {
+          result: result(item.key),
+          ...(result(item.key) === 'pass' ? {} : { note: 'no gas' }),
+        },
+      } as never),
+    record,
+  );
+const signed = (record: UnitRecord): UnitRecord =>
+  signInspection(record, { by: 'Bram Oake', today: '2026-04-10' }).reduce(
+    (now, change) => applyChange(now, change, 'Bram Oake', '2026-04-10T10:00:00.000Z'),
+    record,
+  );
+
+describe('the inspection', () => {
+  it('asks for nothing that a unit has not got', () => {
+    const bare = put(emptyRecord, {
+      part: 'features',
+      key: 'slide',
+      value: { state: 'none' },
+    } as never);
+    expect(inspectionOf(bare).map(({ item }) => item.key)).not.toContain('slide');
+    expect(inspectionOf(emptyRecord)).toHaveLength(inspectionItems.length);
+  });
+
+  it('names features and stations that there are', () => {
+    for (const { of, station } of inspectionItems as readonly { of?: string; station: string }[]) {
+      expect([station, isStationKey(station)]).toEqual([station, true]);
+      if (of) expect([of, isFeatureKey(of)]).toEqual([of, true]);
+    }
+  });
+
+  it('keeps a unit from being operated until it is signed', () => {
+    expect(operableOf(emptyRecord)).toMatchObject({ may: false });
+    const tried = inspect(emptyRecord, () => 'pass');
+    expect(operableOf(tried).why).toBe('The inspection is not signed: nothing may be operated.');
+    expect(operableOf(signed(tried))).toMatchObject({ may: true, why: 'Inspected 10 Apr 2026.' });
+  });
+
+  it('is no longer signed when an item is tried again', () => {
+    const before = signed(inspect(emptyRecord, () => 'pass'));
+    expect(inspectionState(before).signed).toBe(true);
+    const after = put(before, {
+      part: 'inspection',
+      key: 'furnace',
+      value: { result: 'fail', note: 'no spark' },
+    } as never);
+    expect(inspectionState(after).signed).toBe(false);
+    expect(inspectionInputs(after)).not.toBe(inspectionInputs(before));
+  });
+
+  it('lets a failed or untried thing be told and not operated, and stops all for brakes and gas', () => {
+    const awning = signed(inspect(emptyRecord, (key) => (key === 'awning' ? 'not-tried' : 'pass')));
+    expect(operableOf(awning).may).toBe(true);
+    expect([...operableOf(awning).toldOnly]).toEqual(['awning']);
+    const brakes = signed(inspect(emptyRecord, (key) => (key === 'brakes-work' ? 'fail' : 'pass')));
+    expect(operableOf(brakes)).toMatchObject({ may: false });
+    expect(operableOf(brakes).why).toContain('Failed: brakes on every wheel');
+  });
+
+  it('is not enough where a finding says “do not show” and no technician has decided', () => {
+    const tried = signed(inspect(emptyRecord, () => 'pass'));
+    const bad = put(tried, {
+      part: 'findings',
+      key: id(9),
+      value: finding({ kind: 'frame-damage', gravity: 'do-not-show' }),
+    } as never);
+    expect(operableOf(bad).may).toBe(false);
+  });
+
+  it('holds the cards of a walk: what is not operated is pointed out', () => {
+    const { record } = { record: demoRecord('TQ-0417') };
+    const shows = (r: UnitRecord) => pointsOf(r, 'us').flatMap((p) => p.show ?? []);
+    expect(shows(record).some((what) => what !== 'Point it out; operate nothing.')).toBe(true);
+    const { inspected: _gone, ...specs } = record.specs;
+    expect(new Set(shows({ ...record, specs }))).toEqual(
+      new Set(['Point it out; operate nothing.']),
+    );
+  });
+
+  it('says when what was measured is not usual', () => {
+    const low = put(emptyRecord, {
+      part: 'inspection',
+      key: 'battery-volts',
+      value: { result: 'pass', measured: 11.4 },
+    } as never);
+    expect(inspectionOf(low).find(({ item }) => item.key === 'battery-volts')?.unusual).toBe(true);
+  });
+});
+
+describe('the disclosure', () => {
+  it('tells faults first, in plain words, and what was repaired after them', () => {
+    const record = withFindings(
+      finding({
+        kind: 'dent',
+        note: 'left of the door',
+        repaired: { on: '2026-03-01', by: 'the yard', what: 'filled' },
+      }),
+      finding({
+        kind: 'delamination',
+        gravity: 'technician',
+        saidFirst: true,
+        answers: { gives: 'yes', moist: 'yes' },
+      }),
+    );
+    const page = disclosureOf(record, '2026-04-10');
+    expect(page.faults.map(({ title }) => title)).toEqual(['Delamination suspected']);
+    expect(page.faults[0]?.text).toContain('points to water behind the skin');
+    expect(page.faults[0]?.text).toContain('A technician has not decided on it yet.');
+    expect(page.repaired[0]?.text).toContain(
+      'left of the door. Repaired by the yard, 1 Mar 2026: filled.',
+    );
+    expect(page.inspection).toBe('Not inspected yet.');
+    expect(page.silent).toContain('no warranty');
+  });
+
+  it('has a word for every kind', () => {
+    for (const { key, plain } of findingKinds) {
+      const [row] = disclosureOf(withFindings(finding({ kind: key })), '2026-04-10').faults;
+      expect(row?.text.startsWith(plain)).toBe(true);
+    }
+  });
+});
