@@ -1,6 +1,7 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { z } from 'zod';
+import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
 import {
   readModelSheetFile,
@@ -11,6 +12,7 @@ import {
 } from '@fair-gable/core';
 import { keepSheet } from '../model-sheet/index.ts';
 import { createYard, Secret } from '../people/index.ts';
+import { keepPicture, madeAnew, type Picture } from '../photo/index.ts';
 import { importUnit } from '../record/index.ts';
 
 const yardFile = z.strictObject({
@@ -60,6 +62,24 @@ const readUnits = async (folder: string): Promise<readonly UnitFile[]> => {
 };
 
 /**
+ * The photos of a unit as its drawings show them: `photos/<id>.svg`, which the demo keeps in place of pictures; made
+ * into pictures as if a device had sent them.
+ */
+const photosOf = async (
+  folder: string,
+  { id: unitId, record }: UnitFile,
+): Promise<ReadonlyMap<string, Picture>> => {
+  const pictures = new Map<string, Picture>();
+  for (const photo of Object.keys(record.photos)) {
+    const drawing = await readFile(join(folder, 'photos', `${photo}.svg`)).catch(() => {
+      throw new Error(`${unitId}: there is no photos/${photo}.svg for a photo of its record`);
+    });
+    pictures.set(photo, await madeAnew(await sharp(drawing).png().toBuffer()));
+  }
+  return pictures;
+};
+
+/**
  * Loads the demo yard from its folder of unit files, by the same way any unit file comes in; whole or not at all.
  * @throws Error that names the file that cannot be read
  */
@@ -68,12 +88,21 @@ export const loadDemo = async (source: DataSource, folder: string): Promise<void
   const units = await readUnits(join(folder, 'units'));
   const sheets = await readSheets(join(folder, 'model-sheets'));
   const author = { personId: null, name: 'demo yard' };
+  const pictures = new Map<string, ReadonlyMap<string, Picture>>();
+  for (const unit of units) pictures.set(unit.id, await photosOf(folder, unit));
   await source.transaction(async (manager) => {
     const yardId = await createYard(manager, { name, system }, people);
     await manager.insert(Secret, { key: mark, value: name });
     for (const sheet of sheets) {
       await keepSheet(manager, yardId, { sheet, basedOn: 0, units: [] }, author);
     }
-    for (const { id, record } of units) await importUnit(manager, yardId, id, record, author);
+    for (const { id, record } of units) {
+      const photos = pictures.get(id) ?? new Map<string, Picture>();
+      await importUnit(manager, yardId, id, record, author, async (yard) => {
+        for (const [photo, picture] of photos) {
+          await keepPicture(yard, { unitId: id, id: photo, by: author.name }, picture);
+        }
+      });
+    }
   });
 };
