@@ -7,7 +7,14 @@ export {
   saidFirst,
   type FoundThing,
 } from './findings.ts';
-export { ageWords, knownOfMismatch, oddWheels, wheelsOf, type WheelOn } from './wheels.ts';
+export {
+  ageWords,
+  answersTo,
+  knownOfMismatch,
+  oddWheels,
+  wheelsOf,
+  type WheelOn,
+} from './wheels.ts';
 export {
   inspectionInputs,
   inspectionOf,

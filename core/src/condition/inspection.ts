@@ -144,8 +144,8 @@ export const operableOf = (record: UnitRecord): Operable => {
   const most = failed.filter(({ item }) => item.concern === 'brakes' || item.concern === 'gas');
   if (most.length > 0) return no(`Failed: ${listed(most)}. Nothing may be operated.`);
   const but = [...failed, ...notTried];
-  const except = but.length > 0 ? `, but for ${listed(but)}` : '';
-  return { may: true, why: `Inspected ${formatDate(inspected)}${except}.`, toldOnly };
+  const except = but.length > 0 ? ` Failed or not tried: ${listed(but)}.` : '';
+  return { may: true, why: `Inspected ${formatDate(inspected)}.${except}`, toldOnly };
 };
 
 /** What an item is about, in words. */

@@ -1,7 +1,8 @@
-import { wheelPlaces, type SpecKey, type WheelKey } from '../catalogue/index.ts';
+import { wheelPlaces, type LookKey, type SpecKey, type WheelKey } from '../catalogue/index.ts';
 import { formatDate, monthsBetween } from '../dates/index.ts';
 import { builtOn, readDotDate, tyreMonths } from '../identity/index.ts';
 import {
+  amountOf,
   countedOf,
   hasFeature,
   textOf,
@@ -69,15 +70,19 @@ const sideOf = (key: WheelKey): string => (key.startsWith('Off') ? 'off-door' : 
 const isLater = (a: string | undefined, b: string | undefined): boolean =>
   a !== undefined && b !== undefined && monthsBetween(b, a) >= monthsApart;
 
+/** With fewer tyres on the road than this the spare has a say in what is usual. */
+const fewOnRoad = 3;
+
 /** Wheels whose tyre is of another make, or was built half a year or more apart from most others. */
 export const oddWheels = (wheels: readonly WheelOn[]): readonly WheelOn[] => {
   const road = wheels.filter(({ key }) => key !== 'Spare');
+  const voices = road.length < fewOnRoad ? wheels : road;
   const differs = (a: WheelOn, b: WheelOn): boolean =>
     (a.wheel.make !== undefined && b.wheel.make !== undefined && a.wheel.make !== b.wheel.make) ||
     isLater(a.built, b.built) ||
     isLater(b.built, a.built);
   return road.filter((a) => {
-    const others = road.filter((b) => b !== a);
+    const others = voices.filter((b) => b !== a);
     return others.length > 1 && others.filter((b) => differs(a, b)).length > others.length / 2;
   });
 };
@@ -139,4 +144,21 @@ export const knownOfMismatch = (
       .map(([key, is]) => [key, asAnswer(is)] as const)
       .filter(([, answer]) => answer !== undefined),
   );
+};
+
+/**
+ * The answers to the look into a finding: what was answered, before what wheels and labels answer by themselves.
+ * @param answers as somebody gave them
+ */
+export const answersTo = (
+  look: LookKey,
+  answers: Answers,
+  record: UnitRecord,
+  today: string,
+): Answers => {
+  if (look !== 'tyre-mismatch') return answers;
+  const wheels = wheelsOf(record, today);
+  const odd = oddWheels(wheels)[0];
+  if (!odd) return answers;
+  return { ...knownOfMismatch(wheels, odd.key, amountOf(record, 'ccc')), ...answers };
 };

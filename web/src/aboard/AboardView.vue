@@ -136,7 +136,8 @@ const strike = (id: string): Promise<boolean> =>
           <li v-for="item in items" :key="item.feature.key" :data-loose="item.feature.key">
             <strong>{{ item.feature.label }}</strong>
             <span
-              class="small"
+              v-if="!mayWrite || item.there === 'not-looked'"
+              class="small status"
               :class="{ soft: item.there !== 'missing', amber: item.there === 'missing' }"
               >{{ there[item.there] }}</span
             >
@@ -183,9 +184,9 @@ const strike = (id: string): Promise<boolean> =>
             <span class="number">{{ formatQuantity(one.weight, 'weight', session.system) }}</span>
             <span class="small soft">
               {{ formatDate(one.on) }}, {{ entry.by }}
-              <template v-if="one.back !== undefined"
-                >· {{ formatQuantity(one.back, 'feet', session.system) }} back</template
-              >
+              <template v-if="one.back !== undefined">
+                · {{ formatQuantity(one.back, 'feet', session.system) }} back
+              </template>
               <template v-if="one.feature && isFeatureKey(one.feature)"
                 >· {{ featureEntry(one.feature).label.toLowerCase() }}</template
               >
@@ -276,6 +277,8 @@ li strong {
 
 .ticks {
   display: flex;
+  grid-row: 1 / span 2;
+  grid-column: 2;
   gap: 6px;
 }
 

@@ -135,6 +135,10 @@ ol > li {
   padding-top: 8px;
 }
 
+figure :deep(img) {
+  height: auto;
+}
+
 figure {
   width: 220px;
   margin: 0;

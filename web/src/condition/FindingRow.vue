@@ -5,17 +5,14 @@ import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, ref, useId } from 'vue';
 import {
-  amountOf,
+  answersTo,
   findingInputs,
   findingKind,
   formatDate,
   gravities,
-  knownOfMismatch,
   needsTechnician,
-  oddWheels,
   stationEntry,
   verdicts,
-  wheelsOf,
   type Answer,
   type Change,
   type Finding,
@@ -53,12 +50,9 @@ const signNote = ref('');
 const signs = verdicts.filter(({ key }) => key !== 'inspected');
 
 /** What wheels and labels answer by themselves of a tyre unlike the others. */
-const known = computed(() => {
-  if (kind.value.look !== 'tyre-mismatch') return {};
-  const wheels = wheelsOf(props.record, today);
-  const odd = oddWheels(wheels)[0];
-  return odd ? knownOfMismatch(wheels, odd.key, amountOf(props.record, 'ccc')) : {};
-});
+const known = computed(() =>
+  kind.value.look ? answersTo(kind.value.look, {}, props.record, today) : {},
+);
 
 const changed = (value: Finding | null): Change => ({
   part: 'findings',

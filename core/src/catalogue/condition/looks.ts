@@ -44,8 +44,9 @@ export const looks: readonly GuidedLook[] = [
       {
         key: 'newer',
         ask: 'Was this tyre built later than its neighbours?',
-        how: 'The last four digits after DOT: week and year. GuidedLook at each tyre, the spare too.',
+        how: 'The last four digits after DOT: week and year. Look at each tyre, the spare too.',
         yes: { for: 'puncture', says: 'it was built later than the others' },
+        no: { for: 'age', says: 'it is no newer than the others' },
       },
       {
         key: 'well-torn',
@@ -111,7 +112,7 @@ export const looks: readonly GuidedLook[] = [
       {
         key: 'small',
         ask: 'Are they small blisters, none larger than a coin?',
-        how: 'GuidedLook along the wall with the sun low, or a light held flat to it.',
+        how: 'Look along the wall with the sun low, or a light held flat to it.',
         yes: { for: 'sun', says: 'the blisters are small' },
         no: { for: 'water', says: 'the waves are broad' },
       },
