@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { unzipSync } from 'fflate';
 import { expect, test } from '@playwright/test';
 import {
   demo,
@@ -210,7 +211,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as a unit file' }).click();
   const saved = await download;
-  expect(saved.suggestedFilename()).toBe('fenlark-24-rkd.unit.json');
+  expect(saved.suggestedFilename()).toBe('fenlark-24-rkd.unit.zip');
   const path = await saved.path();
 
   const context = await browser.newContext({ viewport: desk });
@@ -233,7 +234,14 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
 
   const again = other.waitForEvent('download');
   await other.getByRole('link', { name: 'Save as a unit file' }).click();
-  expect(readFileSync(await (await again).path(), 'utf8')).toBe(readFileSync(path, 'utf8'));
+  // The unit to the letter, and its photos beside it.
+  const [before, after] = [path, await (await again).path()].map((at) =>
+    unzipSync(readFileSync(at)),
+  );
+  expect(Object.keys(after ?? {}).toSorted()).toEqual(Object.keys(before ?? {}).toSorted());
+  expect(Object.keys(after ?? {}).filter((name) => name.startsWith('photos/'))).toHaveLength(1);
+  const unit = (files: typeof before) => Buffer.from(files?.['unit.json'] ?? []).toString('utf8');
+  expect(unit(after)).toBe(unit(before));
   await context.close();
 });
 

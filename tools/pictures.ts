@@ -32,15 +32,9 @@ const atStation = async (page: Page, stockNumber: string, station: string): Prom
   await page.locator('.station h2').waitFor();
 };
 
-const take = {
-  'Stock number': 'TQ-0444',
-  Series: 'Tarn',
-  'Floor plan': '19 RB',
-  'Gross weight rating': '5,000 lb',
-  'Weight as built': '1,800 kg',
-  Axles: '25000',
-  'Overall length': "22'6",
-  'Box length': '18 ft 10',
+const atPlace = async (page: Page, stockNumber: string, place: string): Promise<void> => {
+  await openUnit(page, stockNumber);
+  await page.goto(page.url().replace(/record.*/, place));
 };
 
 const beginWalk = async (page: Page): Promise<void> => {
@@ -103,11 +97,11 @@ const listText = [
 const views: readonly View[] = [
   { file: 'yard', size: desk, go: async () => {} },
   {
-    file: 'to-confirm',
+    file: 'left',
     size: desk,
     go: async (page) => {
       await page.getByRole('link', { name: 'To measure or confirm' }).click();
-      await page.locator('.confirm').waitFor();
+      await page.locator('[data-left]').first().waitFor();
     },
   },
   {
@@ -152,9 +146,35 @@ const views: readonly View[] = [
     },
   },
   {
-    file: 'record-utilities',
+    file: 'round-phone',
+    size: phone,
+    go: async (page) => {
+      await atPlace(page, 'TQ-0411', 'round/utilities');
+      await page.locator('.editor').waitFor();
+      await page.locator('.editor svg').click({ position: { x: 205, y: 20 } });
+      for (const key of ['2', '1', 'ft', '9', 'in']) {
+        await page.locator('.pad').getByRole('button', { name: key, exact: true }).click();
+      }
+    },
+  },
+  {
+    file: 'labels',
     size: desk,
-    go: (page) => atStation(page, 'TQ-0417', 'utilities'),
+    go: async (page) => {
+      await atPlace(page, 'TQ-0438', 'labels');
+      await page.getByRole('button', { name: /No camera here/ }).click();
+      await page.getByRole('button', { name: 'Read its code' }).click();
+      await page.getByText('The code was read').waitFor();
+    },
+  },
+  {
+    file: 'condition',
+    size: desk,
+    go: async (page) => {
+      await atPlace(page, 'TQ-0377', 'condition');
+      await page.locator('[data-finding="delamination"] button').first().click();
+      await page.locator('.strip img').first().waitFor();
+    },
   },
   {
     file: 'record-phone',
@@ -162,16 +182,6 @@ const views: readonly View[] = [
     go: async (page) => {
       await atStation(page, 'TQ-0377', 'running-gear');
       await page.locator('.note').first().scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    file: 'take-in',
-    size: desk,
-    go: async (page) => {
-      await page.getByRole('button', { name: 'Take in a unit' }).click();
-      for (const [label, text] of Object.entries(take)) {
-        await page.getByLabel(label, { exact: true }).fill(text);
-      }
     },
   },
   {
@@ -225,18 +235,6 @@ const views: readonly View[] = [
     go: (page) => atStation(page, 'TQ-0365', 'utilities'),
   },
   { file: 'walk-sunlight', mode: 'sunlight', size: phone, go: given },
-  {
-    file: 'unsent-phone',
-    size: phone,
-    go: async (page) => {
-      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-      await atStation(page, 'TQ-0377', 'hitch');
-      await page.context().setOffline(true);
-      await page.locator('[data-field="powerJack"]').getByRole('button', { name: 'none' }).click();
-      await page.getByRole('link', { name: /not sent yet/ }).click();
-      await page.getByRole('heading', { name: 'Waiting for the server' }).waitFor();
-    },
-  },
   {
     file: 'log',
     size: desk,

@@ -21,15 +21,15 @@ const contentOf = async (file: File): Promise<unknown> => {
   }
 };
 
-const isZip = ({ name, type }: File): boolean =>
-  name.toLowerCase().endsWith('.zip') || type === 'application/zip';
+/** By how it begins: a name says nothing. */
+const isZip = async (file: File): Promise<boolean> => (await file.slice(0, 2).text()) === 'PK';
 
 const take = async (): Promise<void> => {
   const file = input.value?.files?.[0];
   if (!file) return;
   busy.value = true;
   try {
-    if (isZip(file)) {
+    if (await isZip(file)) {
       emit('taken', await units.takeZip(file));
       return;
     }
