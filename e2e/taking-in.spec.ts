@@ -353,7 +353,7 @@ test('a technician inspects and signs; until then nothing is operated', async ({
   await expect(item('furnace')).toContainText('no gas on the lot');
   await item('battery-volts').getByRole('button').first().click();
   await item('battery-volts').getByLabel('Measured').fill('11.2');
-  await item('battery-volts').getByRole('button', { name: 'Passed' }).click();
+  await item('battery-volts').getByRole('button', { name: 'Passed', exact: true }).click();
   await expect(item('battery-volts')).toContainText('usual is 12.2 V to 13.6 V');
   for (;;) {
     const open = page
@@ -361,10 +361,10 @@ test('a technician inspects and signs; until then nothing is operated', async ({
       .filter({ has: page.locator('.result', { hasText: /^open$/ }) });
     if ((await open.count()) === 0) break;
     const key = (await open.first().getAttribute('data-item')) ?? '';
-    if ((await item(key).getByRole('button', { name: 'Passed' }).count()) === 0) {
+    if ((await item(key).getByRole('button', { name: 'Passed', exact: true }).count()) === 0) {
       await item(key).getByRole('button').first().click();
     }
-    await item(key).getByRole('button', { name: 'Passed' }).click();
+    await item(key).getByRole('button', { name: 'Passed', exact: true }).click();
     await expect(item(key).locator('.result')).toHaveText('Passed');
   }
   await page.getByRole('button', { name: 'Sign the inspection' }).click();

@@ -84,16 +84,26 @@ const save = async (changes: readonly Change[], what: string): Promise<boolean> 
   }
 };
 
+/** On to the next item that is open, at once: nobody waits for a network. */
+const goOn = (on: ItemOn): void => {
+  const next = items.value[items.value.findIndex(({ item }) => item.key === on.item.key) + 1];
+  open.value = undefined;
+  if (next && !next.entry) begin(next);
+};
+
 const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
   problem.value = '';
   const value = valueOf(on, result);
   if (!value) return;
+  const typed = { measured: measured.value, note: note.value };
   const basedOn = on.entry?.version ?? 0;
   const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
-  if (!(await save([change], on.item.label.toLowerCase()))) return;
-  const next = items.value[items.value.findIndex(({ item }) => item.key === on.item.key) + 1];
-  open.value = undefined;
-  if (next && !next.entry) begin(next);
+  goOn(on);
+  if (await save([change], on.item.label.toLowerCase())) return;
+  // It could not be kept: it is opened again as it was typed.
+  open.value = on.item.key;
+  measured.value = typed.measured;
+  note.value = typed.note;
 };
 
 const sign = (): Promise<boolean> =>

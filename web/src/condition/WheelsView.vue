@@ -128,16 +128,21 @@ const keep = async ({ key, label }: WheelOn): Promise<void> => {
     return;
   }
   const basedOn = props.unit.record.wheels[key]?.version ?? 0;
+  const had = { typed: { ...typed }, chosen: { ...chosen } };
+  const next = wheels.value[wheels.value.findIndex((wheel) => wheel.key === key) + 1];
+  open.value = undefined;
+  if (next) begin(next);
   try {
     await edits.change(
       props.unit.id,
       [{ part: 'wheels', key, value, how: 'seen', basedOn }, ...date],
       `wheel, ${label}`,
     );
-    const next = wheels.value[wheels.value.findIndex((wheel) => wheel.key === key) + 1];
-    open.value = undefined;
-    if (next) begin(next);
   } catch (error) {
+    // It could not be kept: it is opened again as it was typed.
+    open.value = key;
+    Object.assign(typed, had.typed);
+    Object.assign(chosen, had.chosen);
     problem.value = saying(error);
   }
 };
