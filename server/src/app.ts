@@ -13,6 +13,7 @@ import { cataloguePlugin } from './catalogue/index.ts';
 import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
+import { numbersPlugin } from './numbers/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { photoPlugin } from './photo/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
@@ -113,6 +114,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(modelSheetPlugin, { source });
   await app.register(stockListPlugin, { source });
   await app.register(unitFilePlugin, { source });
+  await app.register(numbersPlugin);
   await app.register(walkPlugin, { source });
   if (webRoot) await app.register(webPlugin, { root: webRoot });
   else app.setNotFoundHandler(refuseAddress);

@@ -15,7 +15,7 @@ beforeAll(async () => {
   b = await bench();
   ask = await signedIn(b.app, 'ines@thornquay.example');
   technician = await signedIn(b.app, 'bram@thornquay.example');
-  unit = (await unitNamed(ask, 'TQ-0417')).id;
+  unit = (await unitNamed(ask, 'TQ-0404')).id;
 });
 afterAll(() => b.close());
 

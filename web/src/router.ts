@@ -74,6 +74,11 @@ export const router = createRouter({
           name: 'confirm',
           component: () => import('./record/UnitConfirm.vue'),
         },
+        {
+          path: 'numbers/:question?',
+          name: 'numbers',
+          component: () => import('./numbers/NumbersView.vue'),
+        },
         { path: 'walk', name: 'walk', component: () => import('./walk/PlanView.vue') },
         {
           path: 'round/:station?',

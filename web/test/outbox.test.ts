@@ -322,6 +322,7 @@ describe('a device of the first version', () => {
       'declined',
       'kept',
       'outbox',
+      'pictures',
       'units',
       'walks',
     ]);

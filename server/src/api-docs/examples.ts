@@ -51,6 +51,16 @@ const given = { plan, by: 'Ines Rook', createdAt: at, events: [event] };
 const link = { token: 'a-one-time-token', until: '2026-04-16T11:30:00.000Z' };
 const row = { key: 'hitch', label: 'Hitch' };
 
+const known = (amount: number) => ({ amount, how: 'read' });
+const outcome = {
+  steps: [{ what: 'All of them', arithmetic: '4 × 2,150 lb = 8,600 lb' }],
+  assumptions: ['Every tyre carries the same.'],
+  source: 'common practice',
+  confidence: 'stated',
+  missing: [],
+  sentence: 'They carry 8,600 lb, 23 % more than lies on them.',
+};
+
 const view = {
   text: '',
   condition: null,
@@ -107,6 +117,54 @@ const health = {
 
 export const examples: Readonly<Record<string, Example>> = {
   'GET /api/health': { answer: health },
+  'POST /api/numbers/weight': {
+    body: {
+      uvw: known(5200),
+      hitch: known(640),
+      axle: known(216),
+      gvwr: known(7490),
+      items: [{ key: 'front', label: 'Front store', weight: known(250), back: known(84) }],
+    },
+    answer: {
+      ...outcome,
+      value: {
+        total: 5450,
+        hitch: 792.8,
+        axles: 4657.2,
+        share: 0.1455,
+        limits: [{ key: 'gross', label: 'Gross rating', used: 5450, rating: 7490, left: 2040 }],
+        first: 'gross',
+        left: 2040,
+        lightest: { share: 0.1455, full: [] },
+        heaviest: { share: 0.1455, full: [] },
+      },
+    },
+  },
+  'POST /api/numbers/tow': {
+    body: { loaded: known(6516), share: known(0.132), payload: known(1700), reserve: 0.2 },
+    answer: {
+      ...outcome,
+      value: {
+        hitch: 860,
+        limits: [],
+        largest: 10_303,
+        binding: 'payload',
+        fits: true,
+        least: { payload: 1075, towRating: 8145, receiver: 1075 },
+      },
+    },
+  },
+  'POST /api/numbers/tyres': {
+    body: { each: known(2150), gawr: known(7000), count: 4 },
+    answer: { ...outcome, value: { each: 2150, all: 8600, reserve: 0.2286, enough: true } },
+  },
+  'POST /api/numbers/water': {
+    body: { fresh: known(47), gray: known(34), people: 2, style: 'usual' },
+    answer: {
+      ...outcome,
+      value: { nights: 2, days: 2.83, first: 'gray', tanks: [], saved: 0.57 },
+    },
+  },
   'GET /api/units/:id/photos/:photo': {},
   'GET /api/units/:id/photos/:photo/upload': { answer: { received: 512_000, done: false } },
   'PUT /api/units/:id/photos/:photo/upload': {

@@ -63,6 +63,11 @@ export const rules: Readonly<Record<string, Access>> = {
   'POST /api/unit-files': 'record',
   'POST /api/unit-files/zip': 'record',
 
+  'POST /api/numbers/weight': 'look',
+  'POST /api/numbers/tow': 'look',
+  'POST /api/numbers/tyres': 'look',
+  'POST /api/numbers/water': 'look',
+
   'PUT /api/walks/:id': 'present',
   'POST /api/walks/:id/events': 'present',
   'GET /api/walks/:id': 'look',

@@ -29,6 +29,7 @@ import { saying } from '../api/client.ts';
 import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
+import PhotoStrip from '../photo/PhotoStrip.vue';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
@@ -297,6 +298,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
       </p>
       <EvidenceLegend />
+      <PhotoStrip
+        class="pictures"
+        :unit="unit.id"
+        :record="record"
+        :target="`stations.${here}`"
+        :may-write="mayWrite"
+      />
     </section>
 
     <section class="margin" aria-label="Notes in the margin">
@@ -408,7 +416,8 @@ kbd {
   padding: 10px 0;
 }
 
-.lacking {
+.lacking,
+.pictures {
   margin-top: 18px;
 }
 

@@ -46,6 +46,7 @@ const places = [
       { name: 'disclosure', label: 'Disclosure' },
     ],
   },
+  { label: 'Numbers', parts: [{ name: 'numbers', label: 'Questions' }] },
   {
     label: 'Walk',
     parts: [
@@ -91,7 +92,7 @@ const place = computed(() =>
       </nav>
     </header>
     <nav
-      v-if="place"
+      v-if="place && place.parts.length > 1"
       class="parts"
       :class="{ quiet: route.name === 'round' }"
       :aria-label="`Parts of ${place.label.toLowerCase()}`"
@@ -112,6 +113,7 @@ const place = computed(() =>
         :unit="unit"
         :station="route.params['station']"
         :walk="route.params['walk']"
+        :question="route.params['question']"
       />
     </RouterView>
   </template>
@@ -230,6 +232,8 @@ h1 {
   .unit nav a {
     flex: 1;
     min-height: 44px;
+    padding-inline: 2px;
+    font-size: 16px;
     text-align: center;
   }
 

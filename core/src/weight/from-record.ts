@@ -1,0 +1,144 @@
+import { specEntry, type SpecKey } from '../catalogue/index.ts';
+import { fittedHere } from '../aboard/index.ts';
+import { layoutLength } from '../outline/index.ts';
+import { givenOf, sumOf, type Given, type InputHow } from '../numbers/index.ts';
+import { countedOf, textOf, type UnitRecord } from '../record/index.ts';
+import type { WeightInput } from './weight.ts';
+
+/** Water, in every calculation; pounds a US gallon at 60 °F. Label text uses 8.3. */
+export const poundsPerGallon = 8.345;
+
+export const tankKeys = [
+  'freshTank',
+  'grayTank',
+  'galleyTank',
+  'blackTank',
+] as const satisfies readonly SpecKey[];
+export type TankKey = (typeof tankKeys)[number];
+
+/** What is tried on the bench: tanks from empty to full, gear by place, propane aboard or not. */
+export interface WeightTrial {
+  /** Of each tank, 0 to 1. */
+  readonly levels: Readonly<Partial<Record<TankKey, number>>>;
+  readonly gear: readonly {
+    readonly key: string;
+    readonly label: string;
+    readonly pounds: number;
+    readonly back: number;
+  }[];
+  readonly propane: boolean;
+}
+
+/** Places where gear goes, as shares of the whole length; the pass-through is in front, a rack behind. */
+export const gearPlaces = [
+  { key: 'front', label: 'Front store', share: 0.22 },
+  { key: 'galley', label: 'Galley and middle', share: 0.5 },
+  { key: 'rear', label: 'Rear, inside', share: 0.85 },
+  { key: 'rack', label: 'Rear rack', share: 1.03 },
+] as const;
+
+/** Fresh water full, nothing else aboard but propane. */
+export const usualTrial = (record: UnitRecord): WeightTrial => ({
+  levels: { freshTank: 1 },
+  gear: gearPlaces.map(({ key, label, share }) => ({
+    key,
+    label,
+    pounds: 0,
+    back: Math.round(layoutLength(record) * share),
+  })),
+  propane: true,
+});
+
+type Item = WeightInput['items'][number];
+
+const placeOf = (record: UnitRecord, key: SpecKey, usualShare: number): Given => {
+  const place = record.places[key];
+  if (place) return { amount: place.value.back, how: place.how };
+  return { amount: Math.round(layoutLength(record) * usualShare), how: 'assumed' };
+};
+
+const usualShare = (key: SpecKey): number => specEntry(key).located?.share ?? 0.5;
+
+const tankItem = (record: UnitRecord, key: TankKey, level: number): readonly Item[] => {
+  const tank = givenOf(record, key);
+  if (!tank) return [];
+  const full = tank.amount * poundsPerGallon;
+  return [
+    {
+      key,
+      label: specEntry(key).label,
+      weight: { amount: full * level, how: tank.how },
+      back: placeOf(record, key, usualShare(key)),
+      full,
+    },
+  ];
+};
+
+/** Whether the weight as built counts the propane already, by its label. */
+const countsPropane = (record: UnitRecord): boolean =>
+  (textOf(record, 'uvwCounts') ?? '').includes('lp');
+
+const propaneItem = (record: UnitRecord): readonly Item[] => {
+  const cylinders = sumOf(record, 'lpCylinders');
+  if (!cylinders || countsPropane(record)) return [];
+  return [
+    {
+      key: 'propane',
+      label: 'Propane',
+      weight: cylinders,
+      back: placeOf(record, 'lpCylinders', 0.08),
+    },
+  ];
+};
+
+const fittedItems = (record: UnitRecord): readonly Item[] =>
+  fittedHere(record).map(({ id, fitted, entry }) => ({
+    key: id,
+    label: fitted.what,
+    weight: { amount: fitted.weight, how: entry.how },
+    back:
+      fitted.back === undefined
+        ? { amount: layoutLength(record) / 2, how: 'assumed' as InputHow }
+        : { amount: fitted.back, how: entry.how },
+  }));
+
+/** What one tyre carries, at the label's pressure where the range's own is higher: conservative, in proportion. */
+const tyresGiven = (record: UnitRecord): Given | undefined => {
+  const each = givenOf(record, 'tyreLoad');
+  const axles = countedOf(record, 'axleRating')?.count;
+  return each && axles ? { amount: each.amount * axles * 2, how: each.how } : undefined;
+};
+
+/**
+ * A unit's own weights and places, with what is tried, as the question wants them.
+ * Where a place is not measured its usual one is assumed, and the answer says “about”.
+ */
+export const weightInputOf = (record: UnitRecord, trial: WeightTrial): WeightInput => {
+  const axles = record.places.axleRating;
+  const entries: Readonly<Record<string, Given | undefined>> = {
+    uvw: givenOf(record, 'uvw'),
+    hitch: givenOf(record, 'hitchWeight'),
+    axle: axles && { amount: axles.value.back, how: axles.how },
+    gvwr: givenOf(record, 'gvwr'),
+    gawr: sumOf(record, 'axleRating'),
+    tyres: tyresGiven(record),
+    coupler: givenOf(record, 'couplerRating'),
+  };
+  const known = Object.fromEntries(Object.entries(entries).filter(([, given]) => given));
+  return {
+    ...known,
+    items: [
+      ...tankKeys.flatMap((key) => tankItem(record, key, trial.levels[key] ?? 0)),
+      ...(trial.propane ? propaneItem(record) : []),
+      ...fittedItems(record),
+      ...trial.gear
+        .filter(({ pounds }) => pounds > 0)
+        .map(({ key, label, pounds, back }) => ({
+          key: `gear-${key}`,
+          label,
+          weight: { amount: pounds, how: 'tried' as const },
+          back: { amount: back, how: 'tried' as const },
+        })),
+    ],
+  };
+};

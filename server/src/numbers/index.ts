@@ -1,0 +1,1 @@
+export { numbersPlugin } from './plugin.ts';
