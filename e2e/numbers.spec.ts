@@ -23,23 +23,23 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await expect(list.getByRole('link', { name: /What may I still load\?/ })).toContainText(
     '1,858 lb',
   );
-  await expect(page.getByRole('status')).toContainText('There is room for 1,858 lb more');
+  await expect(page.locator('.sentence')).toContainText('There is room for 1,858 lb more');
   await page.getByRole('slider', { name: 'Rear rack' }).focus();
   for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('status')).toContainText(
+  await expect(page.locator('.sentence')).toContainText(
     'that is light: under ten per cent it may sway',
   );
   await page.getByText('As a table').click();
   await expect(page.getByRole('cell', { name: '50 %' })).toBeVisible();
   await expectSound(page, 'what may be loaded');
   await page.getByRole('button', { name: 'As it was' }).click();
-  await expect(page.getByRole('status')).toContainText('There is room for 1,466 lb more');
+  await expect(page.locator('.sentence')).toContainText('There is room for 1,466 lb more');
   await expect(page.getByText('everything saved')).toBeVisible();
 
   await list.getByRole('link', { name: /What should tow it\?/ }).click();
   await page.getByLabel('Payload, off the driver’s door').fill('900');
   await page.getByLabel('People and gear in it').click();
-  await expect(page.getByRole('status')).toContainText(
+  await expect(page.locator('.sentence')).toContainText(
     'This vehicle does not take it: its payload is passed by',
   );
   await page.getByRole('button', { name: 'a fifth kept in hand' }).click();
@@ -51,7 +51,7 @@ test('what is missing is named, and one tap from being entered', async ({ page }
   await signIn(page);
   const numbers = await numbersOf(page, 'TQ-0438');
   await page.goto(`${numbers}/load`);
-  await expect(page.getByRole('status')).toContainText('That cannot be said yet');
+  await expect(page.locator('.sentence')).toContainText('That cannot be said yet');
   await page.getByRole('link', { name: 'weight as built', exact: true }).click();
   await expect(page.locator('[data-field="uvw"]').getByRole('textbox').first()).toBeVisible();
 });
@@ -70,12 +70,12 @@ test('on a phone each question is one screen', async ({ page }) => {
   ] as const) {
     await page.getByRole('link', { name: question }).click();
     await expect(page.getByRole('heading', { level: 2, name: heading })).toBeVisible();
-    await expect(page.getByRole('status')).toBeVisible();
+    await expect(page.locator('.sentence')).toBeVisible();
     await expectSound(page, heading);
     await page.getByRole('link', { name: 'All questions' }).click();
   }
   await page.getByRole('link', { name: /How many nights/ }).click();
   await page.getByRole('button', { name: '6', exact: true }).click();
-  await expect(page.getByRole('status')).toContainText('Not a whole night for 6');
+  await expect(page.locator('.sentence')).toContainText('Not a whole night for 6');
   await page.goto(demo('/yard'));
 });

@@ -177,6 +177,14 @@ const views: readonly View[] = [
     },
   },
   {
+    file: 'numbers',
+    size: desk,
+    go: async (page) => {
+      await atPlace(page, 'TQ-0417', 'numbers/load');
+      await page.locator('.drawing canvas').waitFor();
+    },
+  },
+  {
     file: 'record-phone',
     size: phone,
     go: async (page) => {
@@ -227,12 +235,6 @@ const views: readonly View[] = [
       await page.getByRole('link', { name: 'Settings' }).click();
       await page.locator('[data-person]').first().waitFor();
     },
-  },
-  {
-    file: 'record-dark',
-    mode: 'dark',
-    size: desk,
-    go: (page) => atStation(page, 'TQ-0365', 'utilities'),
   },
   { file: 'walk-sunlight', mode: 'sunlight', size: phone, go: given },
   {
