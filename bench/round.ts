@@ -2,12 +2,11 @@
 import { chromium, type Locator, type Page } from '@playwright/test';
 import { openGround } from './ground.ts';
 
-/** A field of a label sheet: a state, a choice, or keys of the pad; a place is tapped and typed. */
+/** A field of a label sheet: a state, or keys of the pad. */
 interface Entry {
   readonly station: string;
   readonly id: string;
   readonly state?: 'It is there' | 'Not there';
-  readonly choice?: RegExp;
   readonly keys?: string;
 }
 
@@ -29,7 +28,7 @@ const sheets: Readonly<Record<string, readonly Entry[]>> = {
     typed('hitch', 'lpCylinders', '1 × 2 0 lb'),
     ...there('door-side', 'awning'),
     typed('door-side', 'awningLength', '8 ft 6 in'),
-    { station: 'utilities', id: 'specs.shoreAmps', choice: /^30/ },
+    typed('utilities', 'shoreAmps', '3 0 A'),
     typed('utilities', 'freshTank', '1 8 gal'),
     ...none('utilities', 'dumpOutlet', 'waterHeater'),
     typed('roof', 'acUnits', '1 × 9 0 0 0'),
@@ -48,7 +47,7 @@ const sheets: Readonly<Record<string, readonly Entry[]>> = {
     typed('utilities', 'grayTank', '3 6 gal'),
     typed('utilities', 'blackTank', '3 6 gal'),
     typed('utilities', 'heaterTank', '6 gal'),
-    { station: 'utilities', id: 'specs.shoreAmps', choice: /^30/ },
+    typed('utilities', 'shoreAmps', '3 0 A'),
     typed('roof', 'acUnits', '1 × 1 3 5 0 0'),
     typed('construction', 'overallLength', '2 5 ft 2 in'),
     typed('construction', 'boxLength', '2 1 ft 4 in'),
@@ -76,7 +75,7 @@ const makeRound = async (page: Page, unit: string, entries: readonly Entry[]) =>
   const { tap, count } = thumb();
   const places = { opened: 0, typing: 0 };
   let here = '';
-  for (const { station, id, state, choice, keys } of entries) {
+  for (const { station, id, state, keys } of entries) {
     if (station !== here) {
       // One tap on the way: “On to …”, or the outline; loading the page stands for it.
       await page.goto(`${unit}/round/${station}`);
@@ -95,7 +94,6 @@ const makeRound = async (page: Page, unit: string, entries: readonly Entry[]) =>
     }
     const editor = step.locator('.editor');
     if (state) await tap(editor.getByRole('button', { name: state }));
-    if (choice) await tap(editor.getByRole('button', { name: choice }));
     if (keys) {
       const pad = page.getByRole('group', { name: 'Keypad' });
       for (const key of keys.split(' ')) {
