@@ -13,12 +13,18 @@ export interface FakeServer {
     | undefined;
 }
 
+/** What was sent: JSON taken apart, bytes as they are. */
+const bodyOf = (body: unknown): unknown => {
+  if (body === undefined) return undefined;
+  return body instanceof ArrayBuffer ? new Uint8Array(body) : JSON.parse(String(body));
+};
+
 export const fakeServer = (): FakeServer => {
   const server: FakeServer = { sent: [], answer: () => ({ status: 204 }) };
   globalThis.fetch = jest.fn(async (path: unknown, init?: { method?: string; body?: unknown }) => {
     if (!server.answer) throw new TypeError('Failed to fetch');
     const method = init?.method ?? 'GET';
-    const sentBody = init?.body === undefined ? undefined : JSON.parse(String(init.body));
+    const sentBody = bodyOf(init?.body);
     const { status, body } = server.answer(String(path), method, sentBody);
     server.sent.push({ method, path: String(path), body: sentBody });
     return new Response(body === undefined ? null : JSON.stringify(body), { status });
