@@ -251,6 +251,13 @@ describe('what may still be loaded', () => {
     expect(outcome.sentence).toContain('weight as built is not known');
   });
 
+  it('words whatever its schema lets in, however small', () => {
+    const tiny = { amount: 3.7e-134, how: 'guessed' } as const;
+    const outcome = weigh({ ...checkCase, hitch: tiny }, 'metric');
+    expect(outcome.sentence).toContain('on the hitch');
+    expect(outcome.sentence.length).toBeLessThan(300);
+  });
+
   it('refuses the impossible by its field', () => {
     const read = weightInputSchema.safeParse({ ...checkCase, axle: known(-3) });
     expect(read.success).toBe(false);
@@ -320,7 +327,7 @@ describe('what should tow it', () => {
         let [low, high] = [0, 100_000];
         for (let i = 0; i < 60; i++) {
           const middle = (low + high) / 2;
-          if (fits(Math.max(middle, 1e-6))) low = middle;
+          if (fits(Math.max(middle, 0.01))) low = middle;
           else high = middle;
         }
         expect(Math.abs(largest - low)).toBeLessThan(0.01);

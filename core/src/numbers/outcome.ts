@@ -31,8 +31,8 @@ export interface Given {
 
 /** A quantity of a kind that cannot be below nought. */
 export const measureSchema = givenSchema.extend({ amount: z.number().min(0).max(1_000_000) });
-/** One that cannot be nought either. */
-export const positiveSchema = givenSchema.extend({ amount: z.number().positive().max(1_000_000) });
+/** One that cannot be nought either; what is smaller is no weight, length or pressure of a trailer. */
+export const positiveSchema = givenSchema.extend({ amount: z.number().min(0.01).max(1_000_000) });
 
 /** A line of the arithmetic, with the values put in. */
 export interface Working {

@@ -7,9 +7,14 @@ export interface NumberPart {
   readonly unit: string;
 }
 
+/** Finer than this nothing on a trailer is: it is a remainder of the arithmetic, and written as nothing. */
+const mostDecimals = 9;
+
 /** Enough decimals that something is never written as nothing. */
 const enough = (value: number, decimals: number): number =>
-  value > 0 && Number(value.toFixed(decimals)) === 0 ? Math.ceil(-Math.log10(value)) : decimals;
+  value > 0 && Number(value.toFixed(decimals)) === 0
+    ? Math.min(Math.ceil(-Math.log10(value)), mostDecimals)
+    : decimals;
 
 const grouped = (value: number, decimals: number): string => {
   const fixed = value.toFixed(enough(value, decimals)).replace(/\.0+$/, '');

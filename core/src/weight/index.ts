@@ -9,6 +9,7 @@ export {
   type Standing,
 } from './balance.ts';
 export { byTickets, type Tickets } from './scale.ts';
+export { labelLine, leftToLabel } from './label.ts';
 export {
   shareWanted,
   weigh,

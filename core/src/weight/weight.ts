@@ -22,7 +22,7 @@ export const weightInputSchema = z.strictObject({
   /** On the hitch, as built. */
   hitch: measureSchema.optional(),
   /** Coupler to the middle of the axles. */
-  axle: positiveSchema.optional(),
+  axle: positiveSchema.extend({ amount: z.number().min(12).max(720) }).optional(),
   gvwr: positiveSchema.optional(),
   /** Of all axles together. */
   gawr: positiveSchema.optional(),

@@ -74,7 +74,7 @@ const photosOf = async (
     const drawing = await readFile(join(folder, 'photos', `${photo}.svg`)).catch(() => {
       throw new Error(`${unitId}: there is no photos/${photo}.svg for a photo of its record`);
     });
-    pictures.set(photo, await madeAnew(await sharp(drawing).png().toBuffer()));
+    pictures.set(photo, await madeAnew(await sharp(drawing).jpeg({ quality: 92 }).toBuffer()));
   }
   return pictures;
 };

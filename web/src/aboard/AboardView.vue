@@ -5,6 +5,7 @@ import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, reactive, ref } from 'vue';
 import {
+  amountOf,
   changesToFit,
   featureEntry,
   features,
@@ -13,9 +14,11 @@ import {
   formatDate,
   formatQuantity,
   isFeatureKey,
+  leftToLabel,
   looseItems,
   parseQuantity,
   sentence,
+  textOf,
   type Change,
   type Fitted,
   type LooseItem,
@@ -35,6 +38,12 @@ const record = computed(() => props.unit.record);
 const items = computed(() => looseItems(record.value));
 const fitted = computed(() => fittedHere(record.value));
 const total = computed(() => fittedPounds(record.value));
+/** Of a new unit whose rating is known: how far it is to the line of its label. */
+const toLine = computed(() => {
+  const gross = amountOf(record.value, 'gvwr');
+  const isNew = textOf(record.value, 'condition') === 'new';
+  return gross !== undefined && isNew ? leftToLabel(gross, total.value) : undefined;
+});
 const problem = ref('');
 const stowing = reactive<Record<string, string>>({});
 
@@ -176,6 +185,13 @@ const strike = (id: string): Promise<boolean> =>
           What the yard adds before the first sale counts against the weight label: above the lesser
           of 100 lb or 1.5 % of the gross rating it must be corrected (49 CFR 571.110 S10, from
           memory; the label and the law decide).
+        </p>
+        <p v-if="toLine !== undefined" :class="{ wrong: toLine < 0 }">
+          {{
+            toLine < 0
+              ? `${formatQuantity(-toLine, 'weight', session.system)} past the line: the weight label must be corrected before it is sold.`
+              : `${formatQuantity(toLine, 'weight', session.system)} left before the weight label must be corrected.`
+          }}
         </p>
         <p v-if="fitted.length === 0" class="none">Nothing was fitted here yet.</p>
         <ul>

@@ -78,6 +78,7 @@ const current = computed(() => questions.value.find(({ key }) => key === here.va
       <NightsBench
         v-else-if="here === 'nights'"
         :unit="unit.id"
+        :record="unit.record"
         :system="session.system"
         :trial="trial"
         :outcome="answers.water"
