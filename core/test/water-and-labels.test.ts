@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
   betweenThirds,
+  changesByLabelPhotos,
   drainMinutes,
   emptyRecord,
   fillMinutes,
@@ -94,8 +95,47 @@ describe('the line of the weight label', () => {
     expect(labelLine(gross)).toBeCloseTo(line, 0);
   });
 
-  it('is passed by what is fitted above it', () => {
-    expect(leftToLabel(7490, 58)).toBe(42);
-    expect(leftToLabel(3000, 58)).toBe(-13);
+  it('is passed by what the ledger of a new unit adds up to, and asked of no used one', () => {
+    const weighed = (pounds: number, condition: string) => {
+      const rated = { ...demoRecord('TQ-0419'), fitted: {} };
+      const specs = {
+        ...rated.specs,
+        condition: { ...rated.specs.condition, value: { kind: 'choice', choice: condition } },
+      };
+      const line = { what: 'Rack', weight: pounds, on: '2026-04-01' };
+      const entry = {
+        value: line,
+        how: 'measured',
+        by: 'Bram',
+        at: '2026-04-01T09:00:00.000Z',
+        version: 1,
+      };
+      return leftToLabel({ ...rated, specs, fitted: { a: entry } } as never);
+    };
+    expect(weighed(58, 'new')).toBe(42);
+    expect(weighed(112, 'new')).toBe(-12);
+    expect(weighed(112, 'used')).toBeUndefined();
+    expect(leftToLabel(emptyRecord)).toBeUndefined();
+  });
+
+  it('photos of all three labels tick them once', () => {
+    const photo = (of: string) => ({
+      value: { of: [of], width: 8, height: 6 },
+      how: 'seen',
+      by: 'Ines',
+      at: '2026-04-01T09:00:00.000Z',
+      version: 1,
+    });
+    const photos = { a: photo('specs.vin'), b: photo('specs.uvw'), c: photo('specs.coldPressure') };
+    const record = (more: object) => ({ ...emptyRecord, ...more }) as typeof emptyRecord;
+    expect(changesByLabelPhotos(record({ photos: { a: photos.a, b: photos.b } }))).toEqual([]);
+    const [tick] = changesByLabelPhotos(record({ photos }));
+    expect(tick).toMatchObject({
+      part: 'features',
+      key: 'labelPhotos',
+      value: { state: 'standard' },
+    });
+    const features = { labelPhotos: { value: { state: 'standard' }, version: 1 } };
+    expect(changesByLabelPhotos(record({ photos, features }))).toEqual([]);
   });
 });

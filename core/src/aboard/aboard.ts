@@ -1,12 +1,19 @@
 import {
-  featureEntry,
   features,
   isFeatureKey,
   isFitted,
   type Feature,
   type FeatureKey,
 } from '../catalogue/index.ts';
-import type { Change, Entry, Fitted, UnitRecord } from '../record/index.ts';
+import { labelLine } from '../checks/index.ts';
+import {
+  amountOf,
+  textOf,
+  type Change,
+  type Entry,
+  type Fitted,
+  type UnitRecord,
+} from '../record/index.ts';
 
 /** A loose item: whether it is there, and where it is kept. */
 export interface LooseItem {
@@ -47,6 +54,16 @@ export const fittedHere = (record: UnitRecord): readonly FittedLine[] =>
 /** Pounds that the yard fitted, by its ledger. */
 export const fittedPounds = (record: UnitRecord): number =>
   fittedHere(record).reduce((sum, { fitted }) => sum + fitted.weight, 0);
+
+/**
+ * How far what was fitted is from the line past which the weight label is corrected; negative is past it. Pounds.
+ * @returns undefined of a used unit, and where no gross rating is known
+ */
+export const leftToLabel = (record: UnitRecord): number | undefined => {
+  const gross = amountOf(record, 'gvwr');
+  if (gross === undefined || textOf(record, 'condition') === 'used') return undefined;
+  return labelLine(gross) - fittedPounds(record);
+};
 
 /** So that a feature that was fitted here says so. */
 const featureChange = (record: UnitRecord, key: string | undefined): readonly Change[] => {
@@ -96,9 +113,3 @@ export const changesToFit = (
     ...featureChange(record, fitted?.feature),
   ];
 };
-
-/** What is called by a key, for the ledger. */
-export const fittedName = ({ what, feature }: Fitted): string =>
-  feature && isFeatureKey(feature)
-    ? `${what} (${featureEntry(feature).label.toLowerCase()})`
-    : what;

@@ -1,8 +1,8 @@
 export {
   changesToFit,
   fittedHere,
-  fittedName,
   fittedPounds,
+  leftToLabel,
   looseItems,
   type FittedLine,
   type LooseItem,

@@ -1,5 +1,5 @@
 import { amountOf, countedOf, hasFeature, type UnitRecord } from '../record/index.ts';
-import type { System } from '../quantity/index.ts';
+import { labelPoundsPerGallon, type System } from '../quantity/index.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, pounds, withReason } from './ways.ts';
 
@@ -7,8 +7,6 @@ import { enter, goTo, pounds, withReason } from './ways.ts';
 const rounding = 3;
 /** One deep-cycle battery of group 24–27; common practice. */
 const batteryPounds = 60;
-/** Label text counts water at 8.3 lb per US gallon (49 CFR 571.110 S9.3, from memory). */
-const labelPoundsPerGallon = 8.3;
 
 interface Explanation {
   readonly words: string;

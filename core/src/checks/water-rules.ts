@@ -1,4 +1,5 @@
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
+import { poundsPerGallon } from '../quantity/index.ts';
 import { gallons, inches, manyAre, say, watts } from './say.ts';
 import type { Rule } from './types.ts';
 
@@ -147,7 +148,7 @@ const freshBehind: Rule = {
     const size = amountOf(record, 'freshTank');
     if (tank === undefined || axle === undefined || size === undefined) return [];
     const behind = tank - axle;
-    const takes = (size * 8.345 * behind) / axle;
+    const takes = (size * poundsPerGallon * behind) / axle;
     if (behind < 12 || takes < 60) return [];
     return [
       say({

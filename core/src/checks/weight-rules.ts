@@ -1,14 +1,9 @@
 import { specEntry, type SpecKey } from '../catalogue/index.ts';
-import type { System } from '../quantity/index.ts';
+import { labelPoundsPerGallon, poundsPerGallon, type System } from '../quantity/index.ts';
 import { amountOf, countedOf, hasFeature, howOf, textOf } from '../record/index.ts';
 import { listed, manyAre, percent, say } from './say.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { inSentence, pounds } from './ways.ts';
-
-/** Label text counts water at 8.3 lb per US gallon (49 CFR 571.110 S9.3, from memory). */
-const labelPoundsPerGallon = 8.3;
-/** Weights are computed at 8.345 lb per US gallon. */
-const poundsPerGallon = 8.345;
 
 const emptyOverGross: Rule = {
   key: 'empty-over-gross',
@@ -217,8 +212,11 @@ const heavyThings = [
   'frontTray',
 ] as const;
 
-/** More than this, fitted before the first sale, asks for a corrected label: 49 CFR 571.110 S10, from memory. */
-const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);
+/**
+ * More than this, fitted before the first sale, asks for a corrected label: the lesser of 100 lb and 1.5 % of the gross
+ * rating. 49 CFR 571.110 S10 up to 10,000 lb and 571.120 S10 above, from memory; the rule in force decides. Pounds.
+ */
+export const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);
 
 const addUp = (count: number): RuleFinding =>
   say({

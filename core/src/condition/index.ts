@@ -19,7 +19,6 @@ export {
   inspectionInputs,
   inspectionOf,
   inspectionState,
-  itemSubject,
   operableOf,
   signInspection,
   type InspectionState,

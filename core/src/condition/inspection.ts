@@ -1,5 +1,4 @@
 import {
-  featureEntry,
   inspectionItems,
   isFeatureKey,
   type FeatureKey,
@@ -147,7 +146,3 @@ export const operableOf = (record: UnitRecord): Operable => {
   const except = but.length > 0 ? ` Failed or not tried: ${listed(but)}.` : '';
   return { may: true, why: `Inspected ${formatDate(inspected)}.${except}`, toldOnly };
 };
-
-/** What an item is about, in words. */
-export const itemSubject = ({ of, label }: InspectionItem): string =>
-  of && isFeatureKey(of) ? featureEntry(of).label : label;

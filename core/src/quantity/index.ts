@@ -31,3 +31,4 @@ export {
   formatWhole,
   type NumberPart,
 } from './format.ts';
+export { labelPoundsPerGallon, poundsPerGallon } from './water.ts';

@@ -11,4 +11,10 @@ export {
   type Stop,
 } from './round.ts';
 export { keypadFor, type Keypad, type PadKey } from './keypad.ts';
-export { labelsOf, labelKinds, type LabelKind } from './labels.ts';
+export {
+  changesByLabelPhotos,
+  labelKinds,
+  labelsOf,
+  labelTargets,
+  type LabelKind,
+} from './labels.ts';

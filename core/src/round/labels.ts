@@ -1,5 +1,5 @@
 import type { SpecKey } from '../catalogue/index.ts';
-import { countedOf, type UnitRecord } from '../record/index.ts';
+import { countedOf, type Change, type UnitRecord } from '../record/index.ts';
 
 /** A label of a unit, and the fields it settles, in the order in which it is read. */
 export interface LabelKind {
@@ -55,3 +55,23 @@ export const labelsOf = (
         (key !== 'axleRating' || countedOf(record, key) === undefined),
     ),
   }));
+
+/** What a photo of a label is attached to: every field that it settles. */
+export const labelTargets = ({ settles }: LabelKind): readonly string[] =>
+  settles.map((key) => `specs.${key}`);
+
+/** The labels that law asks for; a stock tag is the yard's own. */
+const lawful: ReadonlySet<LabelKind['key']> = new Set(['vin', 'weight', 'tyre']);
+
+/** The change that ticks the labels as photographed, once there is a photo of each; none before, and none twice. */
+export const changesByLabelPhotos = (record: UnitRecord): readonly Change[] => {
+  const shown = new Set(Object.values(record.photos).flatMap((entry) => entry?.value.of ?? []));
+  const all = labelKinds.filter(({ key }) => lawful.has(key));
+  const state = record.features.labelPhotos;
+  const isThere = all.every((kind) => labelTargets(kind).some((target) => shown.has(target)));
+  if (!isThere || state?.value.state === 'standard') return [];
+  const basedOn = state?.version ?? 0;
+  return [
+    { part: 'features', key: 'labelPhotos', value: { state: 'standard' }, how: 'seen', basedOn },
+  ];
+};

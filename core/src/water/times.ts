@@ -1,9 +1,10 @@
+import { poundsPerGallon } from '../quantity/index.ts';
+
 /*
  * Times and levels of water. Gallons are US, power in watts, temperatures in kelvin differences.
  */
 
-/** Pounds a gallon at 60 °F, and a BTU heats a pound by one degree Fahrenheit: by definition of the two. */
-const poundsPerGallon = 8.345;
+/** A BTU heats a pound of water by one degree Fahrenheit: by its definition. */
 const wattsPerBtuHour = 0.293_071_07;
 const fahrenheitPerKelvin = 1.8;
 

@@ -2,11 +2,10 @@ import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import { fittedHere } from '../aboard/index.ts';
 import { layoutLength } from '../outline/index.ts';
 import { givenOf, sumOf, type Given, type InputHow } from '../numbers/index.ts';
+import { poundsPerGallon } from '../quantity/index.ts';
 import { countedOf, textOf, type UnitRecord } from '../record/index.ts';
+import { balance, sweep } from './balance.ts';
 import type { WeightInput } from './weight.ts';
-
-/** Water, in every calculation; pounds a US gallon at 60 °F. Label text uses 8.3. */
-export const poundsPerGallon = 8.345;
 
 export const tankKeys = [
   'freshTank',
@@ -107,6 +106,20 @@ const tyresGiven = (record: UnitRecord): Given | undefined => {
   const each = givenOf(record, 'tyreLoad');
   const axles = countedOf(record, 'axleRating')?.count;
   return each && axles ? { amount: each.amount * axles * 2, how: each.how } : undefined;
+};
+
+/** The share of the hitch as one tank fills, all else as it is tried; undefined where something is not known. */
+export const hitchCurve = (
+  { uvw, hitch, axle, items }: WeightInput,
+  tank: TankKey,
+): ReturnType<typeof sweep> | undefined => {
+  const swept = items.find(({ key }) => key === tank);
+  if (!uvw || !hitch || !axle || !swept) return undefined;
+  const rest = items
+    .filter((item) => item !== swept)
+    .map(({ weight, back }) => ({ weight: weight.amount, back: back.amount }));
+  const base = balance({ total: uvw.amount, hitch: hitch.amount }, axle.amount, rest);
+  return sweep(base, axle.amount, { weight: swept.full ?? 0, back: swept.back.amount });
 };
 
 /**

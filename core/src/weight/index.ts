@@ -9,7 +9,6 @@ export {
   type Standing,
 } from './balance.ts';
 export { byTickets, type Tickets } from './scale.ts';
-export { labelLine, leftToLabel } from './label.ts';
 export {
   shareWanted,
   weigh,
@@ -20,7 +19,7 @@ export {
 } from './weight.ts';
 export {
   gearPlaces,
-  poundsPerGallon,
+  hitchCurve,
   tankKeys,
   usualTrial,
   weightInputOf,

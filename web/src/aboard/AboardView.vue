@@ -5,7 +5,6 @@ import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, reactive, ref } from 'vue';
 import {
-  amountOf,
   changesToFit,
   featureEntry,
   features,
@@ -18,45 +17,25 @@ import {
   looseItems,
   parseQuantity,
   sentence,
-  textOf,
-  type Change,
   type Fitted,
   type LooseItem,
 } from '@fair-gable/core';
-import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
-import { useEdits } from '../record/edits.ts';
+import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
 
 /** What goes with a unit: loose items and where they are kept; and the ledger of what the yard fitted. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
-const edits = useEdits();
 const mayWrite = computed(() => session.may('record'));
 const record = computed(() => props.unit.record);
 
 const items = computed(() => looseItems(record.value));
 const fitted = computed(() => fittedHere(record.value));
 const total = computed(() => fittedPounds(record.value));
-/** Of a new unit whose rating is known: how far it is to the line of its label. */
-const toLine = computed(() => {
-  const gross = amountOf(record.value, 'gvwr');
-  const isNew = textOf(record.value, 'condition') === 'new';
-  return gross !== undefined && isNew ? leftToLabel(gross, total.value) : undefined;
-});
-const problem = ref('');
+const toLine = computed(() => leftToLabel(record.value));
+const { problem, save } = useSaving(() => props.unit.id);
 const stowing = reactive<Record<string, string>>({});
-
-const save = async (changes: readonly Change[], what: string): Promise<boolean> => {
-  problem.value = '';
-  try {
-    await edits.change(props.unit.id, changes, what);
-    return true;
-  } catch (error) {
-    problem.value = saying(error);
-    return false;
-  }
-};
 
 const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
   save(

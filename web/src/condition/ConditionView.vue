@@ -13,9 +13,8 @@ import {
   type Finding,
   type Spot,
 } from '@fair-gable/core';
-import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
-import { useEdits } from '../record/edits.ts';
+import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
 import FindingForm from './FindingForm.vue';
 import FindingRow from './FindingRow.vue';
@@ -25,7 +24,6 @@ import SpotMap from './SpotMap.vue';
 /** What was found on a unit, on its outline and in the order in which it is told. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
-const edits = useEdits();
 const route = useRoute();
 const mayWrite = computed(() => session.may('record'));
 
@@ -37,7 +35,7 @@ const operable = computed(() => operableOf(record.value));
 
 const layer = ref<Spot['layer']>('outside');
 const open = ref<string>();
-const problem = ref('');
+const { problem, save } = useSaving(() => props.unit.id);
 
 /** What is being added, and where it was tapped. */
 const adding = ref<'finding' | 'moisture'>();
@@ -51,17 +49,6 @@ const begin = (what: 'finding' | 'moisture'): void => {
   spot.value = undefined;
   percent.value = null;
   isDry.value = false;
-};
-
-const save = async (changes: readonly Change[], what: string): Promise<boolean> => {
-  problem.value = '';
-  try {
-    await edits.change(props.unit.id, changes, what);
-    return true;
-  } catch (error) {
-    problem.value = saying(error);
-    return false;
-  }
 };
 
 const addFinding = async (value: Finding): Promise<void> => {

@@ -17,16 +17,14 @@ import {
   type InspectionResult,
   type ItemOn,
 } from '@fair-gable/core';
-import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
-import { useEdits } from '../record/edits.ts';
+import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
 
 /** The pre-delivery inspection: what is tried, what was measured, and the technician's signature. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
-const edits = useEdits();
 const maySign = computed(() => session.may('inspect'));
 
 const record = computed(() => props.unit.record);
@@ -37,7 +35,7 @@ const operable = computed(() => operableOf(record.value));
 const open = ref<string>();
 const measured = ref('');
 const note = ref('');
-const problem = ref('');
+const { problem, save } = useSaving(() => props.unit.id);
 
 const results = [
   { key: 'pass', label: 'Passed', mark: '●' },
@@ -71,17 +69,6 @@ const valueOf = ({ item }: ItemOn, result: InspectionResult): Inspected | undefi
     return undefined;
   }
   return { result, measured: read.value, ...rest };
-};
-
-const save = async (changes: readonly Change[], what: string): Promise<boolean> => {
-  problem.value = '';
-  try {
-    await edits.change(props.unit.id, changes, what);
-    return true;
-  } catch (error) {
-    problem.value = saying(error);
-    return false;
-  }
 };
 
 /** On to the next item that is open, at once: nobody waits for a network. */

@@ -21,23 +21,21 @@ import {
   type WheelKey,
   type WheelOn,
 } from '@fair-gable/core';
-import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
-import { useEdits } from '../record/edits.ts';
+import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
 
 /** Tyres and wheels one by one, the spare too: each is its own story. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
-const edits = useEdits();
 const mayWrite = computed(() => session.may('record'));
 const today = format(new Date(), 'yyyy-MM-dd');
 
 const wheels = computed(() => wheelsOf(props.unit.record, today));
 const odd = computed(() => new Set(oddWheels(wheels.value).map(({ key }) => key)));
 const open = ref<WheelKey>();
-const problem = ref('');
+const { problem, save } = useSaving(() => props.unit.id);
 
 const typed = reactive({
   make: '',
@@ -132,19 +130,12 @@ const keep = async ({ key, label }: WheelOn): Promise<void> => {
   const next = wheels.value[wheels.value.findIndex((wheel) => wheel.key === key) + 1];
   open.value = undefined;
   if (next) begin(next);
-  try {
-    await edits.change(
-      props.unit.id,
-      [{ part: 'wheels', key, value, how: 'seen', basedOn }, ...date],
-      `wheel, ${label}`,
-    );
-  } catch (error) {
-    // It could not be kept: it is opened again as it was typed.
-    open.value = key;
-    Object.assign(typed, had.typed);
-    Object.assign(chosen, had.chosen);
-    problem.value = saying(error);
-  }
+  const changes: Change[] = [{ part: 'wheels', key, value, how: 'seen', basedOn }, ...date];
+  if (await save(changes, `wheel, ${label}`)) return;
+  // It could not be kept: it is opened again as it was typed.
+  open.value = key;
+  Object.assign(typed, had.typed);
+  Object.assign(chosen, had.chosen);
 };
 
 const treadText = ({ tread: inches }: Wheel): string =>

@@ -3,8 +3,10 @@ import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
 import {
   applies,
+  changesByLabelPhotos,
   formatSpec,
   labelsOf,
+  labelTargets,
   nameOf,
   readScanned,
   specEntry,
@@ -39,7 +41,7 @@ const label = computed(() => labels.value.find(({ key }) => key === at.value));
 const fields = computed(() =>
   (label.value?.settles ?? []).map(specEntry).filter((spec) => applies(props.unit.record, spec)),
 );
-const targets = computed(() => (label.value?.settles ?? []).map((key) => `specs.${key}`));
+const targets = computed(() => (label.value ? labelTargets(label.value) : []));
 /** The newest photo of this label. */
 const photo = computed(() => photosOf(props.unit.record, targets.value[0] ?? '').at(-1));
 
@@ -71,21 +73,6 @@ const broken = computed(() =>
   ),
 );
 
-const photographed = (): readonly Change[] => {
-  const { record } = props.unit;
-  const all = ['vin', 'weight', 'tyre'] as const;
-  const has = (key: LabelKind['key']): boolean => {
-    const first = labels.value.find((one) => one.key === key)?.settles[0];
-    return photosOf(record, `specs.${first}`).length > 0;
-  };
-  const state = record.features.labelPhotos;
-  if (!all.every(has) || state?.value.state === 'standard') return [];
-  const basedOn = state?.version ?? 0;
-  return [
-    { part: 'features', key: 'labelPhotos', value: { state: 'standard' }, how: 'seen', basedOn },
-  ];
-};
-
 const keep = async (): Promise<void> => {
   problem.value = '';
   const changes: Change[] = read.value.map(({ spec, value }) => ({
@@ -97,7 +84,7 @@ const keep = async (): Promise<void> => {
   }));
   try {
     const what = `${label.value?.label.toLowerCase() ?? 'label'} read`;
-    await edits.change(props.unit.id, [...changes, ...photographed()], what);
+    await edits.change(props.unit.id, changes, what);
     typed.value = {};
     notice.value = `Kept as read off the ${label.value?.label.toLowerCase()}.`;
   } catch (error) {
@@ -132,6 +119,17 @@ const scan = async (): Promise<void> => {
   }
 };
 
+/** With a photo of each the labels are photographed: that is ticked by itself. */
+const tick = async (): Promise<void> => {
+  const changes = changesByLabelPhotos(props.unit.record);
+  if (changes.length === 0) return;
+  try {
+    await edits.change(props.unit.id, changes, 'labels photographed');
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+
 const standIn = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
@@ -141,6 +139,7 @@ const standIn = async (): Promise<void> => {
     const { width, height, blob: small } = await prepared(blob);
     const taken = { id: crypto.randomUUID(), blob: small };
     await edits.addPhoto(props.unit.id, taken, { of: [...targets.value], width, height });
+    await tick();
   } catch (error) {
     problem.value = saying(error);
   } finally {
@@ -198,6 +197,7 @@ const standIn = async (): Promise<void> => {
             :unit="unit.id"
             :of="targets"
             :label="photo ? 'Take it again' : `Photo of the ${label.label}`"
+            @taken="tick"
           />
           <Button
             v-if="session.session?.yard.demo"

@@ -2,12 +2,11 @@
 import { defineAsyncComponent, computed } from 'vue';
 import {
   amountOf,
-  balance,
   formatQuantity,
+  hitchCurve,
   poundsPerGallon,
   shareWanted,
   specEntry,
-  sweep,
   tankKeys,
   weightInputOf,
   type Outcome,
@@ -59,17 +58,7 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
 const gallonsOf = ({ gallons, level }: { gallons: number; level: number }): string =>
   `${formatQuantity(gallons * level, 'volume', props.system)}${level === 1 ? ', full' : level === 0 ? ', empty' : ''}`;
 
-/** The share of the hitch as the fresh tank fills, all else as it is tried. */
-const curve = computed(() => {
-  const { uvw, hitch, axle, items } = input.value;
-  const fresh = items.find(({ key }) => key === 'freshTank');
-  if (!uvw || !hitch || !axle || !fresh) return undefined;
-  const rest = items
-    .filter((item) => item !== fresh)
-    .map(({ weight, back }) => ({ weight: weight.amount, back: back.amount }));
-  const base = balance({ total: uvw.amount, hitch: hitch.amount }, axle.amount, rest);
-  return sweep(base, axle.amount, { weight: fresh.full ?? 0, back: fresh.back.amount });
-});
+const curve = computed(() => hitchCurve(input.value, 'freshTank'));
 const level = computed(() => props.trial.weight.levels.freshTank ?? 0);
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shareWanted.from);
