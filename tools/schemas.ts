@@ -1,10 +1,10 @@
 // Writes the published JSON Schemas from the core's Zod schemas; a test holds them together.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { modelSheetJsonSchema, unitFileJsonSchema } from '@fair-gable/core';
+import { modelSheetJsonSchema, unitFileJsonSchema, unitFileVersion } from '@fair-gable/core';
 
 const folder = new URL('../docs/schemas/', import.meta.url);
 const schemas = {
-  'unit-v4.schema.json': unitFileJsonSchema(),
+  [`unit-v${unitFileVersion}.schema.json`]: unitFileJsonSchema(),
   'model-sheet-v1.schema.json': modelSheetJsonSchema(),
 };
 

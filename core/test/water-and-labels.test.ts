@@ -8,9 +8,14 @@ import {
   fillMinutes,
   labelLine,
   leftToLabel,
-  panelOf,
+  heaterRates,
+  levelsAfter,
+  panelsOf,
   recoveryMinutes,
+  recoveryRate,
   toInternal,
+  water,
+  waterInputOf,
   waterTimes,
 } from '@fair-gable/core';
 import { demoFiles, demoRecord } from './demo-units.ts';
@@ -24,8 +29,43 @@ describe('water takes its time', () => {
   });
 
   it('drains the faster the wider the valve', () => {
-    const minutes = ([1, 1.5, 3] as const).map((inches) => drainMinutes(40, inches));
+    const minutes = ([1, 1.5, 3] as const).map((inches) => drainMinutes(40, inches, 9));
     expect(minutes).toEqual(minutes.toSorted((a, b) => b - a));
+  });
+
+  it('drains as stepping through Torricelli’s law does', () => {
+    // dh/dt = −C_d a √(2 g h) ÷ A in small steps; the law from any hydraulics textbook.
+    const stepped = (gallons: number, inches: number, head: number): number => {
+      const volume = gallons * 0.003_785_411_784;
+      const outlet = (Math.PI / 4) * (inches * 0.0254) ** 2;
+      let height = head * 0.0254;
+      const area = volume / height;
+      const step = 0.001;
+      let seconds = 0;
+      while (height > 1e-7) {
+        height -= (step * 0.6 * outlet * Math.sqrt(2 * 9.806_65 * height)) / area;
+        seconds += step;
+      }
+      return seconds / 60;
+    };
+    for (const [gallons, inches, head] of [
+      [40, 3, 9],
+      [26, 1.5, 7],
+      [80, 3, 12],
+    ] as const) {
+      expect(drainMinutes(gallons, inches, head)).toBeCloseTo(stepped(gallons, inches, head), 2);
+    }
+  });
+
+  /*
+   * The handbook's check cases: 12,000 BTU/h × 0.72 at a rise of 100 °F → 10.4 gal/h; 1,440 W × 0.98 → 5.8; both 16.
+   */
+  it('a heater lifts so many gallons an hour', () => {
+    const gas = recoveryRate(toInternal(12_000, 'BTU/h'), 0.72, 100 / 1.8);
+    const element = recoveryRate(1440, 0.98, 100 / 1.8);
+    expect(gas).toBeCloseTo(10.4, 1);
+    expect(element).toBeCloseTo(5.8, 1);
+    expect(gas + element).toBeCloseTo(16.1, 1);
   });
 
   /*
@@ -71,15 +111,34 @@ describe('what a unit’s water takes', () => {
     const rows = waterTimes(demoRecord('TQ-0417')).map(({ what }) => what);
     expect(rows).toContain('Fresh tank filled by a hose');
     expect(waterTimes(emptyRecord)).toEqual([]);
-    expect(panelOf(emptyRecord)).toEqual([]);
+    expect(panelsOf(emptyRecord)).toEqual([]);
+    expect(heaterRates(emptyRecord)).toEqual([]);
     for (const { record } of demoFiles) {
       for (const { minutes } of waterTimes(record)) {
         expect(minutes).toBeGreaterThan(0);
         expect(minutes).toBeLessThan(600);
       }
-      const panel = panelOf(record);
-      expect([0, 4]).toContain(panel.length);
+      for (const { readings } of panelsOf(record)) expect(readings).toHaveLength(4);
+      const rates = heaterRates(record);
+      const [gas, element, both] = (['gas', 'element', 'both'] as const).map(
+        (by) => rates.find((rate) => rate.by === by)?.gallons ?? 0,
+      );
+      if (both) expect(both).toBeCloseTo((gas ?? 0) + (element ?? 0), 9);
     }
+  });
+
+  it('leaves the fresh tank as it goes into the others, and nothing past the first that stops it', () => {
+    const { value } = water(
+      waterInputOf(demoRecord('TQ-0417'), { people: 2, style: 'usual' }),
+      'us',
+    );
+    if (!value) throw new Error('no answer');
+    expect(levelsAfter(value, 0)).toEqual({ freshTank: 1, grayTank: 0, blackTank: 0 });
+    const last = levelsAfter(value, value.days);
+    expect(last.grayTank).toBeCloseTo(1, 9);
+    expect(levelsAfter(value, 99)).toEqual(last);
+    const half = levelsAfter(value, value.days / 2);
+    expect(half.freshTank).toBeCloseTo((1 + (last.freshTank ?? 0)) / 2, 9);
   });
 });
 

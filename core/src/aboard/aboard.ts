@@ -5,7 +5,7 @@ import {
   type Feature,
   type FeatureKey,
 } from '../catalogue/index.ts';
-import { labelLine } from '../checks/index.ts';
+import { labelLine } from '../cargo-label/index.ts';
 import {
   amountOf,
   textOf,

@@ -1,3 +1,4 @@
+import { labelLine } from '../cargo-label/index.ts';
 import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import { labelPoundsPerGallon, poundsPerGallon, type System } from '../quantity/index.ts';
 import { amountOf, countedOf, hasFeature, howOf, textOf } from '../record/index.ts';
@@ -211,12 +212,6 @@ const heavyThings = [
   'generatorPrep',
   'frontTray',
 ] as const;
-
-/**
- * More than this, fitted before the first sale, asks for a corrected label: the lesser of 100 lb and 1.5 % of the gross
- * rating. 49 CFR 571.110 S10 up to 10,000 lb and 571.120 S10 above, from memory; the rule in force decides. Pounds.
- */
-export const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);
 
 const addUp = (count: number): RuleFinding =>
   say({

@@ -38,7 +38,8 @@ export const ageWords = (built: string | undefined, months: number | undefined):
   if (years >= replaceBy) return `${since}, ${years} years old: to be replaced, whatever the tread`;
   if (years >= watchFrom)
     return `${since}, ${years} years old: watch it, replace it by ${replaceBy}`;
-  return years < 1 ? `${since}, not a year old` : `${since}, ${years} years old`;
+  if (years < 1) return `${since}, not a year old`;
+  return years === 1 ? `${since}, a year old` : `${since}, ${years} years old`;
 };
 
 const wheelOn = (record: UnitRecord, key: WheelKey, label: string, today: string): WheelOn => {

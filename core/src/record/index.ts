@@ -68,3 +68,21 @@ export { photoTarget, type Photo } from './values/photo.ts';
 export { inspectionResults, type Inspected, type InspectionResult } from './values/inspected.ts';
 export type { Fitted, Stowed } from './values/aboard.ts';
 export { scopes, type Question } from './values/question.ts';
+export {
+  questionKeys,
+  tankKeys,
+  type KeptTrial,
+  type QuestionKey,
+  type TankKey,
+  type Trial,
+  type Weighings,
+} from './values/trial.ts';
+export {
+  figureSources,
+  vehicleFigures,
+  vehicleSchema,
+  type Figure,
+  type FigureSource,
+  type Vehicle,
+  type VehicleFigureKey,
+} from './values/vehicle.ts';

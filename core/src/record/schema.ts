@@ -27,6 +27,7 @@ import { photoSchema, type Photo } from './values/photo.ts';
 import { questionSchema, type Question } from './values/question.ts';
 import { sideSchema } from './values/side.ts';
 import { isMadeKey, keysOf, textLimit } from './values/spot.ts';
+import { keptTrialSchema, type KeptTrial } from './values/trial.ts';
 import { moistureSchema, wheelSchema, type Moisture, type Wheel } from './values/wheel.ts';
 
 export const howKnownSchema = z.enum(keysOf<HowKnown>(knownBy));
@@ -125,6 +126,7 @@ export const valueSchemas = {
   stowed: stowedSchema,
   fitted: fittedSchema,
   questions: questionSchema,
+  trials: keptTrialSchema,
 } as const;
 
 const part = <T extends z.ZodType>(value: T) => z.record(z.string(), entryOf(value)).default({});
@@ -144,6 +146,7 @@ export const recordSchema = z.strictObject({
   stowed: part(stowedSchema),
   fitted: part(fittedSchema),
   questions: part(questionSchema),
+  trials: part(keptTrialSchema),
 });
 
 /** What one source says of a field, who brought it, and when. */
@@ -178,6 +181,8 @@ export interface UnitRecord {
   readonly stowed: Held<FeatureKey, Stowed>;
   readonly fitted: Held<string, Fitted>;
   readonly questions: Held<string, Question>;
+  /** What was tried on the benches and kept under a name. */
+  readonly trials: Held<string, KeptTrial>;
 }
 
 /** The parts of a record, in the order in which they are written. */
@@ -203,4 +208,5 @@ export const keyTests: { readonly [P in Part]: (key: string) => boolean } = {
   stowed: isFeatureKey,
   fitted: isMadeKey,
   questions: isMadeKey,
+  trials: isMadeKey,
 };

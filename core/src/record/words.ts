@@ -38,6 +38,7 @@ const labels: { readonly [P in Part]?: (key: string) => string } = {
   stowed: (key) => `${entryLabel(key)}, where it is kept`,
   fitted: () => 'Fitted here',
   questions: () => 'A question',
+  trials: () => 'A trial that was kept',
 };
 
 /**
@@ -129,6 +130,7 @@ const texts: {
   fitted: ({ what, weight }, _key, _how, system) =>
     `${what}, ${formatQuantity(weight, 'weight', system)}`,
   questions: ({ text, answer }) => (answer ? `${text} Answer: ${answer}` : text),
+  trials: ({ name, card }) => (card ? `“${name}”, with a card on the walk` : `“${name}”`),
 };
 
 /**

@@ -1,2 +1,12 @@
-export { tow, towInputSchema, towOutcomeSchema, type TowInput, type TowValue } from './tow.ts';
-export { vehicleClass, vehicleClasses, type VehicleClass } from './vehicles.ts';
+export { towInputSchema, type TowInput } from './input.ts';
+export { tow, towOutcomeSchema, usualReserve, usualShare, type TowValue } from './tow.ts';
+export { leverage } from './limits.ts';
+export {
+  drag,
+  dragForce,
+  dragInputSchema,
+  dragOutcomeSchema,
+  type DragInput,
+  type DragValue,
+} from './drag.ts';
+export { figureGiven, vehicleClasses, vehiclesOf } from './vehicles.ts';

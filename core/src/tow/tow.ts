@@ -1,38 +1,18 @@
 import { z } from 'zod';
 import {
   confidenceOf,
-  measureSchema,
   outcomeSchema,
-  positiveSchema,
   said,
   withoutAnswer,
+  type Confidence,
   type Given,
+  type Missing,
   type Outcome,
   type Working,
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
-
-/** What goes into the question “What should tow it?”. Pounds; shares 0 to 1. */
-export const towInputSchema = z.strictObject({
-  /** The trailer as it is loaded. */
-  loaded: positiveSchema.optional(),
-  /** Of the loaded weight on the hitch. */
-  share: positiveSchema.extend({ amount: z.number().min(0.02).max(0.4) }).optional(),
-  payload: positiveSchema.optional(),
-  towRating: positiveSchema.optional(),
-  gcwr: positiveSchema.optional(),
-  /** The receiver as it is used: with weight distribution or without. */
-  receiver: positiveSchema.optional(),
-  /** The vehicle as it stands, with nobody in it. */
-  curb: positiveSchema.optional(),
-  /** People and gear in the vehicle. */
-  aboard: measureSchema.optional(),
-  /** The weight-distribution hitch itself. */
-  hardware: measureSchema.optional(),
-  /** Of each rating kept in hand; schools differ between none and a fifth. */
-  reserve: z.number().min(0).max(0.5).default(0),
-});
-export type TowInput = z.infer<typeof towInputSchema>;
+import type { TowInput } from './input.ts';
+import { largestBy, limitPlaces, linesOf } from './limits.ts';
 
 const limitSchema = z.strictObject({
   key: z.string(),
@@ -43,172 +23,228 @@ const limitSchema = z.strictObject({
   /** Where the real figure stands. */
   where: z.string(),
 });
+const leastSchema = z.strictObject({
+  payload: z.number(),
+  towRating: z.number(),
+  receiver: z.number(),
+});
+const schoolSchema = z.strictObject({
+  reserve: z.number(),
+  fits: z.boolean().optional(),
+  binding: z.string().optional(),
+  /** The heaviest loaded trailer of this share that this vehicle takes. */
+  largest: z.number().optional(),
+  least: leastSchema.optional(),
+});
 export const towValueSchema = z.strictObject({
-  hitch: z.number(),
+  /** On the hitch; not without a trailer. */
+  hitch: z.number().optional(),
+  share: z.number(),
   limits: z.array(limitSchema),
   binding: z.string().optional(),
   fits: z.boolean().optional(),
-  /** The heaviest loaded trailer of this share that this vehicle takes. */
   largest: z.number().optional(),
-  /** What the trailer asks of a vehicle. */
-  least: z.strictObject({ payload: z.number(), towRating: z.number(), receiver: z.number() }),
+  /** What the trailer asks of a vehicle, as it is loaded and at its gross rating. */
+  least: leastSchema.optional(),
+  leastAtGross: leastSchema.optional(),
+  /** Both schools: ratings in full, and with a reserve. */
+  schools: z.array(schoolSchema),
 });
 export type TowValue = z.infer<typeof towValueSchema>;
 export const towOutcomeSchema = outcomeSchema(towValueSchema);
 
+/** What the school that keeps something in hand keeps, by default; common practice. */
+export const usualReserve = 0.2;
+/** Taken where no trailer is named: the middle of what a bumper pull should have. Common practice. */
+export const usualShare = 0.13;
+
 const source =
-  'Sums of weights against the vehicle’s own ratings, the lowest decides; a reserve of a fifth or none: schools differ, common practice';
+  'Sums of weights and moments against the vehicle’s own ratings, the lowest decides; a reserve of a fifth or none: schools differ, common practice';
 
-const wheres = {
-  payload: 'on the driver’s door label',
-  tow: 'in the maker’s tow guide, by engine and axle',
-  combined: 'in the maker’s tow guide',
-  receiver: 'on the receiver’s plate',
-} as const;
+type Least = z.infer<typeof leastSchema>;
 
-/** Each limit as it grows with the trailer: used = fixed + slope × loaded weight. */
-interface Line {
-  readonly key: keyof typeof wheres;
-  readonly label: string;
-  readonly rating: number;
-  readonly fixed: number;
-  readonly slope: number;
-}
-
-const linesOf = (input: TowInput, share: number): readonly Line[] => {
-  const aboard = input.aboard?.amount ?? 0;
-  const hardware = input.hardware?.amount ?? 0;
-  const keep = 1 - input.reserve;
-  const all: readonly (Omit<Line, 'rating'> & { rating: Given | undefined })[] = [
-    {
-      key: 'payload',
-      label: 'Payload',
-      rating: input.payload,
-      fixed: aboard + hardware,
-      slope: share,
-    },
-    { key: 'tow', label: 'Tow rating', rating: input.towRating, fixed: 0, slope: 1 },
-    {
-      key: 'combined',
-      label: 'Vehicle and trailer together',
-      rating: input.curb ? input.gcwr : undefined,
-      fixed: (input.curb?.amount ?? 0) + aboard + hardware,
-      slope: 1,
-    },
-    { key: 'receiver', label: 'Receiver', rating: input.receiver, fixed: 0, slope: share },
-  ];
-  return all.flatMap(({ rating, ...line }) =>
-    rating ? [{ ...line, rating: rating.amount * keep }] : [],
-  );
-};
-
-/** The heaviest trailer by one limit, in closed form; nothing is left where the vehicle alone is over it. */
-const largestBy = ({ rating, fixed, slope }: Line): number => Math.max((rating - fixed) / slope, 0);
-
-const valueOf = (input: TowInput, loaded: number, share: number): TowValue => {
-  const lines = linesOf(input, share);
-  const limits = lines.map(({ key, label, rating, fixed, slope }) => {
-    const used = fixed + slope * loaded;
-    return { key, label, used, rating, left: rating - used, where: wheres[key] };
-  });
-  const binding = lines.toSorted((a, b) => largestBy(a) - largestBy(b))[0];
-  const keep = 1 - input.reserve;
+const leastFor = (input: TowInput, loaded: number, share: number, reserve: number): Least => {
   const hitch = loaded * share;
+  const keep = 1 - reserve;
   return {
-    hitch,
-    limits,
-    ...(binding ? { binding: binding.key, largest: largestBy(binding) } : {}),
-    ...(limits.length > 0 ? { fits: limits.every(({ left }) => left >= 0) } : {}),
-    least: {
-      payload: (hitch + (input.aboard?.amount ?? 0) + (input.hardware?.amount ?? 0)) / keep,
-      towRating: loaded / keep,
-      receiver: hitch / keep,
-    },
+    payload: (hitch + (input.aboard?.amount ?? 0) + (input.hardware?.amount ?? 0)) / keep,
+    towRating: loaded / keep,
+    receiver: hitch / keep,
   };
 };
 
-const stepsFor = (
+const schoolOf = (
   input: TowInput,
-  value: TowValue,
-  loaded: number,
-  system: System,
-): readonly Working[] => {
+  loaded: number | undefined,
+  share: number,
+  reserve: number,
+): TowValue['schools'][number] => {
+  const lines = linesOf(input, share, reserve);
+  const binding = lines.toSorted((a, b) => largestBy(a) - largestBy(b))[0];
+  const fits = (weight: number): boolean =>
+    lines.every(({ rating, fixed, slope }) => fixed + slope * weight <= rating);
+  return {
+    reserve,
+    ...(binding ? { binding: binding.key, largest: largestBy(binding) } : {}),
+    ...(binding && loaded !== undefined ? { fits: fits(loaded) } : {}),
+    ...(loaded === undefined ? {} : { least: leastFor(input, loaded, share, reserve) }),
+  };
+};
+
+const limitsAt = (input: TowInput, loaded: number, share: number): TowValue['limits'] =>
+  linesOf(input, share, input.reserve).map(({ key, label, rating, fixed, slope }) => {
+    const used = fixed + slope * loaded;
+    return { key, label, used, rating, left: rating - used, where: limitPlaces[key] };
+  });
+
+const valueOf = (input: TowInput, share: number): TowValue => {
+  const loaded = input.loaded?.amount;
+  const kept = input.reserve > 0 ? input.reserve : usualReserve;
+  const schools = [0, kept].map((reserve) => schoolOf(input, loaded, share, reserve));
+  const { fits, binding, largest, least } = schoolOf(input, loaded, share, input.reserve);
+  return {
+    ...(fits === undefined ? {} : { fits }),
+    ...(binding === undefined ? {} : { binding, largest: largest ?? 0 }),
+    ...(loaded === undefined || !least ? {} : { hitch: loaded * share, least }),
+    share,
+    limits: loaded === undefined ? [] : limitsAt(input, loaded, share),
+    ...(input.gross
+      ? { leastAtGross: leastFor(input, input.gross.amount, share, input.reserve) }
+      : {}),
+    schools,
+  };
+};
+
+const asks = (least: Least, show: (pounds: number) => string): string =>
+  `payload ${show(least.payload)}, tow rating ${show(least.towRating)}, receiver ${show(least.receiver)}`;
+
+const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Working[] => {
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
-  const reserve = input.reserve > 0 ? `, ${Math.round(input.reserve * 100)} % kept in hand` : '';
+  const keeps = input.reserve > 0 ? `, ${Math.round(input.reserve * 100)} % kept in hand` : '';
+  const { hitch, share, least, leastAtGross } = value;
+  const loaded = input.loaded?.amount;
   return [
-    {
-      what: 'On the hitch',
-      arithmetic: `${show(loaded)} × ${((value.hitch / loaded) * 100).toFixed(1)} % = ${show(value.hitch)}`,
-    },
+    ...(loaded === undefined || hitch === undefined
+      ? []
+      : [
+          {
+            what: 'On the hitch',
+            arithmetic: `${show(loaded)} × ${(share * 100).toFixed(1)} % = ${show(hitch)}`,
+          },
+        ]),
     ...value.limits.map(({ label, rating, used, left }) => ({
-      what: `${label}${reserve}`,
+      what: `${label}${keeps}`,
       arithmetic: `${show(rating)} − ${show(used)} = ${show(left)}${left < 0 ? ': too much' : ''}`,
     })),
-    {
-      what: 'What it asks of a vehicle',
-      arithmetic: `payload ${show(value.least.payload)}, tow rating ${show(value.least.towRating)}, receiver ${show(value.least.receiver)}`,
-    },
+    ...linesOf(input, share, input.reserve).map((line) => ({
+      what: `Largest trailer by ${line.label.toLowerCase()}`,
+      arithmetic: `(${show(line.rating)} − ${show(line.fixed)}) ÷ ${line.slope.toFixed(3)} = ${show(largestBy(line))}`,
+    })),
+    ...(least
+      ? [{ what: 'What it asks of a vehicle as loaded', arithmetic: asks(least, show) }]
+      : []),
+    ...(leastAtGross
+      ? [{ what: 'What it asks at its gross rating', arithmetic: asks(leastAtGross, show) }]
+      : []),
   ];
+};
+
+const verdictOf = (value: TowValue, show: (pounds: number) => string): string => {
+  const limit = value.limits.find(({ key }) => key === value.binding);
+  if (!limit || value.largest === undefined) return '';
+  const name = limit.label.toLowerCase();
+  return value.fits
+    ? `This vehicle takes it, and up to ${show(value.largest)} before its ${name} is reached.`
+    : `This vehicle does not take it: its ${name} is passed by ${show(-limit.left)}. The heaviest it takes is ${show(value.largest)}.`;
 };
 
 const sentenceFor = (
+  input: TowInput,
   value: TowValue,
-  loaded: number,
-  confidence: ReturnType<typeof confidenceOf>,
+  confidence: Confidence,
   system: System,
 ): string => {
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
-  const asks = `Loaded like this it weighs ${said(show(loaded), confidence)} and puts ${said(show(value.hitch), confidence)} on the hitch.`;
-  const binding = value.limits.find(({ key }) => key === value.binding);
-  if (!binding || value.largest === undefined) {
-    return `${asks} Read the payload off the vehicle’s door; it asks for ${said(show(value.least.payload), confidence)} with you aboard.`;
+  const { hitch, least, largest } = value;
+  // What the trailer weighs is as sure as the trailer, whatever is known of the vehicle.
+  const ofTrailer = confidenceOf([input.loaded, input.share]);
+  if (hitch === undefined || !least || !input.loaded) {
+    const heaviest = said(show(largest ?? 0), confidence);
+    return `This vehicle takes a trailer of ${heaviest} loaded, no more; look at gross ratings, not at empty weights.`;
   }
-  const verdict = value.fits
-    ? `This vehicle takes it; its ${binding.label.toLowerCase()} is the closest, with ${show(binding.left)} left.`
-    : `This vehicle does not take it: its ${binding.label.toLowerCase()} is passed by ${show(-binding.left)}. The heaviest it takes is ${show(value.largest)}.`;
-  return `${asks} ${verdict}`;
+  const weighs = `Loaded like this it weighs ${said(show(input.loaded.amount), ofTrailer)} and puts ${said(show(hitch), ofTrailer)} on the hitch.`;
+  const verdict = verdictOf(value, show);
+  return verdict === ''
+    ? `${weighs} Read the payload off the vehicle’s door; it asks for ${said(show(least.payload), ofTrailer)} with you aboard.`
+    : `${weighs} ${verdict}`;
 };
+
+const unread = ({ payload, towRating, receiver }: TowInput): readonly Missing[] => [
+  ...(payload ? [] : [{ label: `Payload, ${limitPlaces.payload}` }]),
+  ...(towRating ? [] : [{ label: `Tow rating, ${limitPlaces.tow}` }]),
+  ...(receiver ? [] : [{ label: `Receiver rating, ${limitPlaces.receiver}` }]),
+];
+
+const assumptionsFor = (input: TowInput, isShareUsual: boolean): readonly string[] => {
+  const rear =
+    input.rearRating && input.rearUnladen && input.wheelbase && input.overhang
+      ? 'Half of people and gear rides on the rear axle; what a weight-distributing hitch takes off it is not counted.'
+      : 'The rear axle of the vehicle was not checked: its rating is on the door label.';
+  return [
+    rear,
+    ...(input.aboard ? [] : ['Nobody and nothing in the vehicle.']),
+    ...(input.hardware ? [] : ['No weight-distribution hitch.']),
+    ...(isShareUsual
+      ? [`A share of ${Math.round(usualShare * 100)} % on the hitch, as a balanced trailer has.`]
+      : []),
+  ];
+};
+
+/** The usual share, where no trailer says its own. */
+const shareOf = ({ share }: TowInput, isFree: boolean): Given | undefined =>
+  share ?? (isFree ? { amount: usualShare, how: 'assumed' } : undefined);
+
+/** Where nobody knows how it is loaded, it is taken as heavy as it may be. */
+const atGross = (given: TowInput): TowInput =>
+  given.loaded || !given.gross ? given : { ...given, loaded: given.gross };
 
 /**
  * What a loaded trailer asks of a vehicle, and what a vehicle takes: each limit, the binding one, the largest trailer in
- * closed form.
+ * closed form, for both schools. Of a trailer whose load nobody knows, at its gross rating; without a trailer, what the
+ * vehicle takes at the usual share.
  */
-export const tow = (input: TowInput, system: System): Outcome<TowValue> => {
-  const { loaded, share } = input;
-  const missing = [
-    ...(loaded ? [] : [{ label: 'The loaded weight', field: 'specs.uvw' }]),
-    ...(share ? [] : [{ label: 'The share on the hitch', field: 'specs.hitchWeight' }]),
-  ];
-  if (!loaded || !share) return withoutAnswer(missing, source);
-  const value = valueOf(input, loaded.amount, share.amount);
+export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
+  const input = atGross(given);
+  const { loaded } = input;
+  const hasVehicle = [input.payload, input.towRating, input.receiver].some(Boolean);
+  const isLoadKnown = given.loaded !== undefined;
+  const share = shareOf(input, !isLoadKnown);
+  if (!share || (!loaded && !hasVehicle)) {
+    const missing = [
+      ...(loaded ? [] : [{ label: 'The loaded weight', field: 'specs.uvw' }]),
+      ...(input.share ? [] : [{ label: 'The share on the hitch', field: 'specs.hitchWeight' }]),
+    ];
+    return withoutAnswer(missing, source);
+  }
   const { payload, towRating, gcwr, receiver, curb, aboard, hardware } = input;
-  const confidence = confidenceOf([
-    loaded,
-    share,
-    payload,
-    towRating,
-    gcwr,
-    receiver,
-    curb,
-    aboard,
-    hardware,
-  ]);
-  const unread = [
-    ...(payload ? [] : [{ label: `Payload, ${wheres.payload}` }]),
-    ...(towRating ? [] : [{ label: `Tow rating, ${wheres.tow}` }]),
-    ...(receiver ? [] : [{ label: `Receiver rating, ${wheres.receiver}` }]),
-  ];
+  const { rearRating, rearUnladen, wheelbase, overhang } = input;
+  const vehicle = [payload, towRating, gcwr, receiver, curb];
+  const rear = [rearRating, rearUnladen, wheelbase, overhang];
+  const value = valueOf(input, share.amount);
+  const confidence = confidenceOf([loaded, share, ...vehicle, ...rear, aboard, hardware]);
   return {
     value,
-    steps: stepsFor(input, value, loaded.amount, system),
+    steps: stepsFor(input, value, system),
     assumptions: [
-      'The rear axle of the vehicle was not checked: its rating is on the door label.',
-      ...(aboard ? [] : ['Nobody and nothing in the vehicle.']),
-      ...(hardware ? [] : ['No weight-distribution hitch.']),
+      ...(loaded && !isLoadKnown ? ['Taken at its gross rating, as heavy as it may be.'] : []),
+      ...assumptionsFor(input, !input.share),
     ],
     source,
     confidence,
-    missing: unread,
-    sentence: sentenceFor(value, loaded.amount, confidence, system),
+    missing: [
+      ...(isLoadKnown ? [] : [{ label: 'The loaded weight of a trailer', field: 'specs.uvw' }]),
+      ...unread(input),
+    ],
+    sentence: sentenceFor(input, value, confidence, system),
   };
 };

@@ -1,25 +1,34 @@
-/** A tow vehicle by its class. Pounds; each figure has its own place on the real vehicle, which goes before it. */
-export interface VehicleClass {
+import {
+  figureSources,
+  type Figure,
+  type Vehicle,
+  type VehicleFigureKey,
+} from '../record/index.ts';
+import type { Given } from '../numbers/index.ts';
+
+/** What a middling vehicle of a class has, of no maker's own. Pounds. */
+interface ClassRow {
   readonly key: string;
   readonly label: string;
   readonly payload: number;
   readonly towRating: number;
   readonly gcwr: number;
-  /** Of the receiver: with and without weight distribution. */
-  readonly receiver: { readonly plain: number; readonly distributing: number };
   readonly curb: number;
+  readonly receiver: number;
+  readonly receiverDistributing: number;
 }
 
-/** Middling vehicles of each class, no maker's own. Common practice; a door label and a tow guide decide. */
-export const vehicleClasses: readonly VehicleClass[] = [
+/** Common practice; a door label, a tow guide and a receiver's plate decide. */
+const rows: readonly ClassRow[] = [
   {
     key: 'crossover',
     label: 'Crossover',
     payload: 1200,
     towRating: 3500,
     gcwr: 8600,
-    receiver: { plain: 350, distributing: 350 },
     curb: 4200,
+    receiver: 350,
+    receiverDistributing: 350,
   },
   {
     key: 'mid-suv',
@@ -27,8 +36,9 @@ export const vehicleClasses: readonly VehicleClass[] = [
     payload: 1400,
     towRating: 5000,
     gcwr: 10_900,
-    receiver: { plain: 500, distributing: 500 },
     curb: 4700,
+    receiver: 500,
+    receiverDistributing: 500,
   },
   {
     key: 'mid-truck',
@@ -36,8 +46,9 @@ export const vehicleClasses: readonly VehicleClass[] = [
     payload: 1500,
     towRating: 6500,
     gcwr: 12_500,
-    receiver: { plain: 650, distributing: 650 },
     curb: 4600,
+    receiver: 650,
+    receiverDistributing: 650,
   },
   {
     key: 'half-ton',
@@ -45,8 +56,9 @@ export const vehicleClasses: readonly VehicleClass[] = [
     payload: 1700,
     towRating: 9000,
     gcwr: 15_500,
-    receiver: { plain: 500, distributing: 1100 },
     curb: 5300,
+    receiver: 500,
+    receiverDistributing: 1100,
   },
   {
     key: 'half-ton-heavy',
@@ -54,8 +66,9 @@ export const vehicleClasses: readonly VehicleClass[] = [
     payload: 2200,
     towRating: 11_000,
     gcwr: 17_500,
-    receiver: { plain: 500, distributing: 1300 },
     curb: 5500,
+    receiver: 500,
+    receiverDistributing: 1300,
   },
   {
     key: 'three-quarter-ton',
@@ -63,10 +76,40 @@ export const vehicleClasses: readonly VehicleClass[] = [
     payload: 3000,
     towRating: 14_000,
     gcwr: 22_000,
-    receiver: { plain: 1200, distributing: 1800 },
     curb: 6800,
+    receiver: 1200,
+    receiverDistributing: 1800,
   },
 ];
 
-export const vehicleClass = (key: string): VehicleClass | undefined =>
-  vehicleClasses.find((row) => row.key === key);
+const asClass = ({ key, label, ...figures }: ClassRow): Vehicle => ({
+  key,
+  label,
+  kind: 'class',
+  figures: Object.fromEntries(
+    Object.entries(figures).map(([name, amount]): [string, Figure] => [
+      name,
+      { amount, from: 'class' },
+    ]),
+  ),
+});
+
+/** The classes that stand until a yard writes its own. */
+export const vehicleClasses: readonly Vehicle[] = rows.map(asClass);
+
+/** A yard's vehicles: the usual classes, each as the yard has written it, then its buyers' own by name. */
+export const vehiclesOf = (kept: readonly Vehicle[]): readonly Vehicle[] => {
+  const own = new Map(kept.map((vehicle) => [vehicle.key, vehicle]));
+  const usual = new Set(vehicleClasses.map(({ key }) => key));
+  const rest = kept
+    .filter(({ key }) => !usual.has(key))
+    .toSorted((a, b) => b.kind.localeCompare(a.kind) || a.label.localeCompare(b.label, 'en'));
+  return [...vehicleClasses.map((vehicle) => own.get(vehicle.key) ?? vehicle), ...rest];
+};
+
+/** A figure of a vehicle as an input, as sure as where it was found. */
+export const figureGiven = (vehicle: Vehicle, key: VehicleFigureKey): Given | undefined => {
+  const figure = vehicle.figures[key];
+  const source = figureSources.find((row) => row.key === figure?.from);
+  return figure && source ? { amount: figure.amount, how: source.how } : undefined;
+};

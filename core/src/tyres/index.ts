@@ -6,4 +6,11 @@ export {
   type TyresInput,
   type TyresValue,
 } from './tyres.ts';
-export { tyresInputOf } from './from-record.ts';
+export { labelPressure, tyresInputOf, wheelDiameter, wheelPressures } from './from-record.ts';
+export {
+  recheckMiles,
+  torqueFor,
+  torqueRounds,
+  torqueWindows,
+  type TorqueWindow,
+} from './torque.ts';

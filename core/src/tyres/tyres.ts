@@ -26,6 +26,8 @@ export const tyresInputSchema = z.strictObject({
   onAxles: positiveSchema.optional(),
   /** Whole years of the oldest. */
   oldest: z.number().int().min(0).max(60).optional(),
+  /** Wheels whose tyre is of another make, or much newer or older than the others. */
+  odd: z.array(z.string().min(1).max(60)).max(12).optional(),
 });
 export type TyresInput = z.infer<typeof tyresInputSchema>;
 
@@ -54,6 +56,11 @@ const ageWords = (oldest: number | undefined): string => {
     return ` The oldest is ${oldest} years old: to be replaced, whatever it carries.`;
   return oldest >= watchFrom ? ` The oldest is ${oldest} years old: watch it.` : '';
 };
+
+const oddWords = (odd: readonly string[] = []): string =>
+  odd.length === 0
+    ? ''
+    : ` Not like the others: ${odd.join(', ')}; find out why before it is towed far.`;
 
 /** What one tyre carries at the pressure it has: in proportion, and no more past its highest. */
 const eachAt = ({ each, highest, pressure }: TyresInput): number => {
@@ -119,6 +126,6 @@ export const tyres = (input: TyresInput, system: System): Outcome<TyresValue> =>
     source,
     confidence,
     missing: oldest === undefined ? undated : [],
-    sentence: `${verdictOf(value, load.amount, confidence, system)}${ageWords(oldest)}`,
+    sentence: `${verdictOf(value, load.amount, confidence, system)}${ageWords(oldest)}${oddWords(input.odd)}`,
   };
 };

@@ -17,7 +17,14 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { operableOf } from '../condition/index.ts';
-import { formatSpec, hasFeature, howKnownSchema, type UnitRecord } from '../record/index.ts';
+import {
+  formatSpec,
+  hasFeature,
+  howKnownSchema,
+  type QuestionKey,
+  type UnitRecord,
+} from '../record/index.ts';
+import { keptTrials, questionWords } from '../trial/index.ts';
 import type { System } from '../quantity/index.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 
@@ -176,6 +183,29 @@ const featurePoint = (feature: Feature, telling: Telling): Point | undefined => 
   };
 };
 
+/** Where a kept trial is told: at the labels, but tyres at the wheels and water at the hookups. */
+const trialStation: Readonly<Record<QuestionKey, StationKey>> = {
+  load: 'labels',
+  tow: 'hitch',
+  nights: 'utilities',
+  tyres: 'running-gear',
+  label: 'labels',
+  scale: 'labels',
+};
+
+/** The kept trials that were made cards, with what they answer now. */
+const trialPoints = (record: UnitRecord, system: System): readonly Point[] =>
+  keptTrials(record, system)
+    .filter(({ kept, answer }) => kept.card && answer !== undefined)
+    .map(({ id, kept, answer, sentence }) => ({
+      id: `trials.${id}`,
+      station: trialStation[kept.question],
+      label: kept.name,
+      sentence: sentence.slice(0, 500),
+      numbers: [{ label: questionWords[kept.question], text: answer }],
+      seconds: secondsFor(sentence),
+    }));
+
 /** Stations in the order of the one route there is: hitch first, door side. */
 export const routeOf = (record: UnitRecord): readonly StationKey[] =>
   hitchFirstDoorSide(stationPlaces(record, layoutLength(record)));
@@ -192,6 +222,7 @@ export const pointsOf = (record: UnitRecord, system: System, operates = true): r
   const all = [
     ...specs.flatMap((s) => specPoint(s, telling) ?? []),
     ...features.flatMap((f) => featurePoint(f, telling) ?? []),
+    ...trialPoints(record, system),
   ];
   return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
 };

@@ -1,4 +1,5 @@
 export {
+  levelsAfter,
   water,
   waterInputSchema,
   waterOutcomeSchema,
@@ -12,6 +13,14 @@ export {
   drainMinutes,
   fillMinutes,
   recoveryMinutes,
+  recoveryRate,
   type DrainSize,
 } from './times.ts';
-export { panelOf, waterTimes, type WaterTime } from './hot-and-full.ts';
+export {
+  heaterRates,
+  panelsOf,
+  waterTimes,
+  type HeaterRate,
+  type Panel,
+  type WaterTime,
+} from './hot-and-full.ts';

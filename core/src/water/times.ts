@@ -14,13 +14,28 @@ const fahrenheitPerKelvin = 1.8;
  */
 export const fillMinutes = (gallons: number, flow: number): number => gallons / flow;
 
-/** Gallons a minute by gravity through an open valve of so many inches, with the head of a tank; common practice. */
-const drainFlow = { 1: 5, 1.5: 12, 3: 40 } as const;
-export type DrainSize = keyof typeof drainFlow;
+/** Of a sharp-edged valve; 0.6 to 0.65 in hydraulics handbooks. */
+const dischargeCoefficient = 0.6;
+const gravity = 9.806_65;
+const cubicMetres = 0.003_785_411_784;
+const metresPerInch = 0.0254;
 
-/** Minutes to drain a tank by gravity. */
-export const drainMinutes = (gallons: number, inches: DrainSize): number =>
-  gallons / drainFlow[inches];
+export type DrainSize = 1 | 1.5 | 3;
+
+/**
+ * Minutes to drain a tank by gravity: Torricelli's law over a tank with upright walls, whose head falls to nought;
+ * t = V √(2 ÷ (g h)) ÷ (C_d a). The hose and what is not water make it longer.
+ * @param inches across the outlet
+ * @param head inches of water over the outlet when full
+ * @example drainMinutes(40, 3, 9) // 0.87
+ */
+export const drainMinutes = (gallons: number, inches: DrainSize, head: number): number => {
+  const outlet = (Math.PI / 4) * (inches * metresPerInch) ** 2;
+  const seconds =
+    (gallons * cubicMetres * Math.sqrt(2 / (gravity * head * metresPerInch))) /
+    (dischargeCoefficient * outlet);
+  return seconds / 60;
+};
 
 /**
  * What a panel of three lamps says: between how many gallons the tank holds. A sensor lies at each third, so that
@@ -36,6 +51,15 @@ export const betweenThirds = (
 });
 
 /**
+ * Gallons an hour that a heater lifts by so much: BTU/h × η ÷ (8.345 × ΔT °F).
+ * @param watts what the burner or element takes
+ * @param rise kelvin; 55.6 is 100 °F
+ * @example recoveryRate(3517, 0.72, 55.56) // 10.4: 12,000 BTU/h
+ */
+export const recoveryRate = (watts: number, efficiency: number, rise: number): number =>
+  ((watts / wattsPerBtuHour) * efficiency) / (poundsPerGallon * rise * fahrenheitPerKelvin);
+
+/**
  * Minutes until a heater's tank is hot again.
  * @param watts what the burner or element takes
  * @param efficiency of it that reaches the water: about 0.75 by gas, 1 by element, common practice
@@ -47,8 +71,4 @@ export const recoveryMinutes = (
   watts: number,
   efficiency: number,
   rise: number,
-): number => {
-  const wanted = gallons * poundsPerGallon * rise * fahrenheitPerKelvin;
-  const given = (watts / wattsPerBtuHour) * efficiency;
-  return (wanted / given) * 60;
-};
+): number => (gallons / recoveryRate(watts, efficiency, rise)) * 60;

@@ -9,6 +9,7 @@ import {
   type Working,
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
+import type { Trial } from '../record/index.ts';
 import { waterStyle, waterStyles, type WaterStyle } from './styles.ts';
 
 /** What goes into the question “How many nights off the hookups?”. US gallons. */
@@ -85,6 +86,31 @@ const stepsFor = (tanks: readonly Tank[], system: System): readonly Working[] =>
 
 const nightsWords = (nights: number): string =>
   nights === 0 ? 'Not a whole night' : `About ${nights} ${nights === 1 ? 'night' : 'nights'}`;
+
+const tankOf = {
+  fresh: 'freshTank',
+  gray: 'grayTank',
+  galley: 'galleyTank',
+  black: 'blackTank',
+} as const;
+
+/**
+ * How full each tank is after so many days, 0 to 1: the fresh one starts full and falls, the others rise. Nobody goes on
+ * past the first that stops it.
+ */
+export const levelsAfter = (
+  { tanks, days: most }: Pick<WaterValue, 'tanks' | 'days'>,
+  days: number,
+): Trial['levels'] => {
+  const gone = Math.min(days, most);
+  return Object.fromEntries(
+    tanks.flatMap(({ key, gallons, aDay }) => {
+      const used = (aDay * gone) / gallons;
+      const tank = tankOf[key as keyof typeof tankOf];
+      return tank ? [[tank, key === 'fresh' ? 1 - used : used]] : [];
+    }),
+  );
+};
 
 /** How long the tanks last without a hookup, and which of them stops it first. */
 export const water = (input: WaterInput, system: System): Outcome<WaterValue> => {

@@ -3,50 +3,63 @@ import { fittedHere } from '../aboard/index.ts';
 import { layoutLength } from '../outline/index.ts';
 import { givenOf, sumOf, type Given, type InputHow } from '../numbers/index.ts';
 import { poundsPerGallon } from '../quantity/index.ts';
-import { countedOf, textOf, type UnitRecord } from '../record/index.ts';
+import {
+  amountOf,
+  countedOf,
+  hasFeature,
+  tankKeys,
+  textOf,
+  type TankKey,
+  type Trial,
+  type UnitRecord,
+} from '../record/index.ts';
 import { balance, sweep } from './balance.ts';
 import type { WeightInput } from './weight.ts';
 
-export const tankKeys = [
-  'freshTank',
-  'grayTank',
-  'galleyTank',
-  'blackTank',
-] as const satisfies readonly SpecKey[];
-export type TankKey = (typeof tankKeys)[number];
+/** What of a trial moves the weights. */
+export type WeightTrial = Pick<Trial, 'levels' | 'gear' | 'propane'>;
 
-/** What is tried on the bench: tanks from empty to full, gear by place, propane aboard or not. */
-export interface WeightTrial {
-  /** Of each tank, 0 to 1. */
-  readonly levels: Readonly<Partial<Record<TankKey, number>>>;
-  readonly gear: readonly {
-    readonly key: string;
-    readonly label: string;
-    readonly pounds: number;
-    readonly back: number;
-  }[];
-  readonly propane: boolean;
+/** Where gear goes. */
+export interface GearPlace {
+  readonly key: string;
+  readonly label: string;
+  /** Inches back from the coupler. */
+  readonly back: number;
+  /** As much as is tried there, pounds. */
+  readonly most: number;
+  /** What the place itself may carry. */
+  readonly limit: Given | undefined;
 }
 
 /** Places where gear goes, as shares of the whole length; the pass-through is in front, a rack behind. */
-export const gearPlaces = [
-  { key: 'front', label: 'Front store', share: 0.22 },
-  { key: 'galley', label: 'Galley and middle', share: 0.5 },
-  { key: 'rear', label: 'Rear, inside', share: 0.85 },
-  { key: 'rack', label: 'Rear rack', share: 1.03 },
+const usualPlaces = [
+  { key: 'front', label: 'Front store', share: 0.22, most: 600 },
+  { key: 'galley', label: 'Galley and middle', share: 0.5, most: 600 },
+  { key: 'rear', label: 'Rear, inside', share: 0.85, most: 600 },
+  { key: 'garage', label: 'Machines in the garage', share: 0.8, most: 2000, needs: 'gearSpace' },
+  { key: 'rack', label: 'Rear rack', share: 1.03, most: 600, limitedBy: 'rearRackRating' },
 ] as const;
 
+/** A garage is at the rear: its middle, where its length is known. */
+const garageBack = (record: UnitRecord, share: number): number => {
+  const whole = layoutLength(record);
+  const long = amountOf(record, 'garageLength');
+  return Math.round(long === undefined ? whole * share : whole - long / 2);
+};
+
+/** The places for gear that a unit has. */
+export const gearPlacesOf = (record: UnitRecord): readonly GearPlace[] =>
+  usualPlaces.flatMap((row) => {
+    if ('needs' in row && !hasFeature(record, row.needs)) return [];
+    const { key, label, share, most } = row;
+    const back =
+      key === 'garage' ? garageBack(record, share) : Math.round(layoutLength(record) * share);
+    const limit = 'limitedBy' in row ? givenOf(record, row.limitedBy) : undefined;
+    return [{ key, label, back, most, limit }];
+  });
+
 /** Fresh water full, nothing else aboard but propane. */
-export const usualTrial = (record: UnitRecord): WeightTrial => ({
-  levels: { freshTank: 1 },
-  gear: gearPlaces.map(({ key, label, share }) => ({
-    key,
-    label,
-    pounds: 0,
-    back: Math.round(layoutLength(record) * share),
-  })),
-  propane: true,
-});
+export const usualTrial: WeightTrial = { levels: { freshTank: 1 }, gear: {}, propane: true };
 
 type Item = WeightInput['items'][number];
 
@@ -101,6 +114,21 @@ const fittedItems = (record: UnitRecord): readonly Item[] =>
         : { amount: fitted.back, how: entry.how },
   }));
 
+const gearItems = (record: UnitRecord, gear: WeightTrial['gear']): readonly Item[] =>
+  gearPlacesOf(record).flatMap(({ key, label, back, limit }) => {
+    const pounds = gear[key] ?? 0;
+    if (pounds <= 0) return [];
+    return [
+      {
+        key: `gear-${key}`,
+        label,
+        weight: { amount: pounds, how: 'tried' as const },
+        back: { amount: back, how: 'tried' as const },
+        ...(limit ? { limit } : {}),
+      },
+    ];
+  });
+
 /** What one tyre carries, at the label's pressure where the range's own is higher: conservative, in proportion. */
 const tyresGiven = (record: UnitRecord): Given | undefined => {
   const each = givenOf(record, 'tyreLoad');
@@ -144,14 +172,7 @@ export const weightInputOf = (record: UnitRecord, trial: WeightTrial): WeightInp
       ...tankKeys.flatMap((key) => tankItem(record, key, trial.levels[key] ?? 0)),
       ...(trial.propane ? propaneItem(record) : []),
       ...fittedItems(record),
-      ...trial.gear
-        .filter(({ pounds }) => pounds > 0)
-        .map(({ key, label, pounds, back }) => ({
-          key: `gear-${key}`,
-          label,
-          weight: { amount: pounds, how: 'tried' as const },
-          back: { amount: back, how: 'tried' as const },
-        })),
+      ...gearItems(record, trial.gear),
     ],
   };
 };

@@ -8,7 +8,16 @@ export {
   type Located as LocatedWeight,
   type Standing,
 } from './balance.ts';
-export { byTickets, type Tickets } from './scale.ts';
+export {
+  byTickets,
+  scale,
+  scaleInputSchema,
+  scaleOutcomeSchema,
+  scaleProblem,
+  type ScaleInput,
+  type ScaleValue,
+  type Tickets,
+} from './scale.ts';
 export {
   shareWanted,
   weigh,
@@ -18,11 +27,10 @@ export {
   type WeightValue,
 } from './weight.ts';
 export {
-  gearPlaces,
+  gearPlacesOf,
   hitchCurve,
-  tankKeys,
   usualTrial,
   weightInputOf,
-  type TankKey,
+  type GearPlace,
   type WeightTrial,
 } from './from-record.ts';

@@ -1,4 +1,16 @@
-import type { Standing } from './balance.ts';
+import { z } from 'zod';
+import { formatQuantity, type System } from '../quantity/index.ts';
+import {
+  confidenceOf,
+  outcomeSchema,
+  positiveSchema,
+  said,
+  withoutAnswer,
+  type Outcome,
+  type Working,
+} from '../numbers/index.ts';
+import { hitchShare, type Standing } from './balance.ts';
+import { hitchWords } from './weight.ts';
 
 /** Three weighings on a public scale, weight-distribution bars slack. Pounds. */
 export interface Tickets {
@@ -14,10 +26,176 @@ export interface Tickets {
  * What a trailer weighs by its tickets: all of it, on the hitch, on its axles. By sums of forces.
  * @returns undefined where the tickets cannot belong together
  */
-export const byTickets = ({ vehicle, together, trailerAxles }: Tickets): Standing | undefined => {
+export const byTickets = (tickets: Tickets): Standing | undefined => {
+  if (scaleProblem(tickets)) return undefined;
+  const { vehicle, together, trailerAxles } = tickets;
   const total = together - vehicle;
-  const hitch = total - trailerAxles;
-  return total > 0 && hitch >= 0 && trailerAxles > 0
-    ? { total, hitch, axles: trailerAxles }
-    : undefined;
+  return { total, hitch: total - trailerAxles, axles: trailerAxles };
+};
+
+/** What three tickets contradict one another in, and at which of them; undefined when nothing. */
+export const scaleProblem = ({
+  vehicle,
+  together,
+  trailerAxles,
+}: Partial<Tickets>): { readonly field: keyof Tickets; readonly sentence: string } | undefined => {
+  if (together === undefined) return undefined;
+  if (vehicle !== undefined && together <= vehicle) {
+    return {
+      field: 'together',
+      sentence:
+        'Vehicle and trailer together weigh no more than the vehicle alone. Read the two tickets again.',
+    };
+  }
+  if (vehicle !== undefined && trailerAxles !== undefined && trailerAxles > together - vehicle) {
+    return {
+      field: 'trailerAxles',
+      sentence:
+        'The trailer’s axles weigh more than the whole trailer, so that the hitch would be lifted. Were the bars slack, and the vehicle off the scale?',
+    };
+  }
+  return undefined;
+};
+
+/** What goes into the question “What does the scale say?”. Pounds. */
+export const scaleInputSchema = z
+  .strictObject({
+    vehicle: positiveSchema.optional(),
+    together: positiveSchema.optional(),
+    trailerAxles: positiveSchema.optional(),
+    /** What was worked out for the same load. */
+    expected: positiveSchema.optional(),
+    gvwr: positiveSchema.optional(),
+    /** Of all axles together. */
+    gawr: positiveSchema.optional(),
+  })
+  .superRefine(({ vehicle, together, trailerAxles }, context) => {
+    const found = scaleProblem({
+      ...(vehicle ? { vehicle: vehicle.amount } : {}),
+      ...(together ? { together: together.amount } : {}),
+      ...(trailerAxles ? { trailerAxles: trailerAxles.amount } : {}),
+    });
+    if (found) {
+      context.addIssue({ code: 'custom', message: found.sentence, path: [found.field, 'amount'] });
+    }
+  });
+export type ScaleInput = z.infer<typeof scaleInputSchema>;
+
+export const scaleValueSchema = z.strictObject({
+  total: z.number(),
+  hitch: z.number(),
+  axles: z.number(),
+  share: z.number(),
+  /** Heavier than was worked out; what nobody has told the record. */
+  unknown: z.number().optional(),
+  limits: z.array(
+    z.strictObject({
+      key: z.string(),
+      label: z.string(),
+      used: z.number(),
+      rating: z.number(),
+      left: z.number(),
+    }),
+  ),
+});
+export type ScaleValue = z.infer<typeof scaleValueSchema>;
+export const scaleOutcomeSchema = outcomeSchema(scaleValueSchema);
+
+const source =
+  'Sums of forces over three weighings, weight-distribution bars slack: common practice; ratings are the maker’s';
+
+const limitsOf = ({ gvwr, gawr }: ScaleInput, { total, axles }: Standing): ScaleValue['limits'] =>
+  [
+    { key: 'gross', label: 'Gross rating', used: total, rating: gvwr?.amount },
+    { key: 'axles', label: 'Axles', used: axles, rating: gawr?.amount },
+  ].flatMap(({ rating, ...limit }) =>
+    rating === undefined ? [] : [{ ...limit, rating, left: rating - limit.used }],
+  );
+
+const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
+
+const stepsFor = (
+  tickets: Tickets,
+  value: ScaleValue,
+  expected: number | undefined,
+  system: System,
+): readonly Working[] => {
+  const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
+  const { vehicle, together, trailerAxles } = tickets;
+  return [
+    {
+      what: 'All of the trailer',
+      arithmetic: `${show(together)} − ${show(vehicle)} = ${show(value.total)}`,
+    },
+    {
+      what: 'On the hitch',
+      arithmetic: `${show(value.total)} − ${show(trailerAxles)} = ${show(value.hitch)}, ${percent(value.share)}`,
+    },
+    ...(expected === undefined
+      ? []
+      : [
+          {
+            what: 'Heavier than worked out',
+            arithmetic: `${show(value.total)} − ${show(expected)} = ${show(value.total - expected)}`,
+          },
+        ]),
+    ...value.limits.map(({ label, rating, used, left }) => ({
+      what: label,
+      arithmetic: `${show(rating)} − ${show(used)} = ${show(left)}${left < 0 ? ': too much' : ''}`,
+    })),
+  ];
+};
+
+/** Less than this between scale and record is what scales round to. Pounds. */
+const scaleStep = 40;
+
+const sentenceFor = (value: ScaleValue, about: 'stated' | 'told' | 'about', system: System) => {
+  const show = (pounds: number): string => formatQuantity(Math.abs(pounds), 'weight', system);
+  const { total, share, unknown, limits } = value;
+  const over = limits.find(({ left }) => left < 0);
+  const weighed = `On the scale it weighs ${said(show(total), about)}, ${percent(share)} of it on the hitch; ${hitchWords(share)}.`;
+  const known =
+    unknown === undefined || Math.abs(unknown) < scaleStep
+      ? ''
+      : ` That is ${show(unknown)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
+  return over
+    ? `${weighed} It is ${show(over.left)} over the ${over.label.toLowerCase()}: not to be towed so.${known}`
+    : `${weighed}${known}`;
+};
+
+/** What a trailer weighs by three tickets, held against its ratings and against what was worked out. */
+export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> => {
+  const { vehicle, together, trailerAxles, expected } = input;
+  const missing = [
+    ...(vehicle ? [] : [{ label: 'The vehicle alone' }]),
+    ...(together ? [] : [{ label: 'Vehicle and trailer' }]),
+    ...(trailerAxles ? [] : [{ label: 'The trailer’s axles' }]),
+  ];
+  if (!vehicle || !together || !trailerAxles) return withoutAnswer(missing, source);
+  const tickets = {
+    vehicle: vehicle.amount,
+    together: together.amount,
+    trailerAxles: trailerAxles.amount,
+  };
+  const standing = byTickets(tickets);
+  if (!standing) return withoutAnswer([{ label: 'Tickets that belong together' }], source);
+  const value: ScaleValue = {
+    ...standing,
+    share: hitchShare(standing),
+    ...(expected ? { unknown: standing.total - expected.amount } : {}),
+    limits: limitsOf(input, standing),
+  };
+  const confidence = confidenceOf([vehicle, together, trailerAxles]);
+  return {
+    value,
+    steps: stepsFor(tickets, value, expected?.amount, system),
+    assumptions: [
+      'The weight-distribution bars are slack, everything level, nobody gets in or out between the weighings.',
+      'Public scales round, often to 20 lb (10 kg).',
+    ],
+    source,
+    confidence,
+    missing: [],
+    sentence: sentenceFor(value, confidence, system),
+  };
 };

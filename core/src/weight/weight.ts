@@ -38,6 +38,8 @@ export const weightInputSchema = z.strictObject({
         back: measureSchema,
         /** A tank: its weight when full, to be swept. */
         full: z.number().min(0).max(20_000).optional(),
+        /** What the place it lies at may carry: a rack, a ramp or a floor. */
+        limit: positiveSchema.optional(),
       }),
     )
     .max(60),
@@ -59,7 +61,7 @@ export const weightValueSchema = z.strictObject({
   /** Of the hitch, 0 to 1. */
   share: z.number(),
   limits: z.array(limitSchema),
-  /** The limit with the least left of its rating. */
+  /** The limit that is reached first by what is loaded over the axles. */
   first: z.string().optional(),
   /** May still be loaded before the first of gross and axles is reached, over the axles. */
   left: z.number().optional(),
@@ -97,14 +99,24 @@ const limitsOf = (input: WeightInput, { total, axles, hitch }: Standing): readon
     { key: 'tyres', label: 'Tyres', used: axles, rating: input.tyres?.amount },
     { key: 'coupler', label: 'Coupler', used: total, rating: input.coupler?.amount },
     { key: 'hitch', label: 'Hitch, 15 %', used: hitch, rating: total * shareWanted.to },
+    ...input.items
+      .filter(({ weight }) => weight.amount > 0)
+      .map(({ key, label, weight, limit }) => ({
+        key: `item-${key}`,
+        label,
+        used: weight.amount,
+        rating: limit?.amount,
+      })),
   ].flatMap(({ rating, ...limit }) =>
     rating === undefined ? [] : [{ ...limit, rating, left: rating - limit.used }],
   );
 
+/** Those that more load anywhere comes nearer to; the hitch's share and a single place are not. */
+const ofTheWhole = (limits: readonly Limit[]): readonly Limit[] =>
+  limits.filter(({ key }) => key !== 'hitch' && !key.startsWith('item-'));
+
 const tightest = (limits: readonly Limit[]): Limit | undefined =>
-  limits
-    .filter(({ key }) => key !== 'hitch')
-    .toSorted((a, b) => a.left / a.rating - b.left / b.rating)[0];
+  ofTheWhole(limits).toSorted((a, b) => a.left - b.left)[0];
 
 const asBuilt = (input: WeightInput): Pick<Standing, 'total' | 'hitch'> => ({
   total: input.uvw?.amount ?? 0,
@@ -158,7 +170,7 @@ const stepsFor = (input: WeightInput, value: WeightValue, system: System): reado
   ];
 };
 
-const hitchWords = (share: number): string => {
+export const hitchWords = (share: number): string => {
   if (share < shareWanted.from) return 'that is light: under ten per cent it may sway';
   return share > shareWanted.to
     ? 'that is heavy for the hitch'
@@ -193,7 +205,7 @@ export const weigh = (input: WeightInput, system: System): Outcome<WeightValue> 
   const standing = balance(asBuilt(input), axle, located(input.items));
   const limits = limitsOf(input, standing);
   const first = tightest(limits);
-  const loading = limits.filter(({ key }) => key !== 'hitch');
+  const loading = ofTheWhole(limits);
   const value: WeightValue = {
     ...standing,
     share: hitchShare(standing),

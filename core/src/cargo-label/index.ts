@@ -1,0 +1,15 @@
+export {
+  batteryPounds,
+  explainDifference,
+  labelLine,
+  labelRounding,
+  possibleExplanations,
+} from './explain.ts';
+export {
+  cargoLabel,
+  cargoLabelInputSchema,
+  cargoLabelOutcomeSchema,
+  type CargoLabelInput,
+  type CargoLabelValue,
+} from './cargo-label.ts';
+export { cargoLabelInputOf } from './from-record.ts';

@@ -1,0 +1,156 @@
+import {
+  usualTrial,
+  weigh,
+  weightInputOf,
+  type WeightValue,
+  scale,
+  type ScaleInput,
+  type ScaleValue,
+} from '../weight/index.ts';
+import { cargoLabel, cargoLabelInputOf, type CargoLabelValue } from '../cargo-label/index.ts';
+import type { SchoolKey } from '../catalogue/index.ts';
+import { givenOf, sumOf, type Given, type Outcome } from '../numbers/index.ts';
+import type { System } from '../quantity/index.ts';
+import type { Trial, UnitRecord, Vehicle } from '../record/index.ts';
+import {
+  figureGiven,
+  tow,
+  usualReserve,
+  vehicleClasses,
+  type TowInput,
+  type TowValue,
+} from '../tow/index.ts';
+import { tyres, tyresInputOf, type TyresValue } from '../tyres/index.ts';
+import { water, waterInputOf, type WaterValue } from '../water/index.ts';
+
+const usualVehicle = vehicleClasses.find(({ key }) => key === 'half-ton') as Vehicle;
+
+/**
+ * A trial as it starts: two people, water as usual, a vehicle of the yard's middle class.
+ * @param houseView the side the yard takes in a disagreement; it sets the reserve
+ */
+export const freshTrial = (
+  houseView: (school: SchoolKey) => string | undefined = () => undefined,
+  vehicle: Vehicle = usualVehicle,
+): Trial => ({
+  ...usualTrial,
+  people: 2,
+  style: 'usual',
+  days: 0,
+  vehicle,
+  aboard: 350,
+  hardware: 80,
+  distributing: true,
+  reserve: houseView('tow-margin') === 'margin' ? usualReserve : 0,
+  pressures: {},
+  weighings: {},
+});
+
+/** The answers to a buyer's questions, for a unit and a trial. */
+export interface TrialAnswers {
+  readonly load: Outcome<WeightValue>;
+  readonly tow: Outcome<TowValue>;
+  readonly nights: Outcome<WaterValue>;
+  readonly tyres: Outcome<TyresValue>;
+  readonly label: Outcome<CargoLabelValue>;
+  readonly scale: Outcome<ScaleValue>;
+}
+
+const known = <T extends object>(entries: Readonly<Record<string, unknown>>): T =>
+  Object.fromEntries(Object.entries(entries).filter(([, value]) => value !== undefined)) as T;
+
+/** The loaded weight and the share on the hitch: off the scale where it was weighed, else as worked out. */
+const loadedOf = (
+  load: Outcome<WeightValue>,
+  weighed: Outcome<ScaleValue>,
+): { readonly loaded?: Given; readonly share?: Given } => {
+  const { value } = weighed;
+  if (value) {
+    const how = 'measured' as const;
+    return { loaded: { amount: value.total, how }, share: { amount: value.share, how } };
+  }
+  if (!load.value) return {};
+  const how = { about: 'guessed', told: 'told', stated: 'read' } as const;
+  const loadedHow = how[load.confidence];
+  return {
+    loaded: { amount: load.value.total, how: loadedHow },
+    share: { amount: load.value.share, how: loadedHow },
+  };
+};
+
+/** Shares that no trailer is towed with are no input; the load bench says so. */
+const isTowable = (share: Given | undefined): boolean =>
+  share !== undefined && share.amount >= 0.02 && share.amount <= 0.4;
+
+const towInputOf = (
+  record: UnitRecord,
+  trial: Trial,
+  answers: Pick<TrialAnswers, 'load' | 'scale'>,
+) => {
+  const { vehicle, distributing, aboard, hardware, reserve } = trial;
+  const { loaded, share } = loadedOf(answers.load, answers.scale);
+  const figure = (key: Parameters<typeof figureGiven>[1]) => figureGiven(vehicle, key);
+  return known<TowInput>({
+    loaded,
+    share: isTowable(share) ? share : undefined,
+    gross: givenOf(record, 'gvwr'),
+    payload: figure('payload'),
+    towRating: figure('towRating'),
+    gcwr: figure('gcwr'),
+    curb: figure('curb'),
+    receiver: figure(distributing ? 'receiverDistributing' : 'receiver'),
+    rearRating: figure('rearRating'),
+    rearUnladen: figure('rearUnladen'),
+    wheelbase: figure('wheelbase'),
+    overhang: figure('overhang'),
+    aboard: { amount: aboard, how: 'tried' },
+    hardware: distributing ? { amount: hardware, how: 'tried' } : undefined,
+    reserve,
+  });
+};
+
+const scaleInputOf = (
+  record: UnitRecord,
+  { weighings }: Trial,
+  load: Outcome<WeightValue>,
+): ScaleInput => {
+  const ticket = (amount: number | undefined): Given | undefined =>
+    amount === undefined || amount <= 0 ? undefined : { amount, how: 'measured' };
+  return known<ScaleInput>({
+    vehicle: ticket(weighings.vehicle),
+    together: ticket(weighings.together),
+    trailerAxles: ticket(weighings.trailerAxles),
+    expected: load.value && { amount: load.value.total, how: 'tried' },
+    gvwr: givenOf(record, 'gvwr'),
+    gawr: sumOf(record, 'axleRating'),
+  });
+};
+
+/**
+ * All answers for a unit and what is tried.
+ * @param today for the age of tyres, `2026-04-10`
+ */
+export const answersFor = (
+  record: UnitRecord,
+  trial: Trial,
+  system: System,
+  today: string,
+): TrialAnswers => {
+  const load = weigh(weightInputOf(record, trial), system);
+  const weighed = scale(scaleInputOf(record, trial, load), system);
+  const onAxles = weighed.value?.axles ?? load.value?.axles;
+  const tyresInput = tyresInputOf(record, today, trial.pressures);
+  return {
+    load,
+    tow: tow(towInputOf(record, trial, { load, scale: weighed }), system),
+    nights: water(waterInputOf(record, trial), system),
+    tyres: tyres(
+      onAxles !== undefined && onAxles > 0
+        ? { ...tyresInput, onAxles: { amount: onAxles, how: 'tried' } }
+        : tyresInput,
+      system,
+    ),
+    label: cargoLabel(cargoLabelInputOf(record), system),
+    scale: weighed,
+  };
+};
