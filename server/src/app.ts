@@ -19,6 +19,7 @@ import { photoPlugin } from './photo/index.ts';
 import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { stockListPlugin } from './stock-list/index.ts';
+import { vehiclesPlugin } from './tow/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
 import { webPlugin } from './web/index.ts';
@@ -115,6 +116,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(stockListPlugin, { source });
   await app.register(unitFilePlugin, { source });
   await app.register(numbersPlugin);
+  await app.register(vehiclesPlugin, { source });
   await app.register(walkPlugin, { source });
   if (webRoot) await app.register(webPlugin, { root: webRoot });
   else app.setNotFoundHandler(refuseAddress);

@@ -1,5 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import {
+  cargoLabel,
+  cargoLabelInputOf,
+  cargoLabelInputSchema,
+  drag,
+  dragInputSchema,
+  scale,
+  scaleInputSchema,
   tow,
   towInputSchema,
   tyres,
@@ -34,7 +41,7 @@ const cases: readonly (readonly [
 ])[] = [
   [
     'weight',
-    () => weightInputOf(record, usualTrial(record)),
+    () => weightInputOf(record, usualTrial),
     (body, system) => weigh(weightInputSchema.parse(body), system),
   ],
   [
@@ -57,6 +64,26 @@ const cases: readonly (readonly [
     'water',
     () => ({ fresh: known(47), gray: known(26), people: 3, style: 'usual' }),
     (body, system) => water(waterInputSchema.parse(body), system),
+  ],
+  [
+    'cargo-label',
+    () => cargoLabelInputOf(record),
+    (body, system) => cargoLabel(cargoLabelInputSchema.parse(body), system),
+  ],
+  [
+    'scale',
+    () => ({ vehicle: known(5760), together: known(12_120), trailerAxles: known(5540) }),
+    (body, system) => scale(scaleInputSchema.parse(body), system),
+  ],
+  [
+    'drag',
+    () => ({
+      height: known(118),
+      width: known(96),
+      otherHeight: known(130),
+      otherWidth: known(96),
+    }),
+    (body, system) => drag(dragInputSchema.parse(body), system),
   ],
 ];
 
@@ -82,6 +109,9 @@ describe('the numbers over the API', () => {
       tow: {},
       tyres: { count: 4 },
       water: { people: 2, style: 'usual' },
+      'cargo-label': {},
+      scale: {},
+      drag: {},
     }[key as 'tow'];
     const { status, body } = await ask('POST', `/api/numbers/${key}`, empty);
     expect(status).toBe(200);
@@ -94,6 +124,7 @@ describe('the numbers over the API', () => {
     ['weight', { uvw: known(-1), items: [] }, 'uvw'],
     ['tow', { loaded: known(6000), share: known(7) }, 'share'],
     ['tyres', { each: known(2150), count: 0 }, 'count'],
+    ['scale', { vehicle: known(6000), together: known(5900) }, 'together'],
     ['water', { fresh: known(40), people: 0, style: 'usual' }, 'people'],
     ['water', { fresh: known(40), people: 2, style: 'like a duck' }, 'style'],
   ])('%s refuse the impossible by its field: %j', async (key, given, field) => {

@@ -28,6 +28,7 @@ const record = {
   stowed: {},
   fitted: {},
   questions: {},
+  trials: {},
 };
 const unitView = { id: unit, record };
 
@@ -107,6 +108,13 @@ const offer = {
 const list = { text: 'Stock #,Dry weight\r\nTQ-0500,5200\r\n', system: 'us', how: 'told' };
 const summary = { rows: 1, fresh: 1, changed: 0, same: 0, problems: [], problemCount: 0 };
 
+const vehicle = {
+  key: 'half-ton',
+  label: 'Half-ton truck',
+  kind: 'class',
+  figures: { payload: { amount: 1640, from: 'label' } },
+};
+
 const health = {
   ok: true,
   database: 'answers',
@@ -146,11 +154,13 @@ export const examples: Readonly<Record<string, Example>> = {
       ...outcome,
       value: {
         hitch: 860,
+        share: 0.132,
         limits: [],
         largest: 10_303,
         binding: 'payload',
         fits: true,
         least: { payload: 1075, towRating: 8145, receiver: 1075 },
+        schools: [{ reserve: 0, fits: true, binding: 'payload', largest: 12_879 }],
       },
     },
   },
@@ -165,6 +175,41 @@ export const examples: Readonly<Record<string, Example>> = {
       value: { nights: 2, days: 2.83, first: 'gray', tanks: [], saved: 0.57 },
     },
   },
+  'POST /api/numbers/cargo-label': {
+    body: { gvwr: known(7490), uvw: known(5572), ccc: known(1858), propane: known(60) },
+    answer: {
+      ...outcome,
+      value: {
+        left: 1918,
+        difference: 60,
+        agrees: false,
+        explained: 'full propane cylinders',
+        line: 100,
+        toLine: 100,
+        rule: '49 CFR 571.110 S9–S10',
+      },
+    },
+  },
+  'POST /api/numbers/scale': {
+    body: { vehicle: known(5760), together: known(12_120), trailerAxles: known(5540) },
+    answer: {
+      ...outcome,
+      value: { total: 6360, hitch: 820, axles: 5540, share: 0.1289, limits: [] },
+    },
+  },
+  'POST /api/numbers/drag': {
+    body: {
+      height: known(118),
+      width: known(96),
+      otherHeight: known(130),
+      otherWidth: known(96),
+      speed: 60,
+    },
+    answer: { ...outcome, value: { force: 576, other: 634, saved: 0.0923 } },
+  },
+  'GET /api/vehicles': { answer: { vehicles: [vehicle] } },
+  'PUT /api/vehicles/:key': { body: vehicle },
+  'DELETE /api/vehicles/:key': {},
   'GET /api/units/:id/photos/:photo': {},
   'GET /api/units/:id/photos/:photo/upload': { answer: { received: 512_000, done: false } },
   'PUT /api/units/:id/photos/:photo/upload': {

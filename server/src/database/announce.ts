@@ -4,7 +4,7 @@ import type { EntityManager } from 'typeorm';
 export interface News {
   readonly yard: string;
   /** `stock`: so many units that the list is best read anew. */
-  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people';
+  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles';
   readonly id: string;
 }
 

@@ -13,12 +13,14 @@ import {
 import { PhotoPiece, PhotoRow } from '../photo/entities.ts';
 import { RecordChange, RecordField, Unit } from '../record/entities.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../model-sheet/entities.ts';
+import { VehicleRow } from '../tow/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
 import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.ts';
 import { ModelSheets1795824000000 } from './migrations/1795824000000-model-sheets.ts';
 import { Condition1795910400000 } from './migrations/1795910400000-condition.ts';
+import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trials-and-vehicles.ts';
 
 export const entities = [
   Yard,
@@ -37,6 +39,7 @@ export const entities = [
   ModelSheetRow,
   ModelSheetChange,
   ModelSheetOffer,
+  VehicleRow,
   Walk,
   WalkEventRow,
 ];
@@ -47,6 +50,7 @@ const migrations = [
   HouseViews1795737600000,
   ModelSheets1795824000000,
   Condition1795910400000,
+  TrialsAndVehicles1795996800000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

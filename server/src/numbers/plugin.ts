@@ -1,5 +1,14 @@
 import { z } from 'zod';
 import {
+  cargoLabel,
+  cargoLabelInputSchema,
+  cargoLabelOutcomeSchema,
+  drag,
+  dragInputSchema,
+  dragOutcomeSchema,
+  scale,
+  scaleInputSchema,
+  scaleOutcomeSchema,
   tow,
   towInputSchema,
   towOutcomeSchema,
@@ -54,6 +63,28 @@ const engines: readonly Engine[] = [
     input: waterInputSchema,
     outcome: waterOutcomeSchema,
     run: water,
+  },
+  {
+    key: 'cargo-label',
+    summary:
+      'Whether the capacity on the label follows from rating and weight, and how far the line is',
+    input: cargoLabelInputSchema,
+    outcome: cargoLabelOutcomeSchema,
+    run: cargoLabel,
+  },
+  {
+    key: 'scale',
+    summary: 'What a trailer weighs by three tickets of a public scale',
+    input: scaleInputSchema,
+    outcome: scaleOutcomeSchema,
+    run: scale,
+  },
+  {
+    key: 'drag',
+    summary: 'What the air on a lower or narrower box saves, as a comparison',
+    input: dragInputSchema,
+    outcome: dragOutcomeSchema,
+    run: drag,
   },
 ];
 

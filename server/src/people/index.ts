@@ -22,3 +22,4 @@ export { peoplePlugin } from './plugin.ts';
 export { rules, type Access } from './rules.ts';
 export { sessionPlugin } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';
+export { noteOnYard } from './yard-people.ts';

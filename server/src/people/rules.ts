@@ -67,6 +67,13 @@ export const rules: Readonly<Record<string, Access>> = {
   'POST /api/numbers/tow': 'look',
   'POST /api/numbers/tyres': 'look',
   'POST /api/numbers/water': 'look',
+  'POST /api/numbers/drag': 'look',
+  'POST /api/numbers/scale': 'look',
+  'POST /api/numbers/cargo-label': 'look',
+
+  'GET /api/vehicles': 'look',
+  'PUT /api/vehicles/:key': 'record',
+  'DELETE /api/vehicles/:key': 'record',
 
   'PUT /api/walks/:id': 'present',
   'POST /api/walks/:id/events': 'present',

@@ -16,7 +16,7 @@ import type { Caller } from './access.ts';
 import { Membership, PasswordLink, Person, Yard, YardChange } from './entities.ts';
 import { makeLink } from './passwords.ts';
 
-/** What a manager does to a yard and its people, each in the caller's transaction. */
+/** What was done to a yard, as its history has it. */
 interface Noted {
   readonly what: string;
   readonly subject: string;
@@ -24,7 +24,12 @@ interface Noted {
   readonly to?: string | null;
 }
 
-const note = async (manager: EntityManager, caller: Caller, noted: Noted): Promise<void> => {
+/** Writes what somebody did to the yard into its history, and tells every screen. */
+export const noteOnYard = async (
+  manager: EntityManager,
+  caller: Caller,
+  noted: Noted,
+): Promise<void> => {
   const { yardId } = caller;
   await manager.insert(YardChange, {
     yardId,
@@ -104,7 +109,7 @@ export const addPerson = async (
     });
   }
   await manager.insert(Membership, { yardId: caller.yardId, personId: id, role });
-  await note(manager, caller, { what: 'person-added', subject: had?.name ?? name, to: role });
+  await noteOnYard(manager, caller, { what: 'person-added', subject: had?.name ?? name, to: role });
   return { id, link: had?.passwordHash ? null : await makeLink(manager, id) };
 };
 
@@ -120,7 +125,7 @@ export const changeRole = async (
   await keepOneManager(manager, caller, member);
   await manager.update(Membership, { yardId: caller.yardId, personId }, { role });
   const subject = member.person.name;
-  await note(manager, caller, { what: 'role', subject, from: member.role, to: role });
+  await noteOnYard(manager, caller, { what: 'role', subject, from: member.role, to: role });
 };
 
 /** Takes somebody off the yard; their account elsewhere stays. @throws Refusal not-found, last-manager */
@@ -135,7 +140,7 @@ export const removePerson = async (
   if (!(await manager.existsBy(Membership, { personId }))) {
     await manager.delete(PasswordLink, { personId });
   }
-  await note(manager, caller, {
+  await noteOnYard(manager, caller, {
     what: 'person-removed',
     subject: member.person.name,
     from: member.role,
@@ -159,7 +164,7 @@ export const linkFor = async (
       `${person.name} belongs to other yards too, so no single yard may set the password. Whoever runs the server can: npm run password-link -- ${person.email}`,
     );
   }
-  await note(manager, caller, { what: 'password-link', subject: person.name });
+  await noteOnYard(manager, caller, { what: 'password-link', subject: person.name });
   return makeLink(manager, personId);
 };
 
@@ -212,7 +217,7 @@ export const changeYard = async (
     glossary: given.glossary ?? before.glossary,
   };
   await manager.save(Yard, after);
-  for (const noted of changesOf(before, after)) await note(manager, caller, noted);
+  for (const noted of changesOf(before, after)) await noteOnYard(manager, caller, noted);
 };
 
 /** What was changed about the yard and its people, latest first. */

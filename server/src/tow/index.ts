@@ -1,0 +1,1 @@
+export { vehiclesPlugin } from './plugin.ts';
