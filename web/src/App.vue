@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { Settings, Sun } from '@lucide/vue';
-import { computed, watch } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import BrandMark from './base/BrandMark.vue';
 import SaveState from './base/SaveState.vue';
 import { useLive } from './live/live.ts';
 import { useSession } from './people/session.ts';
 import SignOut from './people/SignOut.vue';
-import YardChoice from './people/YardChoice.vue';
 import { useMode } from './style/mode.ts';
+
+// Most people have one yard.
+const YardChoice = defineAsyncComponent(() => import('./people/YardChoice.vue'));
 
 const route = useRoute();
 const session = useSession();
@@ -20,6 +22,7 @@ const framed = computed(() => route.matched.length > 0 && !route.meta.bare && se
 /** The place at the top that one is in; none in the settings. */
 const place = computed(() => {
   if (route.name === 'settings') return undefined;
+  if (route.name === 'walk-in' || route.name === 'vehicles') return 'numbers';
   return String(route.name).startsWith('model-sheet') ? 'sheets' : 'yard';
 });
 
@@ -40,13 +43,18 @@ watch(
     /></RouterLink>
     <nav aria-label="Places">
       <RouterLink :to="{ name: 'yard' }" :class="{ here: place === 'yard' }">Yard</RouterLink>
+      <RouterLink
+        :to="{ name: 'walk-in', params: { question: '' } }"
+        :class="{ here: place === 'numbers' }"
+        >Numbers</RouterLink
+      >
       <RouterLink :to="{ name: 'model-sheets' }" :class="{ here: place === 'sheets' }"
         >Model sheets</RouterLink
       >
     </nav>
     <SaveState class="saved" />
     <p class="who">
-      <YardChoice />
+      <YardChoice v-if="session.session.yards.length > 1" />
       <span class="name">{{ session.session.person.name }}, {{ session.session.person.role }}</span>
       <button
         type="button"

@@ -53,6 +53,13 @@ export const router = createRouter({
       props: true,
       component: () => import('./model-sheet/SheetView.vue'),
     },
+    {
+      path: '/numbers/:question?',
+      name: 'walk-in',
+      props: true,
+      component: () => import('./numbers/WalkInView.vue'),
+    },
+    { path: '/vehicles', name: 'vehicles', component: () => import('./tow/VehiclesView.vue') },
     { path: '/yard/take-in', name: 'take-in', component: () => import('./record/TakeIn.vue') },
     {
       path: '/units/:id',

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
-import { useWalk } from '../walk/walk.ts';
+import { useVehicles } from '../tow/vehicles.ts';
 import { useUnits } from '../yard/units.ts';
 
 /** News that come in a burst are looked after together. */
@@ -15,8 +15,8 @@ const settleFor = 150;
 export const useLive = defineStore('live', () => {
   const units = useUnits();
   const session = useSession();
-  const walks = useWalk();
   const sheets = useSheets();
+  const vehicles = useVehicles();
   /** Whether the server is heard at present. */
   const hears = ref(false);
   let source: EventSource | undefined;
@@ -35,9 +35,12 @@ export const useLive = defineStore('live', () => {
     timer ??= setTimeout(look, settleFor);
   };
 
-  const onWalk = (event: MessageEvent<string>): void => {
+  /** Walks come with the page that gives one: whoever looks at the yard need not have them. */
+  const onWalk = async (event: MessageEvent<string>): Promise<void> => {
     const { id } = JSON.parse(event.data) as { id: string };
-    if (walks.walk?.plan.id === id) void walks.join(id);
+    const { useWalk } = await import('../walk/walk.ts');
+    const walks = useWalk();
+    if (walks.walk?.plan.id === id) await walks.join(id);
   };
 
   const catchUp = (): void => void Promise.all([units.load(), sheets.load()]);
@@ -55,9 +58,10 @@ export const useLive = defineStore('live', () => {
     });
     source.addEventListener('error', () => (hears.value = false));
     source.addEventListener('unit', onUnit);
-    source.addEventListener('walk', onWalk);
+    source.addEventListener('walk', (event) => void onWalk(event).catch(() => undefined));
     source.addEventListener('stock', catchUp);
     source.addEventListener('sheets', () => void sheets.load());
+    source.addEventListener('vehicles', () => void vehicles.load());
     source.addEventListener('people', onPeople);
     source.addEventListener('catch-up', catchUp);
   };

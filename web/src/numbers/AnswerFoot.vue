@@ -1,30 +1,51 @@
 <script setup lang="ts">
+import { inject } from 'vue';
 import { isFeatureKey, isSpecKey, entryFor, type Outcome } from '@fair-gable/core';
+import { enterField } from './enter.ts';
 
 /** What to say, the arithmetic that opens, what was assumed, where the rule is from, and what is still missing. */
-const props = defineProps<{ outcome: Outcome<unknown>; unit: string }>();
+const props = defineProps<{
+  outcome: Outcome<unknown>;
+  unit: string | undefined;
+  /** Only the sentence and what is missing; or only the rest, where the sentence stands elsewhere. */
+  short?: boolean;
+  long?: boolean;
+}>();
+/** Without a unit a figure is entered on the page itself. */
+const enter = inject(enterField, undefined);
 
-const linkTo = (field: string) => {
+const linkTo = (unit: string, field: string) => {
   const key = field.split('.')[1] ?? '';
   const station = isSpecKey(key) || isFeatureKey(key) ? entryFor(key).station : 'labels';
-  return { name: 'record', params: { id: props.unit, station }, query: { field: key } };
+  return { name: 'record', params: { id: unit, station }, query: { field: key } };
 };
+const isLinked = (field: string | undefined): field is string =>
+  field !== undefined && props.unit !== undefined;
 </script>
 
 <template>
-  <section class="foot" aria-label="The answer">
-    <p class="sentence" :class="{ guess: outcome.confidence === 'about' }" role="status">
-      “{{ outcome.sentence }}”
+  <section class="foot" :aria-label="long ? 'How it was worked out' : 'The answer'">
+    <p
+      v-if="!long"
+      class="sentence"
+      :class="{ guess: outcome.confidence === 'about' }"
+      role="status"
+    >
+      “{{ outcome.value === undefined ? 'That cannot be said yet.' : outcome.sentence }}”
     </p>
-    <p v-if="outcome.missing.length" class="missing">
+    <p v-if="!long && outcome.missing.length" class="missing">
       Not known yet:
       <template v-for="({ label, field }, i) in outcome.missing" :key="label"
         >{{ i > 0 ? ', ' : ''
-        }}<RouterLink v-if="field" :to="linkTo(field)">{{ label.toLowerCase() }}</RouterLink
+        }}<RouterLink v-if="unit && isLinked(field)" :to="linkTo(unit, field)">{{
+          label.toLowerCase()
+        }}</RouterLink
+        ><button v-else-if="enter && field" type="button" @click="enter(field)">
+          {{ label.toLowerCase() }}</button
         ><template v-else>{{ label.toLowerCase() }}</template></template
       >.
     </p>
-    <details v-if="outcome.steps.length" open>
+    <details v-if="!short && outcome.steps.length" open>
       <summary>The arithmetic</summary>
       <dl>
         <div v-for="{ what, arithmetic } in outcome.steps" :key="what">
@@ -33,10 +54,10 @@ const linkTo = (field: string) => {
         </div>
       </dl>
     </details>
-    <ul v-if="outcome.assumptions.length" class="small soft">
+    <ul v-if="!short && outcome.assumptions.length" class="small soft">
       <li v-for="one in outcome.assumptions" :key="one">{{ one }}</li>
     </ul>
-    <p class="small soft">By: {{ outcome.source }}.</p>
+    <p v-if="!short" class="small soft">By: {{ outcome.source }}.</p>
   </section>
 </template>
 
@@ -58,6 +79,19 @@ const linkTo = (field: string) => {
 
 .missing {
   color: var(--amber);
+}
+
+.missing a,
+.missing button {
+  display: inline-block;
+  padding: 10px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
 }
 
 summary {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import Checkbox from 'primevue/checkbox';
 import { defineAsyncComponent, computed } from 'vue';
 import {
   amountOf,
   formatQuantity,
+  gearPlacesOf,
   hitchCurve,
   poundsPerGallon,
   shareWanted,
@@ -12,18 +14,18 @@ import {
   type Outcome,
   type System,
   type TankKey,
+  type Trial,
   type UnitRecord,
   type WeightValue,
 } from '@fair-gable/core';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
 import LoadOutline from './LoadOutline.vue';
-import type { Trial } from './trial.ts';
 import TrySlider from './TrySlider.vue';
 
 /** What may still be loaded: tanks, gear and propane tried; limits, the hitch, and the sentence. */
 const props = defineProps<{
-  unit: string;
+  unit: string | undefined;
   record: UnitRecord;
   system: System;
   trial: Trial;
@@ -33,33 +35,36 @@ const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
 // The chart comes when it is looked at: the answer does not wait for it.
 const HitchChart = defineAsyncComponent(() => import('./HitchChart.vue'));
 
-const input = computed(() => weightInputOf(props.record, props.trial.weight));
+const input = computed(() => weightInputOf(props.record, props.trial));
 const tanks = computed(() =>
   tankKeys.flatMap((key) => {
     const gallons = amountOf(props.record, key);
-    return gallons === undefined
-      ? []
-      : [{ key, gallons, level: props.trial.weight.levels[key] ?? 0 }];
+    return gallons === undefined ? [] : [{ key, gallons, level: props.trial.levels[key] ?? 0 }];
   }),
 );
-const mostGear = 600;
+const places = computed(() =>
+  gearPlacesOf(props.record).map((place) => ({
+    ...place,
+    pounds: props.trial.gear[place.key] ?? 0,
+  })),
+);
 
 const fill = (key: TankKey, level: number): void => {
-  const { weight } = props.trial;
-  emit('set', { weight: { ...weight, levels: { ...weight.levels, [key]: level } } });
+  emit('set', { levels: { ...props.trial.levels, [key]: level } });
 };
 const load = (key: string, pounds: number): void => {
-  const { weight } = props.trial;
-  const gear = weight.gear.map((row) => (row.key === key ? { ...row, pounds } : row));
-  emit('set', { weight: { ...weight, gear } });
+  emit('set', { gear: { ...props.trial.gear, [key]: pounds } });
 };
 
 const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.system);
+const carried = ({ pounds, limit }: (typeof places.value)[number]): string =>
+  limit ? `${show(pounds)} of ${show(limit.amount)}` : show(pounds);
 const gallonsOf = ({ gallons, level }: { gallons: number; level: number }): string =>
   `${formatQuantity(gallons * level, 'volume', props.system)}${level === 1 ? ', full' : level === 0 ? ', empty' : ''}`;
 
 const curve = computed(() => hitchCurve(input.value, 'freshTank'));
-const level = computed(() => props.trial.weight.levels.freshTank ?? 0);
+const level = computed(() => props.trial.levels.freshTank ?? 0);
+const hasPropane = computed(() => props.record.specs.lpCylinders !== undefined);
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shareWanted.from);
 </script>
@@ -98,15 +103,23 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         @update:model-value="(to) => fill(tank.key, to)"
       />
       <TrySlider
-        v-for="place in trial.weight.gear"
+        v-for="place in places"
         :key="place.key"
         :label="place.label"
-        :shown="show(place.pounds)"
-        :max="mostGear"
+        :shown="carried(place)"
+        :max="place.most"
         :step="10"
         :model-value="place.pounds"
         @update:model-value="(to) => load(place.key, to)"
       />
+      <label v-if="hasPropane" class="tick"
+        ><Checkbox
+          :model-value="trial.propane"
+          binary
+          @update:model-value="(to: boolean) => emit('set', { propane: to })"
+        />
+        Propane aboard, cylinders full</label
+      >
       <HitchChart v-if="curve" label="Hitch share as fresh fills" :points="curve" :now="level" />
       <p class="small soft">
         Water weighs {{ poundsPerGallon }} lb a gallon, 1 kg a litre; labels round it to 8.3 lb.
@@ -131,6 +144,14 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
   display: grid;
   align-content: start;
   gap: 14px;
+}
+
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+  border-top: var(--line) solid var(--hairline);
 }
 
 .answer,

@@ -1,22 +1,29 @@
 <script setup lang="ts">
-import SelectButton from 'primevue/selectbutton';
 import {
   formatQuantity,
-  panelOf,
+  heaterRates,
+  levelsAfter,
+  panelsOf,
+  specEntry,
   waterStyles,
   waterTimes,
+  weigh,
+  weightInputOf,
   type Outcome,
   type System,
+  type Trial,
   type UnitRecord,
   type WaterValue,
 } from '@fair-gable/core';
 import { computed } from 'vue';
+import ChoiceField from '../base/ChoiceField.vue';
 import AnswerFoot from './AnswerFoot.vue';
-import type { Trial } from './trial.ts';
+import LoadOutline from './LoadOutline.vue';
+import TrySlider from './TrySlider.vue';
 
-/** How many nights off the hookups: by people and style, tank by tank. */
+/** How many nights off the hookups: by people and style, tank by tank; and how the weight shifts meanwhile. */
 const props = defineProps<{
-  unit: string;
+  unit: string | undefined;
   record: UnitRecord;
   system: System;
   trial: Trial;
@@ -27,10 +34,29 @@ const people = [1, 2, 3, 4, 5, 6].map((n) => ({ key: n, label: String(n) }));
 const styles = waterStyles.map(({ key, label }) => ({ key, label }));
 const most = 7;
 
+/** The water where it lies after so many days, and what that does to the hitch. */
+const dayStep = 0.25;
+const lasts = computed(() => Math.floor((props.outcome.value?.days ?? 0) / dayStep) * dayStep);
+const day = computed(() => Math.min(props.trial.days, lasts.value));
+const shifted = computed(() => {
+  const { value } = props.outcome;
+  if (!value) return undefined;
+  const levels = levelsAfter(value, day.value);
+  const input = weightInputOf(props.record, { ...props.trial, levels, gear: {} });
+  return { input, weighed: weigh(input, props.system) };
+});
+const dayText = computed(() =>
+  day.value === 0 ? 'at the start' : `after ${day.value} ${day.value === 1 ? 'day' : 'days'}`,
+);
+
 const times = computed(() => waterTimes(props.record));
-const lamps = ['none', 'one', 'two', 'all three'];
-const panel = computed(() => panelOf(props.record));
+const rates = computed(() => heaterRates(props.record));
+const rateBy = { gas: 'by gas', element: 'by its element', both: 'by both' } as const;
+const lamps = ['none', '⅓', '⅔', 'full'];
+const panels = computed(() => panelsOf(props.record));
 const gallons = (amount: number): string => formatQuantity(amount, 'volume', props.system);
+const between = ({ from, to }: { from: number; to: number }): string =>
+  from === to ? gallons(from) : `${gallons(from)} to ${gallons(to)}`;
 const lasting = (minutes: number): string =>
   minutes < 90 ? `${Math.max(Math.round(minutes), 1)} min` : `${(minutes / 60).toFixed(1)} h`;
 </script>
@@ -38,30 +64,18 @@ const lasting = (minutes: number): string =>
 <template>
   <div class="bench">
     <div class="fields">
-      <div>
-        <span id="nights-people" class="label">People</span>
-        <SelectButton
-          :model-value="trial.people"
-          :options="people"
-          option-label="label"
-          option-value="key"
-          :allow-empty="false"
-          aria-labelledby="nights-people"
-          @update:model-value="(to) => emit('set', { people: to })"
-        />
-      </div>
-      <div>
-        <span id="nights-style" class="label">Water is used</span>
-        <SelectButton
-          :model-value="trial.style"
-          :options="styles"
-          option-label="label"
-          option-value="key"
-          :allow-empty="false"
-          aria-labelledby="nights-style"
-          @update:model-value="(to) => emit('set', { style: to })"
-        />
-      </div>
+      <ChoiceField
+        label="People"
+        :choices="people"
+        :model-value="trial.people"
+        @update:model-value="(to) => emit('set', { people: to })"
+      />
+      <ChoiceField
+        label="Water is used"
+        :choices="styles"
+        :model-value="trial.style"
+        @update:model-value="(to) => emit('set', { style: to })"
+      />
     </div>
     <ul v-if="outcome.value" class="tanks">
       <li v-for="tank in outcome.value.tanks" :key="tank.key">
@@ -77,7 +91,25 @@ const lasting = (minutes: number): string =>
       </li>
     </ul>
     <AnswerFoot :outcome="outcome" :unit="unit" />
-    <section v-if="times.length" aria-label="How long it takes">
+    <section v-if="shifted && lasts > 0" aria-label="Where the water goes">
+      <h3>Where the water goes</h3>
+      <LoadOutline
+        :record="record"
+        :system="system"
+        :items="shifted.input.items"
+        :axle="shifted.input.axle?.amount"
+        :value="shifted.weighed.value"
+      />
+      <TrySlider
+        label="Days gone"
+        :shown="dayText"
+        :max="lasts"
+        :step="dayStep"
+        :model-value="day"
+        @update:model-value="(to) => emit('set', { days: to })"
+      />
+    </section>
+    <section v-if="times.length || panels.length" aria-label="How long it takes">
       <h3>How long it takes</h3>
       <dl>
         <div v-for="time in times" :key="time.what">
@@ -87,15 +119,38 @@ const lasting = (minutes: number): string =>
             <span class="small soft">{{ time.by }}</span>
           </dd>
         </div>
-        <div v-for="({ from, to }, lit) in panel" :key="lit">
-          <dt>Panel shows {{ lamps[lit] }} lit, fresh</dt>
+        <div v-for="rate in rates" :key="rate.by">
+          <dt>Hot water an hour, {{ rateBy[rate.by] }}</dt>
           <dd>
-            <span class="number">{{
-              from === to ? gallons(from) : `${gallons(from)} to ${gallons(to)}`
-            }}</span>
+            <span class="number guess">about {{ gallons(rate.gallons) }}</span>
+            <span class="small soft"
+              >lifted by 100 °F (56 °C): a rate, not what the tank holds</span
+            >
           </dd>
         </div>
       </dl>
+      <h3>What the panel really says</h3>
+      <div class="wide-table">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Panel shows</th>
+              <th v-for="lamp in lamps" :key="lamp" scope="col">{{ lamp }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ tank, readings } in panels" :key="tank">
+              <th scope="row">{{ specEntry(tank).label }}</th>
+              <td v-for="(reading, i) in readings" :key="i">{{ between(reading) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="small soft">
+        A sensor sits at each third, so each lamp is a range. An empty black tank that shows a third
+        has paper or worse across its probes: flush it, then look again. Empty black first, then
+        gray.
+      </p>
       <p class="small caution">
         The heater is full of water before its burner or element is on; never its relief lever on
         hot water.
@@ -133,12 +188,25 @@ li {
   background: var(--water);
 }
 
-.bench :deep(.p-togglebutton) {
-  min-height: 44px;
+.wide-table {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 5px 18px 5px 0;
+  border-bottom: var(--line) solid var(--hairline);
+  text-align: left;
+  font-weight: 400;
+  white-space: nowrap;
 }
 
 h3 {
-  padding-bottom: 4px;
+  padding: 10px 0 4px;
   font-size: 18px;
 }
 
@@ -168,10 +236,6 @@ dd {
   .bar {
     grid-row: 2;
     grid-column: 1 / -1;
-  }
-
-  .bench :deep(.p-selectbutton) {
-    flex-wrap: wrap;
   }
 }
 </style>

@@ -1,171 +1,35 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
-import { useMediaQuery } from '@vueuse/core';
-import { format } from 'date-fns';
-import { computed } from 'vue';
 import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
-import LoadBench from './LoadBench.vue';
-import NightsBench from './NightsBench.vue';
-import { questionKeys, questionsFor, type QuestionKey } from './questions.ts';
-import TowBench from './TowBench.vue';
-import { answersFor, useTrial } from './trial.ts';
-import TyresBench from './TyresBench.vue';
+import NumbersDesk from './NumbersDesk.vue';
+import { useTrial } from './trial.ts';
+import TrialShelf from './TrialShelf.vue';
 
-/** The buyer's questions with the answer under each; the bench of one of them beside it. */
+/** A unit's numbers: the buyer's questions answered from its own record, and what is tried. */
 const props = defineProps<{ unit: YardUnit; question?: string | undefined }>();
 const session = useSession();
-const isNarrow = useMediaQuery('(width < 900px)');
-const today = format(new Date(), 'yyyy-MM-dd');
-
-const { trial, set, reset } = useTrial(
-  () => props.unit.id,
-  () => props.unit.record,
-);
-const answers = computed(() => answersFor(props.unit.record, trial.value, session.system, today));
-const questions = computed(() => questionsFor(answers.value, session.system));
-
-/** On a phone the list stands alone until one is chosen; at the desk the first is open. */
-const here = computed<QuestionKey | undefined>(
-  () =>
-    questionKeys.find((key) => key === props.question) ??
-    (isNarrow.value ? undefined : questions.value[0]?.key),
-);
-const current = computed(() => questions.value.find(({ key }) => key === here.value));
+const { trial, set, reset } = useTrial(() => props.unit.id);
+const to = (question: string) => ({ name: 'numbers', params: { id: props.unit.id, question } });
 </script>
 
 <template>
-  <div class="numbers" :class="{ alone: isNarrow }">
-    <nav v-if="!isNarrow || !here" aria-label="The buyer’s questions">
-      <RouterLink
-        v-for="one in questions"
-        :key="one.key"
-        :to="{ name: 'numbers', params: { id: unit.id, question: one.key } }"
-        :class="{ here: one.key === here }"
-        :aria-current="one.key === here ? 'page' : undefined"
-      >
-        <span class="soft">{{ one.question }}</span>
-        <strong v-if="one.answer" :class="{ about: one.about }">{{ one.answer }}</strong>
-        <span v-else class="amber">first: {{ one.missing }}</span>
-      </RouterLink>
-    </nav>
-    <section v-if="current" :aria-labelledby="`question-${current.key}`">
-      <header>
-        <RouterLink v-if="isNarrow" :to="{ name: 'numbers', params: { id: unit.id, question: '' } }"
-          >All questions</RouterLink
-        >
-        <h2 :id="`question-${current.key}`">{{ current.question }}</h2>
-        <p class="soft">everything may be tried here; the record stays as it is</p>
-        <Button severity="secondary" text label="As it was" @click="reset" />
-      </header>
-      <LoadBench
-        v-if="here === 'load'"
-        :unit="unit.id"
-        :record="unit.record"
-        :system="session.system"
+  <NumbersDesk
+    :unit="unit.id"
+    :record="unit.record"
+    :trial="trial"
+    :question="question"
+    :to="to"
+    @set="set"
+    @reset="reset"
+  >
+    <template #below="{ question: here }">
+      <TrialShelf
+        :unit="unit"
+        :question="here"
         :trial="trial"
-        :outcome="answers.weight"
-        @set="set"
-      />
-      <TowBench
-        v-else-if="here === 'tow'"
-        :unit="unit.id"
         :system="session.system"
-        :trial="trial"
-        :outcome="answers.tow"
-        @set="set"
+        @open="set"
       />
-      <NightsBench
-        v-else-if="here === 'nights'"
-        :unit="unit.id"
-        :record="unit.record"
-        :system="session.system"
-        :trial="trial"
-        :outcome="answers.water"
-        @set="set"
-      />
-      <TyresBench
-        v-else
-        :unit="unit.id"
-        :record="unit.record"
-        :system="session.system"
-        :trial="trial"
-        :outcome="answers.tyres"
-        @set="set"
-      />
-    </section>
-  </div>
+    </template>
+  </NumbersDesk>
 </template>
-
-<style scoped>
-.numbers {
-  display: grid;
-  grid-template-columns: 360px minmax(0, 1fr);
-}
-
-.numbers.alone {
-  grid-template-columns: minmax(0, 1fr);
-}
-
-nav {
-  border-right: var(--line) solid var(--hairline);
-}
-
-nav a {
-  display: grid;
-  gap: 2px;
-  min-height: 64px;
-  padding: 12px 24px;
-  border-bottom: var(--line) solid var(--hairline);
-  text-decoration: none;
-}
-
-nav a.here {
-  background: var(--leaf);
-  box-shadow: inset 3px 0 0 var(--ink);
-}
-
-strong {
-  font: 700 20px var(--slab);
-}
-
-strong.about {
-  font-style: italic;
-  font-weight: 500;
-}
-
-.amber {
-  color: var(--amber);
-}
-
-section {
-  min-width: 0;
-  padding: 16px 24px 40px;
-}
-
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  padding-bottom: 14px;
-}
-
-h2 {
-  font-size: 22px;
-}
-
-@media (width < 900px) {
-  nav a,
-  section {
-    padding-inline: 16px;
-  }
-
-  header > a {
-    display: inline-flex;
-    align-items: center;
-    flex-basis: 100%;
-    min-height: 44px;
-  }
-}
-</style>

@@ -1,138 +1,237 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
-import SelectButton from 'primevue/selectbutton';
 import {
   formatQuantity,
-  fromInternal,
-  toInternal,
+  schoolEntry,
+  usualReserve,
   vehicleClasses,
   type Outcome,
   type System,
   type TowValue,
+  type Trial,
+  type UnitRecord,
+  type Vehicle,
 } from '@fair-gable/core';
-import { computed } from 'vue';
+import { computed, onMounted, ref } from 'vue';
+import { saying } from '../api/client.ts';
+import ChoiceField from '../base/ChoiceField.vue';
+import QuantityField from '../base/QuantityField.vue';
+import { useSession } from '../people/session.ts';
+import FigureFields from '../tow/FigureFields.vue';
+import { useVehicles } from '../tow/vehicles.ts';
+import AirBench from './AirBench.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
-import type { Trial } from './trial.ts';
 
-/** What should tow it: a class of vehicle or the buyer's own figures, people, a reserve or none. */
+/** What should tow it: a class of vehicle or a buyer's own figures, people, both schools. */
 const props = defineProps<{
-  unit: string;
+  unit: string | undefined;
+  record: UnitRecord;
   system: System;
   trial: Trial;
   outcome: Outcome<TowValue>;
 }>();
 const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const session = useSession();
+const vehicles = useVehicles();
+onMounted(() => {
+  if (!vehicles.loaded) void vehicles.load();
+});
 
-const pounds = computed(() => (props.system === 'us' ? 'lb' : 'kg'));
-const shownIn = (amount: number | undefined): number | null =>
-  amount === undefined ? null : Math.round(fromInternal(amount, pounds.value));
-const internal = (shown: number | null): number | undefined =>
-  shown === null ? undefined : toInternal(shown, pounds.value);
+const listed = computed(() => vehicles.all.map(({ key, label }) => ({ key, label })));
+const choose = (key: string): void => {
+  const vehicle = vehicles.all.find((row) => row.key === key);
+  if (vehicle) emit('set', { vehicle });
+};
+const main = ['payload', 'towRating', 'gcwr', 'curb'] as const;
+const receiver = computed(() => (props.trial.distributing ? 'receiverDistributing' : 'receiver'));
+const rear = ['rearRating', 'rearUnladen', 'wheelbase', 'overhang'] as const;
+const hasRear = computed(() => rear.some((key) => props.trial.vehicle.figures[key] !== undefined));
 
-const classes = vehicleClasses.map(({ key, label }) => ({ key, label }));
-const reserves = [
-  { key: 0, label: 'ratings in full' },
-  { key: 0.2, label: 'a fifth kept in hand' },
-];
 const hitches = [
   { key: true, label: 'weight-distributing' },
   { key: false, label: 'plain ball' },
 ];
-const own = [
-  { key: 'payload', label: 'Payload', where: 'off the driver’s door' },
-  { key: 'towRating', label: 'Tow rating', where: 'by the maker’s guide' },
-  { key: 'receiver', label: 'Receiver', where: 'off its plate' },
-] as const;
-const setOwn = (key: (typeof own)[number]['key'], shown: number | null): void => {
-  const rest = Object.fromEntries(Object.entries(props.trial.own).filter(([k]) => k !== key));
-  const amount = internal(shown);
-  emit('set', { own: amount === undefined ? rest : { ...rest, [key]: amount } });
+const reserves = [0, 0.1, usualReserve, 0.25].map((key) => ({
+  key,
+  label: key === 0 ? 'in full' : `${Math.round(key * 100)} % in hand`,
+}));
+const house = computed(() => {
+  const side = session.houseView('tow-margin');
+  return schoolEntry('tow-margin').sides.find(({ key }) => key === side);
+});
+
+const name = ref('');
+const news = ref('');
+const wrong = ref('');
+/** Whether the figures are not those of a class any more. */
+const isOwn = computed(() => {
+  const { vehicle } = props.trial;
+  const usual = vehicleClasses.find(({ key }) => key === vehicle.key);
+  return usual !== undefined && JSON.stringify(usual.figures) !== JSON.stringify(vehicle.figures);
+});
+const keepVehicle = async (): Promise<void> => {
+  const vehicle: Vehicle = {
+    ...props.trial.vehicle,
+    key: crypto.randomUUID(),
+    label: name.value.trim(),
+    kind: 'buyer',
+  };
+  news.value = wrong.value = '';
+  try {
+    await vehicles.put(vehicle);
+    emit('set', { vehicle });
+    news.value = `${vehicle.label} is kept, for every unit.`;
+    name.value = '';
+  } catch (error) {
+    wrong.value = saying(error);
+  }
 };
+
 const show = (amount: number): string => formatQuantity(amount, 'weight', props.system);
+const schools = computed(() => props.outcome.value?.schools ?? []);
+const schoolName = (reserve: number): string =>
+  reserve === 0 ? 'Ratings in full' : `${Math.round(reserve * 100)} % kept in hand`;
+const verdict = (fits: boolean | undefined): string =>
+  fits === undefined ? '' : fits ? 'takes this one' : 'does not take this one';
+const leasts = computed(() => {
+  const { least, leastAtGross } = props.outcome.value ?? {};
+  return [
+    { label: 'as loaded', least },
+    { label: 'at its gross rating', least: leastAtGross },
+  ].flatMap(({ label, least: one }) => (one ? [{ label, least: one }] : []));
+});
 </script>
 
 <template>
   <div class="bench">
-    <div class="fields">
+    <AnswerFoot :outcome="outcome" :unit="unit" short />
+    <div class="fields level">
       <div>
         <span id="tow-class" class="label">Vehicle</span>
         <Select
-          :model-value="trial.vehicle"
-          :options="classes"
+          :model-value="trial.vehicle.key"
+          :options="listed"
           option-label="label"
           option-value="key"
           aria-labelledby="tow-class"
-          @update:model-value="(to) => emit('set', { vehicle: to })"
+          @update:model-value="choose"
         />
       </div>
-      <div v-for="row in own" :key="row.key">
-        <label :for="`tow-${row.key}`">{{ row.label }}, {{ row.where }}</label>
-        <InputNumber
-          :model-value="shownIn(trial.own[row.key])"
-          :input-id="`tow-${row.key}`"
-          :suffix="` ${pounds}`"
-          :min="0"
-          :max="40000"
-          placeholder="not read"
-          @update:model-value="(to) => setOwn(row.key, to)"
-        />
-      </div>
-      <div>
-        <label for="tow-aboard">People and gear in it</label>
-        <InputNumber
-          :model-value="shownIn(trial.aboard)"
-          input-id="tow-aboard"
-          :suffix="` ${pounds}`"
-          :min="0"
-          :max="4000"
-          @update:model-value="(to) => emit('set', { aboard: internal(to) ?? 0 })"
-        />
-      </div>
-      <div>
-        <span id="tow-hitch" class="label">Hitch</span>
-        <SelectButton
-          :model-value="trial.distributing"
-          :options="hitches"
-          option-label="label"
-          option-value="key"
-          :allow-empty="false"
-          aria-labelledby="tow-hitch"
-          @update:model-value="(to) => emit('set', { distributing: to })"
-        />
-      </div>
-      <div>
-        <span id="tow-reserve" class="label">School</span>
-        <SelectButton
-          :model-value="trial.reserve"
-          :options="reserves"
-          option-label="label"
-          option-value="key"
-          :allow-empty="false"
-          aria-labelledby="tow-reserve"
-          @update:model-value="(to) => emit('set', { reserve: to })"
-        />
-      </div>
+      <QuantityField
+        label="People and gear in it"
+        display="weight"
+        :system="system"
+        :most="4000"
+        placeholder="nobody"
+        :model-value="trial.aboard"
+        @update:model-value="(to) => emit('set', { aboard: to ?? 0 })"
+      />
+      <ChoiceField
+        label="Hitch"
+        :choices="hitches"
+        :model-value="trial.distributing"
+        @update:model-value="(to) => emit('set', { distributing: to })"
+      />
+      <ChoiceField
+        label="Its ratings"
+        :choices="reserves"
+        :model-value="trial.reserve"
+        @update:model-value="(to) => emit('set', { reserve: to })"
+      />
     </div>
-    <p class="small soft">
-      The class has middling figures of no maker, set as about; the vehicle’s own labels go before
-      them.
-    </p>
+    <FigureFields
+      :vehicle="trial.vehicle"
+      :system="system"
+      :keys="[...main, receiver]"
+      @set="(vehicle) => emit('set', { vehicle })"
+    />
+    <details :open="hasRear">
+      <summary>Its rear axle, by moments</summary>
+      <FigureFields
+        :vehicle="trial.vehicle"
+        :system="system"
+        :keys="rear"
+        @set="(vehicle) => emit('set', { vehicle })"
+      />
+    </details>
+    <form v-if="isOwn && session.may('record')" class="fields" @submit.prevent="keepVehicle">
+      <div>
+        <label for="tow-keep">Keep these figures as a buyer’s vehicle</label>
+        <InputText id="tow-keep" v-model="name" maxlength="60" placeholder="Grey truck, Saturday" />
+      </div>
+      <Button
+        type="submit"
+        severity="secondary"
+        label="Keep the vehicle"
+        :disabled="!name.trim()"
+      />
+    </form>
+    <p v-if="news" role="status" class="small">{{ news }}</p>
+    <p v-if="wrong" role="alert" class="wrong">{{ wrong }}</p>
+    <RouterLink class="onward" :to="{ name: 'vehicles' }">All vehicles of this yard</RouterLink>
     <LimitBars
-      v-if="outcome.value"
+      v-if="outcome.value?.limits.length"
       :limits="outcome.value.limits"
       :first="outcome.value.binding"
       :system="system"
     />
-    <p v-if="outcome.value?.largest !== undefined" class="large">
-      Largest trailer of this balance that it takes:
-      <strong class="number">{{ show(outcome.value.largest) }}</strong> loaded
-    </p>
-    <AnswerFoot :outcome="outcome" :unit="unit" />
+    <div class="wide-table">
+      <table>
+        <caption class="small soft">
+          Both schools; the largest trailer is of this balance, loaded
+        </caption>
+        <tbody>
+          <tr v-for="school in schools" :key="school.reserve">
+            <th scope="row">
+              {{ schoolName(school.reserve)
+              }}<span
+                v-if="house && (house.key === 'margin') === school.reserve > 0"
+                class="small soft"
+              >
+                · this yard’s view</span
+              >
+            </th>
+            <td>
+              <span v-if="school.largest !== undefined"
+                >takes up to <strong class="number">{{ show(school.largest) }}</strong></span
+              >
+            </td>
+            <td :class="{ wrong: school.fits === false }">{{ verdict(school.fits) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div v-if="leasts.length" class="wide-table">
+      <table>
+        <caption class="small soft">
+          What this trailer asks of a vehicle
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col"></th>
+            <th scope="col">payload</th>
+            <th scope="col">tow rating</th>
+            <th scope="col">receiver</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in leasts" :key="row.label">
+            <th scope="row">{{ row.label }}</th>
+            <td class="number">{{ show(row.least.payload) }}</td>
+            <td class="number">{{ show(row.least.towRating) }}</td>
+            <td class="number">{{ show(row.least.receiver) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <AnswerFoot :outcome="outcome" :unit="unit" long />
+    <AirBench v-if="unit" :unit="unit" :record="record" :system="system" />
     <p class="small caution">
       The vehicle’s door label, the maker’s tow guide and the receiver’s plate decide, and the
-      lowest of them counts.
+      lowest of them counts. A class is only middling figures of no maker.
     </p>
   </div>
 </template>
@@ -143,8 +242,42 @@ const show = (amount: number): string => formatQuantity(amount, 'weight', props.
   gap: 16px;
 }
 
-.large {
-  font: 500 18px var(--slab);
+summary {
+  min-height: 44px;
+  padding-top: 10px;
+  cursor: pointer;
+}
+
+.onward {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  justify-self: start;
+}
+
+.wide-table {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+caption {
+  padding-bottom: 4px;
+  text-align: left;
+}
+
+th,
+td {
+  padding: 7px 22px 7px 0;
+  border-bottom: var(--line) solid var(--hairline);
+  text-align: left;
+  font-weight: 400;
+}
+
+td.number {
+  font-weight: var(--strong);
 }
 
 .caution {

@@ -7,6 +7,7 @@ import {
   type KeptSheet,
   type Session,
   type UnitRecord,
+  type Vehicle,
   type WaitingEdit,
   type WalkEvent,
   type WalkPlan,
@@ -137,6 +138,7 @@ export const deviceId = async (): Promise<string> => {
 interface Kept {
   session: Session;
   sheets: readonly KeptSheet[];
+  vehicles: readonly Vehicle[];
 }
 
 /** Keeps the last answer of the server, for when it is out of reach. */

@@ -13,8 +13,9 @@ const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const { busy, done, problem, save } = useSaving();
 
-/** Those that stand beside a field today; a view on the others would be seen nowhere. */
-const told = new Set([...specs, ...features].map((entry) => entry.school));
+/** Those that stand beside a field or on a bench today; a view on the others would be seen nowhere. */
+const onBenches: readonly SchoolKey[] = ['tow-margin'];
+const told = new Set([...[...specs, ...features].map((entry) => entry.school), ...onBenches]);
 const offered = schools.filter(({ key }) => told.has(key));
 
 const views = reactive<Partial<Record<SchoolKey, string>>>({

@@ -31,6 +31,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
   'password-link': ({ subject }) => `password link made for ${subject}`,
   'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
+  vehicle: ({ subject, to }) => `vehicle ${subject}: ${to ?? 'taken off'}`,
   'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,

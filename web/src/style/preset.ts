@@ -1,5 +1,48 @@
 import { definePreset } from '@primeuix/themes';
-import Aura from '@primeuix/themes/aura';
+import autocomplete from '@primeuix/themes/aura/autocomplete';
+import base from '@primeuix/themes/aura/base';
+import button from '@primeuix/themes/aura/button';
+import checkbox from '@primeuix/themes/aura/checkbox';
+import chip from '@primeuix/themes/aura/chip';
+import dialog from '@primeuix/themes/aura/dialog';
+import drawer from '@primeuix/themes/aura/drawer';
+import iconfield from '@primeuix/themes/aura/iconfield';
+import inputnumber from '@primeuix/themes/aura/inputnumber';
+import inputtext from '@primeuix/themes/aura/inputtext';
+import multiselect from '@primeuix/themes/aura/multiselect';
+import ripple from '@primeuix/themes/aura/ripple';
+import select from '@primeuix/themes/aura/select';
+import selectbutton from '@primeuix/themes/aura/selectbutton';
+import slider from '@primeuix/themes/aura/slider';
+import textarea from '@primeuix/themes/aura/textarea';
+import togglebutton from '@primeuix/themes/aura/togglebutton';
+import toggleswitch from '@primeuix/themes/aura/toggleswitch';
+import virtualscroller from '@primeuix/themes/aura/virtualscroller';
+
+// Only the components that are used: the whole preset has a hundred, and every first page would carry them.
+const used = {
+  ...base,
+  components: {
+    autocomplete,
+    button,
+    checkbox,
+    chip,
+    dialog,
+    drawer,
+    iconfield,
+    inputnumber,
+    inputtext,
+    multiselect,
+    ripple,
+    select,
+    selectbutton,
+    slider,
+    textarea,
+    togglebutton,
+    toggleswitch,
+    virtualscroller,
+  },
+};
 
 // The tokens of tokens.css carry every colour, so that one set of names follows all modes.
 const ink = 'var(--ink)';
@@ -54,7 +97,7 @@ const loud = {
 };
 
 /** Paper and ink for PrimeVue: no component keeps the library's own look. */
-export const fieldNotebook = definePreset(Aura, {
+export const fieldNotebook = definePreset(used, {
   primitive: {
     borderRadius: { xs: '3px', sm: '4px', md: '5px', lg: '6px', xl: '8px' },
   },

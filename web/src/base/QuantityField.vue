@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext';
+import { computed, ref, useId, watch } from 'vue';
+import {
+  formatQuantity,
+  otherSystem,
+  parseQuantity,
+  sentence,
+  type Display,
+  type System,
+} from '@fair-gable/core';
+
+/** A quantity typed in any usual way, shown back as it was understood; internal units in and out. */
+const props = withDefaults(
+  defineProps<{
+    label: string;
+    display: Display;
+    system: System;
+    placeholder?: string;
+    /** What it may be, in internal units. */
+    least?: number;
+    most?: number;
+    hideLabel?: boolean;
+    /** Something else that is wrong with it. */
+    objection?: string | undefined;
+  }>(),
+  { placeholder: 'not known', least: 0, most: 1_000_000, objection: undefined },
+);
+const amount = defineModel<number | undefined>({ required: true });
+const id = useId();
+
+const shown = (value: number | undefined): string =>
+  value === undefined ? '' : formatQuantity(value, props.display, props.system);
+const typed = ref(shown(amount.value));
+/** Set from elsewhere, it shows what was set; while somebody types, their text stands. */
+watch([amount, () => props.system], ([value]) => {
+  const read = parseQuantity(typed.value, props.display, props.system);
+  if (!read.ok || read.value !== value) typed.value = shown(value);
+});
+
+const reading = computed(() => {
+  if (typed.value.trim() === '') return { value: undefined, problem: '' };
+  const read = parseQuantity(typed.value, props.display, props.system);
+  if (!read.ok) return { value: undefined, problem: sentence(props.label, read.problem) };
+  const { least, most, display, system } = props;
+  if (read.value < least || read.value > most) {
+    const [from, to] = [least, most].map((n) => formatQuantity(n, display, system));
+    return { value: undefined, problem: `${props.label} is between ${from} and ${to}.` };
+  }
+  return { value: read.value, problem: '' };
+});
+const problem = computed(() => reading.value.problem || props.objection || '');
+const echo = computed(() =>
+  reading.value.value === undefined
+    ? ''
+    : formatQuantity(reading.value.value, props.display, otherSystem(props.system)),
+);
+const take = (): void => {
+  if (!reading.value.problem) amount.value = reading.value.value;
+};
+</script>
+
+<template>
+  <div class="quantity">
+    <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
+    <InputText
+      :id="id"
+      v-model="typed"
+      autocomplete="off"
+      :spellcheck="false"
+      :placeholder="placeholder"
+      :invalid="problem !== ''"
+      :aria-describedby="`${id}-says`"
+      @change="take"
+    />
+    <p :id="`${id}-says`" class="small" :class="problem ? 'wrong' : 'soft'">
+      {{ problem || echo }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.quantity {
+  display: grid;
+  align-content: start;
+  gap: 3px;
+}
+
+.quantity :deep(.p-inputtext) {
+  width: 100%;
+  min-height: 44px;
+  font-weight: 600;
+}
+
+.quantity p {
+  min-height: 20px;
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import Select from 'primevue/select';
+import {
+  drag,
+  givenOf,
+  nameOf,
+  type DragInput,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { computed, onMounted, ref } from 'vue';
+import { useUnits } from '../yard/units.ts';
+
+/** What the air on this box is against that on another of the yard: a comparison, no prediction. */
+const props = defineProps<{ unit: string; record: UnitRecord; system: System }>();
+const units = useUnits();
+onMounted(() => {
+  if (!units.loaded) void units.load();
+});
+
+const others = computed(() =>
+  units.list
+    .filter(
+      ({ id, record }) => id !== props.unit && record.specs.heightWithAc && record.specs.width,
+    )
+    .map(({ id, record }) => ({ key: id, label: nameOf(record), record })),
+);
+const chosen = ref<string>();
+const other = computed(() => others.value.find(({ key }) => key === chosen.value));
+const outcome = computed(() => {
+  if (!other.value) return undefined;
+  const entries = {
+    height: givenOf(props.record, 'heightWithAc'),
+    width: givenOf(props.record, 'width'),
+    otherHeight: givenOf(other.value.record, 'heightWithAc'),
+    otherWidth: givenOf(other.value.record, 'width'),
+  };
+  const known = Object.fromEntries(Object.entries(entries).filter(([, given]) => given));
+  return drag({ ...known, speed: 60 } as DragInput, props.system);
+});
+</script>
+
+<template>
+  <section class="air">
+    <div class="fields">
+      <div>
+        <span id="air-other" class="label">Air against it, compared with</span>
+        <Select
+          v-model="chosen"
+          :options="others"
+          option-label="label"
+          option-value="key"
+          placeholder="a unit of the yard"
+          aria-labelledby="air-other"
+        />
+      </div>
+    </div>
+    <template v-if="outcome">
+      <p role="status">{{ outcome.sentence }}</p>
+      <dl class="small">
+        <div v-for="step in outcome.steps" :key="step.what">
+          <dt class="soft">{{ step.what }}</dt>
+          <dd>{{ step.arithmetic }}</dd>
+        </div>
+      </dl>
+      <p v-for="one in outcome.assumptions" :key="one" class="small soft">{{ one }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.air {
+  display: grid;
+  gap: 8px;
+  padding-top: 10px;
+  border-top: var(--line) solid var(--hairline);
+}
+</style>

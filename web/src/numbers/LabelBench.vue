@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import {
+  formatQuantity,
+  hasFeature,
+  type CargoLabelValue,
+  type Outcome,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { computed } from 'vue';
+import AnswerFoot from './AnswerFoot.vue';
+
+/** Whether the capacity on the label follows from the weights, what explains it, and how far its line is. */
+const props = defineProps<{
+  unit: string | undefined;
+  record: UnitRecord;
+  system: System;
+  outcome: Outcome<CargoLabelValue>;
+}>();
+const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.system);
+const value = computed(() => props.outcome.value);
+const fitted = computed(() => (value.value?.line ?? 0) - (value.value?.toLine ?? 0));
+const share = computed(() => Math.min(fitted.value / (value.value?.line ?? 1), 1));
+const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
+</script>
+
+<template>
+  <div class="bench">
+    <dl v-if="value" class="sums">
+      <div>
+        <dt>Rating less weight as built</dt>
+        <dd class="number">{{ show(value.left) }}</dd>
+      </div>
+      <div>
+        <dt>The label says</dt>
+        <dd class="number">{{ show(value.left - value.difference) }}</dd>
+      </div>
+      <div :class="{ wrong: !value.agrees && !value.explained }">
+        <dt>Between them</dt>
+        <dd>
+          <span class="number">{{ show(Math.abs(value.difference)) }}</span>
+          {{ value.agrees ? 'within rounding' : (value.explained ?? 'nothing usual explains it') }}
+        </dd>
+      </div>
+      <div>
+        <dt>Its rule</dt>
+        <dd>{{ value.rule }}, from memory</dd>
+      </div>
+    </dl>
+    <figure v-if="value?.line !== undefined && value.toLine !== undefined">
+      <figcaption>
+        Fitted here: <strong class="number">{{ show(fitted) }}</strong> of
+        {{ show(value.line) }} before the label is corrected<template v-if="corrected"
+          >; it has been</template
+        >
+      </figcaption>
+      <div class="bar" :class="{ over: value.toLine < 0 }" aria-hidden="true">
+        <span :style="{ width: `${share * 100}%` }"></span>
+      </div>
+      <RouterLink v-if="unit" :to="{ name: 'aboard', params: { id: unit } }"
+        >What was fitted here</RouterLink
+      >
+    </figure>
+    <AnswerFoot :outcome="outcome" :unit="unit" />
+    <p class="small caution">
+      Whoever sells it corrects the label by the rule in force; nobody loads by a sum that this page
+      made. The label on the trailer decides.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  gap: 16px;
+  max-width: 820px;
+}
+
+.sums > div {
+  display: grid;
+  grid-template-columns: minmax(150px, 0.5fr) minmax(0, 1fr);
+  gap: 12px;
+  padding: 6px 0;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+figure {
+  display: grid;
+  gap: 6px;
+  margin: 0;
+}
+
+.bar {
+  height: 14px;
+  background: var(--sand);
+}
+
+.bar > span {
+  display: block;
+  height: 100%;
+  background: var(--spruce);
+}
+
+.over > span {
+  background: repeating-linear-gradient(-45deg, var(--brick) 0 5px, transparent 5px 8px);
+}
+
+figure a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
+.caution {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,58 @@
+import { useSessionStorage } from '@vueuse/core';
+import { computed } from 'vue';
+import {
+  applyChange,
+  emptyRecord,
+  specEntry,
+  type Change,
+  type SpecKey,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import { readTyped } from '../record/typing.ts';
+
+interface Told {
+  /** As they were typed. */
+  readonly specs: Readonly<Partial<Record<SpecKey, string>>>;
+  /** Inches from the coupler to the axles. */
+  readonly axle?: number;
+}
+
+const by = 'walk-in';
+/** Nobody asks when; the record is of this tab alone. */
+const at = '1970-01-01T00:00:00.000Z';
+const heard = { how: 'told', basedOn: 0 } as const;
+
+/** A trailer nobody has a record of, as somebody tells it; kept while the tab is open. */
+export const useWalkIn = () => {
+  const session = useSession();
+  const told = useSessionStorage<Told>('numbers-walk-in', { specs: {} });
+
+  const changes = computed<readonly Change[]>(() => {
+    const specs = Object.entries(told.value.specs).flatMap(([key, text]): Change[] => {
+      const { value } = readTyped(specEntry(key as SpecKey), text, session.system);
+      return value ? [{ part: 'specs', key, value, ...heard }] : [];
+    });
+    const { axle } = told.value;
+    if (axle === undefined) return specs;
+    const place = { back: axle, side: 'centre' } as const;
+    return [...specs, { part: 'places', key: 'axleRating', value: place, ...heard }];
+  });
+  const record = computed<UnitRecord>(() =>
+    changes.value.reduce((so, change) => applyChange(so, change, by, at), emptyRecord),
+  );
+
+  const type = (key: SpecKey, text: string): void => {
+    told.value = { ...told.value, specs: { ...told.value.specs, [key]: text } };
+  };
+  const setAxle = (inches: number | undefined): void => {
+    const { specs } = told.value;
+    told.value = inches === undefined ? { specs } : { specs, axle: inches };
+  };
+  const clear = (): void => {
+    told.value = { specs: {} };
+  };
+  const typed = computed(() => told.value.specs);
+  const axle = computed(() => told.value.axle);
+  return { record, typed, type, axle, setAxle, clear };
+};
