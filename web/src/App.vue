@@ -19,6 +19,9 @@ const mode = useMode();
 
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
+/** On the phone a unit's own places take the room of these. */
+const isAtUnit = computed(() => route.path.startsWith('/units/'));
+
 /** The place at the top that one is in; none in the settings. */
 const place = computed(() => {
   if (route.name === 'settings') return undefined;
@@ -41,7 +44,7 @@ watch(
     <RouterLink :to="{ name: 'yard' }" class="home" aria-label="Fair Gable, to the yard"
       ><BrandMark
     /></RouterLink>
-    <nav aria-label="Places">
+    <nav aria-label="Places" :class="{ beside: isAtUnit }">
       <RouterLink :to="{ name: 'yard' }" :class="{ here: place === 'yard' }">Yard</RouterLink>
       <RouterLink
         :to="{ name: 'walk-in', params: { question: '' } }"
@@ -171,11 +174,22 @@ main:focus {
   }
 
   /* On the phone one signs out in the settings. */
-  nav,
+  nav.beside,
   .name,
   .out,
   .home :deep(.word) {
     display: none;
+  }
+
+  nav {
+    order: 3;
+    flex-basis: 100%;
+  }
+
+  nav a {
+    display: grid;
+    place-items: center;
+    min-height: 44px;
   }
 
   .home {

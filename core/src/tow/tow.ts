@@ -166,13 +166,16 @@ const sentenceFor = (
 ): string => {
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const { hitch, least, largest } = value;
-  // What the trailer weighs is as sure as the trailer, whatever is known of the vehicle.
-  const ofTrailer = confidenceOf([input.loaded, input.share]);
+  // The trailer's own figures are as sure as the trailer, whatever is known of the vehicle.
+  const [ofWeight, ofTrailer] = [
+    confidenceOf([input.loaded]),
+    confidenceOf([input.loaded, input.share]),
+  ];
   if (hitch === undefined || !least || !input.loaded) {
     const heaviest = said(show(largest ?? 0), confidence);
     return `This vehicle takes a trailer of ${heaviest} loaded, no more; look at gross ratings, not at empty weights.`;
   }
-  const weighs = `Loaded like this it weighs ${said(show(input.loaded.amount), ofTrailer)} and puts ${said(show(hitch), ofTrailer)} on the hitch.`;
+  const weighs = `Loaded like this it weighs ${said(show(input.loaded.amount), ofWeight)} and puts ${said(show(hitch), ofTrailer)} on the hitch.`;
   const verdict = verdictOf(value, show);
   return verdict === ''
     ? `${weighs} Read the payload off the vehicle’s door; it asks for ${said(show(least.payload), ofTrailer)} with you aboard.`
@@ -214,18 +217,19 @@ const atGross = (given: TowInput): TowInput =>
  * vehicle takes at the usual share.
  */
 export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
-  const input = atGross(given);
-  const { loaded } = input;
-  const hasVehicle = [input.payload, input.towRating, input.receiver].some(Boolean);
+  const atMost = atGross(given);
+  const { loaded } = atMost;
+  const hasVehicle = [given.payload, given.towRating, given.receiver].some(Boolean);
   const isLoadKnown = given.loaded !== undefined;
-  const share = shareOf(input, !isLoadKnown);
+  const share = shareOf(given, !isLoadKnown);
   if (!share || (!loaded && !hasVehicle)) {
     const missing = [
       ...(loaded ? [] : [{ label: 'The loaded weight', field: 'specs.uvw' }]),
-      ...(input.share ? [] : [{ label: 'The share on the hitch', field: 'specs.hitchWeight' }]),
+      ...(given.share ? [] : [{ label: 'The share on the hitch', field: 'specs.hitchWeight' }]),
     ];
     return withoutAnswer(missing, source);
   }
+  const input = { ...atMost, share };
   const { payload, towRating, gcwr, receiver, curb, aboard, hardware } = input;
   const { rearRating, rearUnladen, wheelbase, overhang } = input;
   const vehicle = [payload, towRating, gcwr, receiver, curb];
@@ -237,7 +241,7 @@ export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
     steps: stepsFor(input, value, system),
     assumptions: [
       ...(loaded && !isLoadKnown ? ['Taken at its gross rating, as heavy as it may be.'] : []),
-      ...assumptionsFor(input, !input.share),
+      ...assumptionsFor(input, !given.share),
     ],
     source,
     confidence,

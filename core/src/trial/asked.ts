@@ -31,8 +31,10 @@ const surenessOf = (key: QuestionKey, answers: TrialAnswers): Confidence =>
 
 /** Each answer in a few words, for where there is a value. */
 const short: Short = {
-  load: ({ load }, system) => {
-    const left = load.value?.left;
+  // What was weighed goes before what was worked out.
+  load: ({ load, scale }, system) => {
+    const weighed = scale.value?.limits.map(({ left }) => left) ?? [];
+    const left = weighed.length > 0 ? Math.min(...weighed) : load.value?.left;
     if (left === undefined) return 'no rating is read';
     return left < 0
       ? `${weight(-left, system)} too heavy`

@@ -227,8 +227,9 @@ export const pointsOf = (record: UnitRecord, system: System, operates = true): r
   return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
 };
 
-/** Whether a card is one that every buyer is told: of a basic entry of the catalogue. */
+/** Whether a card is one that is told unasked: of a basic entry of the catalogue, or sent to the walk by somebody. */
 export const isBasic = ({ id }: Point): boolean => {
+  if (id.startsWith('trials.')) return true;
   const key = id.split('.')[1] ?? '';
   return (isSpecKey(key) || isFeatureKey(key)) && entryFor(key).basic === true;
 };

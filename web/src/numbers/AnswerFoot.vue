@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
 import { inject } from 'vue';
 import { isFeatureKey, isSpecKey, entryFor, type Outcome } from '@fair-gable/core';
 import { enterField } from './enter.ts';
@@ -11,6 +12,8 @@ const props = defineProps<{
   short?: boolean;
   long?: boolean;
 }>();
+/** On a phone it opens when somebody asks. */
+const isWide = useMediaQuery('(width >= 900px)');
 /** Without a unit a figure is entered on the page itself. */
 const enter = inject(enterField, undefined);
 
@@ -45,7 +48,7 @@ const isLinked = (field: string | undefined): field is string =>
         ><template v-else>{{ label.toLowerCase() }}</template></template
       >.
     </p>
-    <details v-if="!short && outcome.steps.length" open>
+    <details v-if="!short && outcome.steps.length" :open="isWide">
       <summary>The arithmetic</summary>
       <dl>
         <div v-for="{ what, arithmetic } in outcome.steps" :key="what">

@@ -72,6 +72,7 @@ const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   max-width: 820px;
 }

@@ -30,6 +30,8 @@ const props = defineProps<{
   system: System;
   trial: Trial;
   outcome: Outcome<WeightValue>;
+  /** Where it was weighed, by how much it is heavier than what is worked out here. Pounds. */
+  unknown?: number | undefined;
 }>();
 const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
 // The chart comes when it is looked at: the answer does not wait for it.
@@ -85,6 +87,11 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         :first="outcome.value.first"
         :system="system"
       />
+      <p v-if="unknown !== undefined" class="amber">
+        On the scale it was {{ show(Math.abs(unknown)) }}
+        {{ unknown < 0 ? 'lighter' : 'heavier' }} than is worked out here; that goes
+        {{ unknown < 0 ? 'onto' : 'off' }} every margin.
+      </p>
       <p v-if="outcome.value" :class="{ wrong: isLight }">
         Lightest hitch of all fillings: {{ percent(outcome.value.lightest.share) }} with
         {{ outcome.value.lightest.full.map((one) => one.toLowerCase()).join(' and ') || 'nothing' }}
@@ -157,6 +164,10 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 .answer,
 .caution {
   grid-column: 1 / -1;
+}
+
+.amber {
+  color: var(--amber);
 }
 
 .caution {

@@ -17,6 +17,7 @@ import {
 } from '@fair-gable/core';
 import { computed } from 'vue';
 import ChoiceField from '../base/ChoiceField.vue';
+import WideTable from '../base/WideTable.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LoadOutline from './LoadOutline.vue';
 import TrySlider from './TrySlider.vue';
@@ -130,7 +131,7 @@ const lasting = (minutes: number): string =>
         </div>
       </dl>
       <h3>What the panel really says</h3>
-      <div class="wide-table">
+      <WideTable label="What the panel really says">
         <table>
           <thead>
             <tr>
@@ -145,7 +146,7 @@ const lasting = (minutes: number): string =>
             </tr>
           </tbody>
         </table>
-      </div>
+      </WideTable>
       <p class="small soft">
         A sensor sits at each third, so each lamp is a range. An empty black tank that shows a third
         has paper or worse across its probes: flush it, then look again. Empty black first, then
@@ -162,6 +163,7 @@ const lasting = (minutes: number): string =>
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 
@@ -186,10 +188,6 @@ li {
 
 .bar > .fresh {
   background: var(--water);
-}
-
-.wide-table {
-  overflow-x: auto;
 }
 
 table {

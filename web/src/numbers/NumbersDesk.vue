@@ -82,8 +82,17 @@ const common = computed(() => ({
         </p>
         <Button severity="secondary" text label="As it was" @click="emit('reset')" />
       </header>
+      <p v-if="isNarrow && current.answer" class="answer" :class="{ about: current.about }">
+        {{ current.answer }}
+      </p>
       <slot name="above" :question="here" />
-      <LoadBench v-if="here === 'load'" v-bind="common" :outcome="answers.load" @set="set" />
+      <LoadBench
+        v-if="here === 'load'"
+        v-bind="common"
+        :outcome="answers.load"
+        :unknown="answers.scale.value?.unknown"
+        @set="set"
+      />
       <TowBench v-else-if="here === 'tow'" v-bind="common" :outcome="answers.tow" @set="set" />
       <NightsBench
         v-else-if="here === 'nights'"
@@ -149,11 +158,12 @@ nav a.here {
   box-shadow: inset 3px 0 0 var(--ink);
 }
 
-strong {
+strong,
+.answer {
   font: 700 20px var(--slab);
 }
 
-strong.about {
+.about {
   font-style: italic;
   font-weight: 500;
 }
@@ -190,6 +200,21 @@ h2 {
     align-items: center;
     flex-basis: 100%;
     min-height: 44px;
+  }
+
+  /* What is pulled below shows its answer here. */
+  .answer {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    margin-bottom: 12px;
+    padding: 6px 0;
+    border-bottom: var(--line) solid var(--ink);
+    background: var(--paper);
+  }
+
+  nav {
+    border-right: 0;
   }
 }
 </style>

@@ -124,6 +124,7 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   max-width: 820px;
 }

@@ -21,6 +21,7 @@ import QuantityField from '../base/QuantityField.vue';
 import { useSession } from '../people/session.ts';
 import FigureFields from '../tow/FigureFields.vue';
 import { useVehicles } from '../tow/vehicles.ts';
+import WideTable from '../base/WideTable.vue';
 import AirBench from './AirBench.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
@@ -178,7 +179,7 @@ const leasts = computed(() => {
       :first="outcome.value.binding"
       :system="system"
     />
-    <div class="wide-table">
+    <WideTable label="Both schools">
       <table>
         <caption class="small soft">
           Both schools; the largest trailer is of this balance, loaded
@@ -203,8 +204,8 @@ const leasts = computed(() => {
           </tr>
         </tbody>
       </table>
-    </div>
-    <div v-if="leasts.length" class="wide-table">
+    </WideTable>
+    <WideTable v-if="leasts.length" label="What this trailer asks of a vehicle">
       <table>
         <caption class="small soft">
           What this trailer asks of a vehicle
@@ -226,7 +227,7 @@ const leasts = computed(() => {
           </tr>
         </tbody>
       </table>
-    </div>
+    </WideTable>
     <AnswerFoot :outcome="outcome" :unit="unit" long />
     <AirBench v-if="unit" :unit="unit" :record="record" :system="system" />
     <p class="small caution">
@@ -239,6 +240,7 @@ const leasts = computed(() => {
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 
@@ -253,10 +255,6 @@ summary {
   align-items: center;
   min-height: 44px;
   justify-self: start;
-}
-
-.wide-table {
-  overflow-x: auto;
 }
 
 table {

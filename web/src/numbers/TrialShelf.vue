@@ -14,6 +14,7 @@ import {
 } from '@fair-gable/core';
 import { computed, ref } from 'vue';
 import { useSession } from '../people/session.ts';
+import WideTable from '../base/WideTable.vue';
 import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
 
@@ -103,7 +104,7 @@ const rows = computed(() => {
         </p>
       </li>
     </ul>
-    <div v-if="beside.length" class="wide-table">
+    <WideTable v-if="beside.length" label="Trials side by side">
       <table>
         <caption class="visually-hidden">
           Trials side by side
@@ -122,13 +123,14 @@ const rows = computed(() => {
           </tr>
         </tbody>
       </table>
-    </div>
+    </WideTable>
   </section>
 </template>
 
 <style scoped>
 .shelf {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   margin-top: 26px;
   padding-top: 16px;
@@ -156,10 +158,6 @@ li {
 .doing {
   display: flex;
   flex-wrap: wrap;
-}
-
-.wide-table {
-  overflow-x: auto;
 }
 
 table {

@@ -143,6 +143,7 @@ const far = (miles: number): string =>
 <style scoped>
 .bench {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
   max-width: 860px;
 }

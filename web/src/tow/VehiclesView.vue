@@ -11,6 +11,7 @@ import {
 import FormNews from '../people/FormNews.vue';
 import { useSaving } from '../people/saved.ts';
 import { useSession } from '../people/session.ts';
+import WideTable from '../base/WideTable.vue';
 import FigureFields from './FigureFields.vue';
 import { useVehicles } from './vehicles.ts';
 
@@ -106,7 +107,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
         None yet. Read the door label of a buyer’s vehicle, and keep it here for every unit they
         look at.
       </p>
-      <div v-else class="wide-table">
+      <WideTable v-else :label="group.title">
         <table>
           <thead>
             <tr>
@@ -146,7 +147,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
             </tr>
           </tbody>
         </table>
-      </div>
+      </WideTable>
     </div>
     <p class="page-part small caution">
       The vehicle’s door label, the maker’s tow guide and the receiver’s plate decide, and the
@@ -165,10 +166,6 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
 
 .name {
   flex: 1 1 300px;
-}
-
-.wide-table {
-  overflow-x: auto;
 }
 
 table {
