@@ -165,7 +165,7 @@ describe('a question of somebody who walks in', () => {
 });
 
 describe('kept trials', () => {
-  const record = demoRecord('TQ-0417');
+  const record = { ...demoRecord('TQ-0417'), trials: {} };
   const kept = (
     name: string,
     trial: Partial<Trial>,

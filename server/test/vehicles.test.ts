@@ -17,16 +17,21 @@ const truck: Vehicle = {
   figures: { payload: { amount: 1480, from: 'label' }, towRating: { amount: 8200, from: 'guide' } },
 };
 const path = (key: string): string => `/api/vehicles/${key}`;
+/** The demo keeps others; this one is the test's. */
+const ours = async (somebody: Asker): Promise<readonly Vehicle[]> =>
+  (await somebody('GET', '/api/vehicles')).body.vehicles.filter(
+    ({ key }: Vehicle) => key === truck.key,
+  );
 
 describe('a yard’s vehicles', () => {
   it('are kept, changed and taken off, and the yard’s history says who did it', async () => {
     expect((await ines('PUT', path(truck.key), truck)).status).toBe(204);
-    expect((await ines('GET', '/api/vehicles')).body.vehicles).toEqual([truck]);
+    expect(await ours(ines)).toEqual([truck]);
     const lighter = { ...truck, figures: { payload: { amount: 1300, from: 'label' } } };
     expect((await ines('PUT', path(truck.key), lighter)).status).toBe(204);
-    expect((await ines('GET', '/api/vehicles')).body.vehicles).toEqual([lighter]);
+    expect(await ours(ines)).toEqual([lighter]);
     expect((await ines('DELETE', path(truck.key))).status).toBe(204);
-    expect((await ines('GET', '/api/vehicles')).body.vehicles).toEqual([]);
+    expect(await ours(ines)).toEqual([]);
 
     const maren = await signedIn(b.app, 'maren@thornquay.example');
     const { body } = await maren('GET', '/api/yard/history');
@@ -41,9 +46,9 @@ describe('a yard’s vehicles', () => {
   it('are one yard’s own', async () => {
     await ines('PUT', path(truck.key), truck);
     const una = await signedIn(b.app, 'una@other.example');
-    expect((await una('GET', '/api/vehicles')).body.vehicles).toEqual([]);
+    expect(await ours(una)).toEqual([]);
     expect((await una('DELETE', path(truck.key))).status).toBe(404);
-    expect((await ines('GET', '/api/vehicles')).body.vehicles).toEqual([truck]);
+    expect(await ours(ines)).toEqual([truck]);
   });
 
   it.each([

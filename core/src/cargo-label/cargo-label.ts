@@ -6,6 +6,7 @@ import {
   positiveSchema,
   withoutAnswer,
   type Given,
+  type Missing,
   type Outcome,
   type Working,
 } from '../numbers/index.ts';
@@ -16,6 +17,7 @@ import {
   labelLine,
   labelRounding,
   possibleExplanations,
+  type Explanation,
 } from './explain.ts';
 
 /** What goes into the question “Does the label add up?”. Pounds; water in US gallons. */
@@ -111,29 +113,24 @@ const sentenceFor = (
     : `${adds} ${show(toLine)} more may be fitted here before it has to be corrected.`;
 };
 
-/** Whether the capacity on the label follows from rating and weight, what explains it, and how far the line is. */
-export const cargoLabel = (input: CargoLabelInput, system: System): Outcome<CargoLabelValue> => {
-  const { gvwr, uvw, ccc, propane, water, fitted } = input;
-  const missing = [
-    ...(gvwr ? [] : [{ label: 'Gross rating', field: 'specs.gvwr' }]),
-    ...(uvw ? [] : [{ label: 'Weight as built', field: 'specs.uvw' }]),
-    ...(ccc ? [] : [{ label: 'Carrying capacity', field: 'specs.ccc' }]),
-  ];
-  if (!gvwr || !uvw || !ccc) return withoutAnswer(missing, source);
+const explanationOf = (
+  { propane, water, battery }: CargoLabelInput,
+  difference: number,
+): Explanation | undefined =>
+  explainDifference(
+    possibleExplanations({ propane: amount(propane), hasBattery: battery, water: amount(water) }),
+    difference,
+  );
+
+/** The figures of `cargoLabel` alone, without a sentence. Pounds. */
+export const cargoLabelValue = (input: CargoLabelInput): CargoLabelValue | undefined => {
+  const { gvwr, uvw, ccc } = input;
+  if (!gvwr || !uvw || !ccc) return undefined;
   const left = gvwr.amount - uvw.amount;
   const difference = left - ccc.amount;
   const agrees = Math.abs(difference) <= labelRounding;
-  const explained = agrees
-    ? undefined
-    : explainDifference(
-        possibleExplanations({
-          propane: amount(propane),
-          hasBattery: input.battery,
-          water: amount(water),
-        }),
-        difference,
-      );
-  const value: CargoLabelValue = {
+  const explained = agrees ? undefined : explanationOf(input, difference);
+  return {
     left,
     difference,
     agrees,
@@ -141,6 +138,20 @@ export const cargoLabel = (input: CargoLabelInput, system: System): Outcome<Carg
     ...lineOf(input, gvwr.amount),
     rule: gvwr.amount > heavyFrom ? '49 CFR 571.120 S10' : '49 CFR 571.110 S9–S10',
   };
+};
+
+const wanted = ({ gvwr, uvw, ccc }: CargoLabelInput): readonly Missing[] => [
+  ...(gvwr ? [] : [{ label: 'Gross rating', field: 'specs.gvwr' }]),
+  ...(uvw ? [] : [{ label: 'Weight as built', field: 'specs.uvw' }]),
+  ...(ccc ? [] : [{ label: 'Carrying capacity', field: 'specs.ccc' }]),
+];
+
+/** Whether the capacity on the label follows from rating and weight, what explains it, and how far the line is. */
+export const cargoLabel = (input: CargoLabelInput, system: System): Outcome<CargoLabelValue> => {
+  const value = cargoLabelValue(input);
+  if (!value) return withoutAnswer(wanted(input), source);
+  const { gvwr, uvw, ccc, propane, water, fitted } = input;
+  const explaining = value.explained ? [propane, water] : [];
   return {
     value,
     steps: stepsFor(input, value, system),
@@ -150,7 +161,7 @@ export const cargoLabel = (input: CargoLabelInput, system: System): Outcome<Carg
       ...(input.used ? ['A used unit’s label is not corrected for what was fitted.'] : []),
     ],
     source,
-    confidence: confidenceOf([gvwr, uvw, ccc, ...(explained ? [propane, water] : []), fitted]),
+    confidence: confidenceOf([gvwr, uvw, ccc, ...explaining, fitted]),
     missing: [],
     sentence: sentenceFor(value, system),
   };

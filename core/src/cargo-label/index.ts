@@ -9,6 +9,7 @@ export {
   cargoLabel,
   cargoLabelInputSchema,
   cargoLabelOutcomeSchema,
+  cargoLabelValue,
   type CargoLabelInput,
   type CargoLabelValue,
 } from './cargo-label.ts';

@@ -1,5 +1,5 @@
 export { towInputSchema, type TowInput } from './input.ts';
-export { tow, towOutcomeSchema, usualReserve, usualShare, type TowValue } from './tow.ts';
+export { tow, towOutcomeSchema, towValue, usualReserve, usualShare, type TowValue } from './tow.ts';
 export { leverage } from './limits.ts';
 export {
   drag,

@@ -30,55 +30,42 @@ const rearPart = 0.5;
 export const leverage = (wheelbase: number, overhang: number): number =>
   (wheelbase + overhang) / wheelbase;
 
-type Draft = Omit<Line, 'rating'> & { readonly rating: Given | undefined };
+const line = (
+  key: Line['key'],
+  label: string,
+  rating: Given | undefined,
+  fixed: number,
+  slope: number,
+): readonly Line[] => (rating ? [{ key, label, rating: rating.amount, fixed, slope }] : []);
 
-const rearLine = (input: TowInput, share: number): readonly Draft[] => {
+const rearLine = (input: TowInput, share: number): readonly Line[] => {
   const { rearRating, rearUnladen, wheelbase, overhang } = input;
-  if (!rearRating || !rearUnladen || !wheelbase || !overhang) return [];
+  if (!rearUnladen || !wheelbase || !overhang) return [];
   const lever = leverage(wheelbase.amount, overhang.amount);
   const hardware = (input.hardware?.amount ?? 0) * lever;
+  const fixed = rearUnladen.amount + (input.aboard?.amount ?? 0) * rearPart + hardware;
+  return line('rear', 'Rear axle of the vehicle', rearRating, fixed, share * lever);
+};
+
+/** The limits that can be held against a trailer with this share on the hitch, their ratings in full. */
+export const linesOf = (input: TowInput, share: number): readonly Line[] => {
+  const aboard = input.aboard?.amount ?? 0;
+  const carried = aboard + (input.hardware?.amount ?? 0);
+  const curb = input.curb?.amount;
   return [
-    {
-      key: 'rear',
-      label: 'Rear axle of the vehicle',
-      rating: rearRating,
-      fixed: rearUnladen.amount + (input.aboard?.amount ?? 0) * rearPart + hardware,
-      slope: share * lever,
-    },
+    ...line('payload', 'Payload', input.payload, carried, share),
+    ...line('tow', 'Tow rating', input.towRating, 0, 1),
+    ...(curb === undefined
+      ? []
+      : line('combined', 'Vehicle and trailer together', input.gcwr, curb + carried, 1)),
+    ...line('receiver', 'Receiver', input.receiver, 0, share),
+    ...rearLine(input, share),
   ];
 };
 
 /**
- * The limits that can be held against a trailer with this share on the hitch.
- * @param reserve of each rating kept in hand
+ * The heaviest trailer by one limit, in closed form; nothing is left where the vehicle alone is over it.
+ * @param reserve of the rating kept in hand, 0 to 1
  */
-export const linesOf = (input: TowInput, share: number, reserve: number): readonly Line[] => {
-  const aboard = input.aboard?.amount ?? 0;
-  const hardware = input.hardware?.amount ?? 0;
-  const all: readonly Draft[] = [
-    {
-      key: 'payload',
-      label: 'Payload',
-      rating: input.payload,
-      fixed: aboard + hardware,
-      slope: share,
-    },
-    { key: 'tow', label: 'Tow rating', rating: input.towRating, fixed: 0, slope: 1 },
-    {
-      key: 'combined',
-      label: 'Vehicle and trailer together',
-      rating: input.curb ? input.gcwr : undefined,
-      fixed: (input.curb?.amount ?? 0) + aboard + hardware,
-      slope: 1,
-    },
-    { key: 'receiver', label: 'Receiver', rating: input.receiver, fixed: 0, slope: share },
-    ...rearLine(input, share),
-  ];
-  return all.flatMap(({ rating, ...line }) =>
-    rating ? [{ ...line, rating: rating.amount * (1 - reserve) }] : [],
-  );
-};
-
-/** The heaviest trailer by one limit, in closed form; nothing is left where the vehicle alone is over it. */
-export const largestBy = ({ rating, fixed, slope }: Line): number =>
-  Math.max((rating - fixed) / slope, 0);
+export const largestBy = ({ rating, fixed, slope }: Line, reserve: number): number =>
+  Math.max((rating * (1 - reserve) - fixed) / slope, 0);

@@ -12,7 +12,7 @@ import {
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
 import type { TowInput } from './input.ts';
-import { largestBy, limitPlaces, linesOf } from './limits.ts';
+import { largestBy, limitPlaces, linesOf, type Line } from './limits.ts';
 
 const limitSchema = z.strictObject({
   key: z.string(),
@@ -73,45 +73,72 @@ const leastFor = (input: TowInput, loaded: number, share: number, reserve: numbe
   };
 };
 
+/** The line by which the trailer may be least; the first where two allow as little. */
+const bindingOf = (lines: readonly Line[], reserve: number): Line | undefined => {
+  let [binding] = lines;
+  for (const line of lines) {
+    if (binding && largestBy(line, reserve) < largestBy(binding, reserve)) binding = line;
+  }
+  return binding;
+};
+
 const schoolOf = (
   input: TowInput,
-  loaded: number | undefined,
+  lines: readonly Line[],
   share: number,
   reserve: number,
 ): TowValue['schools'][number] => {
-  const lines = linesOf(input, share, reserve);
-  const binding = lines.toSorted((a, b) => largestBy(a) - largestBy(b))[0];
-  const fits = (weight: number): boolean =>
-    lines.every(({ rating, fixed, slope }) => fixed + slope * weight <= rating);
-  return {
-    reserve,
-    ...(binding ? { binding: binding.key, largest: largestBy(binding) } : {}),
-    ...(binding && loaded !== undefined ? { fits: fits(loaded) } : {}),
-    ...(loaded === undefined ? {} : { least: leastFor(input, loaded, share, reserve) }),
-  };
+  const loaded = input.loaded?.amount;
+  const binding = bindingOf(lines, reserve);
+  const largest = binding && largestBy(binding, reserve);
+  const least = loaded === undefined ? undefined : leastFor(input, loaded, share, reserve);
+  if (!binding || largest === undefined) return least ? { reserve, least } : { reserve };
+  const known = { reserve, binding: binding.key, largest };
+  if (loaded === undefined || !least) return known;
+  const fits = lines.every(
+    ({ rating, fixed, slope }) => fixed + slope * loaded <= rating * (1 - reserve),
+  );
+  return { ...known, fits, least };
 };
 
-const limitsAt = (input: TowInput, loaded: number, share: number): TowValue['limits'] =>
-  linesOf(input, share, input.reserve).map(({ key, label, rating, fixed, slope }) => {
-    const used = fixed + slope * loaded;
-    return { key, label, used, rating, left: rating - used, where: limitPlaces[key] };
-  });
+const limitsAt = (
+  lines: readonly Line[],
+  loaded: number | undefined,
+  reserve: number,
+): TowValue['limits'] =>
+  loaded === undefined
+    ? []
+    : lines.map(({ key, label, rating: full, fixed, slope }) => {
+        const rating = full * (1 - reserve);
+        const used = fixed + slope * loaded;
+        return { key, label, used, rating, left: rating - used, where: limitPlaces[key] };
+      });
 
-const valueOf = (input: TowInput, share: number): TowValue => {
+const chosenOf = (school: TowValue['schools'][number]): Omit<typeof school, 'reserve'> => {
+  const { binding, largest, fits, least } = school;
+  return Object.assign(
+    {},
+    binding !== undefined && { binding, largest },
+    fits !== undefined && { fits },
+    least && { least },
+  );
+};
+
+/** The figures of `tow` alone, without a word. @param share on the hitch, 0 to 1 */
+export const towValue = (input: TowInput, share: number): TowValue => {
+  const { reserve, gross } = input;
   const loaded = input.loaded?.amount;
-  const kept = input.reserve > 0 ? input.reserve : usualReserve;
-  const schools = [0, kept].map((reserve) => schoolOf(input, loaded, share, reserve));
-  const { fits, binding, largest, least } = schoolOf(input, loaded, share, input.reserve);
+  const lines = linesOf(input, share);
+  const full = schoolOf(input, lines, share, 0);
+  const kept = schoolOf(input, lines, share, reserve > 0 ? reserve : usualReserve);
   return {
-    ...(fits === undefined ? {} : { fits }),
-    ...(binding === undefined ? {} : { binding, largest: largest ?? 0 }),
-    ...(loaded === undefined || !least ? {} : { hitch: loaded * share, least }),
+    // The chosen school is one of the two; its reserve stands with it in the list.
+    ...chosenOf(reserve > 0 ? kept : full),
     share,
-    limits: loaded === undefined ? [] : limitsAt(input, loaded, share),
-    ...(input.gross
-      ? { leastAtGross: leastFor(input, input.gross.amount, share, input.reserve) }
-      : {}),
-    schools,
+    limits: limitsAt(lines, loaded, reserve),
+    ...(loaded === undefined ? {} : { hitch: loaded * share }),
+    ...(gross ? { leastAtGross: leastFor(input, gross.amount, share, reserve) } : {}),
+    schools: [full, kept],
   };
 };
 
@@ -136,9 +163,9 @@ const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Wo
       what: `${label}${keeps}`,
       arithmetic: `${show(rating)} − ${show(used)} = ${show(left)}${left < 0 ? ': too much' : ''}`,
     })),
-    ...linesOf(input, share, input.reserve).map((line) => ({
+    ...linesOf(input, share).map((line) => ({
       what: `Largest trailer by ${line.label.toLowerCase()}`,
-      arithmetic: `(${show(line.rating)} − ${show(line.fixed)}) ÷ ${line.slope.toFixed(3)} = ${show(largestBy(line))}`,
+      arithmetic: `(${show(line.rating * (1 - input.reserve))} − ${show(line.fixed)}) ÷ ${line.slope.toFixed(3)} = ${show(largestBy(line, input.reserve))}`,
     })),
     ...(least
       ? [{ what: 'What it asks of a vehicle as loaded', arithmetic: asks(least, show) }]
@@ -234,7 +261,7 @@ export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
   const { rearRating, rearUnladen, wheelbase, overhang } = input;
   const vehicle = [payload, towRating, gcwr, receiver, curb];
   const rear = [rearRating, rearUnladen, wheelbase, overhang];
-  const value = valueOf(input, share.amount);
+  const value = towValue(input, share.amount);
   const confidence = confidenceOf([loaded, share, ...vehicle, ...rear, aboard, hardware]);
   return {
     value,

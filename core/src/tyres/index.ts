@@ -3,6 +3,7 @@ export {
   tyres,
   tyresInputSchema,
   tyresOutcomeSchema,
+  tyresValue,
   type TyresInput,
   type TyresValue,
 } from './tyres.ts';

@@ -93,6 +93,16 @@ const verdictOf = (
   return `They carry ${said(show(all), confidence)}, ${hand} more than lies on them${enough ? '' : '; ten is wanted'}.`;
 };
 
+/** The figures of `tyres` alone, without a word. Pounds. */
+export const tyresValue = (input: TyresInput): TyresValue | undefined => {
+  const load = input.onAxles ?? input.gawr;
+  if (!input.each || !load) return undefined;
+  const each = eachAt(input);
+  const all = each * input.count;
+  const reserve = all / load.amount - 1;
+  return { each, all, reserve, enough: reserve >= reserveWanted };
+};
+
 /** What the tyres carry at the pressure they have, and what is left of it. */
 export const tyres = (input: TyresInput, system: System): Outcome<TyresValue> => {
   const { each, highest, pressure, count, oldest } = input;
@@ -101,11 +111,9 @@ export const tyres = (input: TyresInput, system: System): Outcome<TyresValue> =>
     ...(each ? [] : [{ label: 'What one tyre carries', field: 'specs.tyreLoad' }]),
     ...(load ? [] : [{ label: 'The axle ratings', field: 'specs.axleRating' }]),
   ];
-  if (!each || !load) return withoutAnswer(missing, source);
-  const one = eachAt(input);
-  const all = one * count;
-  const reserve = all / load.amount - 1;
-  const value = { each: one, all, reserve, enough: reserve >= reserveWanted };
+  const value = tyresValue(input);
+  if (!each || !load || !value) return withoutAnswer(missing, source);
+  const { each: one, all, reserve } = value;
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const confidence = confidenceOf([each, load, highest, pressure]);
   const undated = [{ label: 'The tyres’ dates', field: 'specs.tyreDateDoorFront' }];

@@ -3,6 +3,7 @@ export {
   water,
   waterInputSchema,
   waterOutcomeSchema,
+  waterValue,
   type WaterInput,
   type WaterValue,
 } from './water.ts';

@@ -52,29 +52,40 @@ type Tank = z.infer<typeof tankSchema>;
 
 const source = 'Gallons over gallons a day; how much people use: common practice';
 
-const grayParts = (style: WaterStyle, hasGalley: boolean) => ({
-  gray: hasGalley ? style.gray * (1 - style.galleyShare) : style.gray,
-  galley: hasGalley ? style.gray * style.galleyShare : 0,
-});
+/** Gallons a day into each tank and out of the fresh one, by all together. */
+const flows = (input: WaterInput, { gray, galleyShare, black, drunk }: WaterStyle) => {
+  const galley = input.galley ? gray * galleyShare : 0;
+  const { people } = input;
+  return {
+    fresh: (gray + black + drunk) * people,
+    gray: (gray - galley) * people,
+    galley: galley * people,
+    black: black * people,
+  };
+};
 
-const tanksOf = (input: WaterInput, style: WaterStyle, saving = 0): readonly Tank[] => {
-  const gray = Math.max(style.gray - saving, 0.1);
-  const split = grayParts({ ...style, gray }, input.galley !== undefined);
-  const rows = [
-    { key: 'fresh', label: 'Fresh', tank: input.fresh, each: gray + style.black + style.drunk },
-    { key: 'gray', label: 'Gray', tank: input.gray, each: split.gray },
-    { key: 'galley', label: 'Galley', tank: input.galley, each: split.galley },
-    { key: 'black', label: 'Black', tank: input.black, each: style.black },
-  ];
-  return rows.flatMap(({ tank, each, ...row }) => {
-    if (!tank || each <= 0) return [];
-    const aDay = each * input.people;
-    return [{ ...row, gallons: tank.amount, aDay, days: tank.amount / aDay }];
+const labels = { fresh: 'Fresh', gray: 'Gray', galley: 'Galley', black: 'Black' } as const;
+const keys = ['fresh', 'gray', 'galley', 'black'] as const;
+
+const tanksOf = (input: WaterInput, style: WaterStyle): Tank[] => {
+  const aDay = flows(input, style);
+  return keys.flatMap((key) => {
+    const gallons = input[key]?.amount;
+    if (gallons === undefined || aDay[key] <= 0) return [];
+    return [{ key, label: labels[key], gallons, aDay: aDay[key], days: gallons / aDay[key] }];
   });
 };
 
-const shortest = (tanks: readonly Tank[]): Tank | undefined =>
-  tanks.toSorted((a, b) => a.days - b.days)[0];
+const shortest = (tanks: readonly Tank[]): Tank =>
+  tanks.reduce((least, tank) => (tank.days < least.days ? tank : least));
+
+/** Days where each uses so much less gray water: less out of the fresh tank as well. */
+const daysSaving = (input: WaterInput, style: WaterStyle, gallons: number): number => {
+  const aDay = flows(input, { ...style, gray: Math.max(style.gray - gallons, 0.1) });
+  return Math.min(
+    ...keys.map((key) => (aDay[key] > 0 ? (input[key]?.amount ?? Infinity) / aDay[key] : Infinity)),
+  );
+};
 
 const stepsFor = (tanks: readonly Tank[], system: System): readonly Working[] => {
   const show = (gallons: number): string => formatQuantity(gallons, 'volume', system);
@@ -112,29 +123,37 @@ export const levelsAfter = (
   );
 };
 
+/** The figures of `water` alone, without a word. Gallons, days. */
+export const waterValue = (input: WaterInput): WaterValue | undefined => {
+  const style = waterStyle(input.style);
+  if (!input.fresh || !style) return undefined;
+  const tanks = tanksOf(input, style);
+  const first = shortest(tanks);
+  return {
+    nights: Math.floor(first.days),
+    days: first.days,
+    first: first.key,
+    tanks,
+    saved: daysSaving(input, style, 1) - first.days,
+  };
+};
+
 /** How long the tanks last without a hookup, and which of them stops it first. */
 export const water = (input: WaterInput, system: System): Outcome<WaterValue> => {
   const style = waterStyle(input.style);
-  if (!input.fresh || !style) {
+  const value = waterValue(input);
+  if (!value || !style) {
     return withoutAnswer([{ label: 'The fresh tank', field: 'specs.freshTank' }], source);
   }
-  const tanks = tanksOf(input, style);
-  const first = shortest(tanks) as Tank;
-  const saving = shortest(tanksOf(input, style, 1)) as Tank;
-  const nights = Math.floor(first.days);
+  const { tanks, nights, saved } = value;
+  const first = tanks.find(({ key }) => key === value.first) as Tank;
   // How much people use is nobody's label: the answer is never more than about so many.
   const confidence: Confidence = 'about';
   const stops = first.key === 'fresh' ? 'runs dry first' : 'is full first';
   const { gray, black } = input;
   const inputs = confidenceOf([input.fresh, gray, input.galley, black]);
   return {
-    value: {
-      nights,
-      days: first.days,
-      first: first.key,
-      tanks: [...tanks],
-      saved: saving.days - first.days,
-    },
+    value,
     steps: stepsFor(tanks, system),
     assumptions: [
       `${style.label}: ${formatQuantity(style.gray + style.black + style.drunk, 'volume', system)} a person and day.`,
@@ -151,6 +170,6 @@ export const water = (input: WaterInput, system: System): Outcome<WaterValue> =>
         ? []
         : [{ label: 'The black tank', field: 'specs.blackTank' }]),
     ],
-    sentence: `${nightsWords(nights)} for ${input.people}; the ${first.label.toLowerCase()} tank ${stops}. A gallon a day less each buys ${(saving.days - first.days).toFixed(1)} days.`,
+    sentence: `${nightsWords(nights)} for ${input.people}; the ${first.label.toLowerCase()} tank ${stops}. A gallon a day less each buys ${saved.toFixed(1)} days.`,
   };
 };

@@ -31,10 +31,11 @@ export const balance = (
   axle: number,
   items: readonly Located[],
 ): Standing => {
-  const added = items.reduce((sum, { weight }) => sum + weight, 0);
-  const onHitch = items.reduce((sum, { weight, back }) => sum + weight * hitchPart(back, axle), 0);
-  const total = empty.total + added;
-  const hitch = empty.hitch + onHitch;
+  let { total, hitch } = empty;
+  for (const { weight, back } of items) {
+    total += weight;
+    hitch += weight * hitchPart(back, axle);
+  }
   return { total, hitch, axles: total - hitch };
 };
 
@@ -46,24 +47,10 @@ export interface Extreme {
   readonly full: readonly number[];
 }
 
-const filled = (
-  base: Standing,
-  axle: number,
-  tanks: readonly Located[],
-  full: readonly number[],
-): number =>
-  hitchShare(
-    balance(
-      base,
-      axle,
-      full.flatMap((i) => tanks[i] ?? []),
-    ),
-  );
-
 /**
  * The filling of all tanks at which the hitch has its least, or its greatest, share of the whole: exactly. The share is
  * a ratio of two linear functions, so that it is least at a corner: each tank is full or empty, and the full ones are
- * those whose part on the hitch is below the share itself. In that order they are tried one after the other.
+ * those whose part on the hitch is below the share itself. In that order they are filled one after the other.
  * @param base with nothing in the tanks that are swept
  * @param tanks full
  */
@@ -74,19 +61,18 @@ export const extremeFilling = (
   which: 'least' | 'most',
 ): Extreme => {
   const sign = which === 'least' ? 1 : -1;
-  const order = tanks
-    .map(({ back }, i) => ({ i, part: sign * hitchPart(back, axle) }))
-    .toSorted((a, b) => a.part - b.part)
-    .map(({ i }) => i);
-  const steps = order.map((_, n) => order.slice(0, n + 1));
-  const best = [[], ...steps].reduce<Extreme>(
-    (least, full) => {
-      const share = filled(base, axle, tanks, full);
-      return sign * share < sign * least.share ? { share, full } : least;
-    },
-    { share: hitchShare(base), full: [] },
-  );
-  return { ...best, full: best.full.toSorted((a, b) => a - b) };
+  const parts = tanks.map(({ back }) => sign * hitchPart(back, axle));
+  const order = [...tanks.keys()].toSorted((a, b) => (parts[a] ?? 0) - (parts[b] ?? 0));
+  let { total, hitch } = base;
+  let best = { share: hitchShare(base), count: 0 };
+  order.forEach((i, n) => {
+    const { weight, back } = tanks[i] as Located;
+    total += weight;
+    hitch += weight * hitchPart(back, axle);
+    const share = total > 0 ? hitch / total : 0;
+    if (sign * share < sign * best.share) best = { share, count: n + 1 };
+  });
+  return { share: best.share, full: order.slice(0, best.count).toSorted((a, b) => a - b) };
 };
 
 /** The share of the hitch as one tank is filled, at so many levels from empty to full. */

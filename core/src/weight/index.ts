@@ -14,6 +14,7 @@ export {
   scaleInputSchema,
   scaleOutcomeSchema,
   scaleProblem,
+  scaleValue,
   type ScaleInput,
   type ScaleValue,
   type Tickets,
@@ -23,6 +24,7 @@ export {
   weigh,
   weightInputSchema,
   weightOutcomeSchema,
+  weightValue,
   type WeightInput,
   type WeightValue,
 } from './weight.ts';

@@ -6,11 +6,12 @@ import {
   positiveSchema,
   said,
   withoutAnswer,
+  type Missing,
   type Outcome,
   type Working,
 } from '../numbers/index.ts';
 import { hitchShare, type Standing } from './balance.ts';
-import { hitchWords } from './weight.ts';
+import { hitchWords, limitOf, limitSchema, type WeightLimit } from './weight.ts';
 
 /** Three weighings on a public scale, weight-distribution bars slack. Pounds. */
 export interface Tickets {
@@ -88,15 +89,7 @@ export const scaleValueSchema = z.strictObject({
   share: z.number(),
   /** Heavier than was worked out; what nobody has told the record. */
   unknown: z.number().optional(),
-  limits: z.array(
-    z.strictObject({
-      key: z.string(),
-      label: z.string(),
-      used: z.number(),
-      rating: z.number(),
-      left: z.number(),
-    }),
-  ),
+  limits: z.array(limitSchema),
 });
 export type ScaleValue = z.infer<typeof scaleValueSchema>;
 export const scaleOutcomeSchema = outcomeSchema(scaleValueSchema);
@@ -104,13 +97,10 @@ export const scaleOutcomeSchema = outcomeSchema(scaleValueSchema);
 const source =
   'Sums of forces over three weighings, weight-distribution bars slack: common practice; ratings are the maker’s';
 
-const limitsOf = ({ gvwr, gawr }: ScaleInput, { total, axles }: Standing): ScaleValue['limits'] =>
-  [
-    { key: 'gross', label: 'Gross rating', used: total, rating: gvwr?.amount },
-    { key: 'axles', label: 'Axles', used: axles, rating: gawr?.amount },
-  ].flatMap(({ rating, ...limit }) =>
-    rating === undefined ? [] : [{ ...limit, rating, left: rating - limit.used }],
-  );
+const limitsOf = ({ gvwr, gawr }: ScaleInput, { total, axles }: Standing): WeightLimit[] => [
+  ...limitOf('gross', 'Gross rating', total, gvwr),
+  ...limitOf('axles', 'Axles', axles, gawr),
+];
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 
@@ -163,28 +153,41 @@ const sentenceFor = (value: ScaleValue, about: 'stated' | 'told' | 'about', syst
     : `${weighed}${known}`;
 };
 
-/** What a trailer weighs by three tickets, held against its ratings and against what was worked out. */
-export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> => {
-  const { vehicle, together, trailerAxles, expected } = input;
-  const missing = [
-    ...(vehicle ? [] : [{ label: 'The vehicle alone' }]),
-    ...(together ? [] : [{ label: 'Vehicle and trailer' }]),
-    ...(trailerAxles ? [] : [{ label: 'The trailer’s axles' }]),
-  ];
-  if (!vehicle || !together || !trailerAxles) return withoutAnswer(missing, source);
-  const tickets = {
-    vehicle: vehicle.amount,
-    together: together.amount,
-    trailerAxles: trailerAxles.amount,
-  };
-  const standing = byTickets(tickets);
-  if (!standing) return withoutAnswer([{ label: 'Tickets that belong together' }], source);
-  const value: ScaleValue = {
+const ticketsOf = ({ vehicle, together, trailerAxles }: ScaleInput): Tickets | undefined =>
+  vehicle && together && trailerAxles
+    ? {
+        vehicle: vehicle.amount,
+        together: together.amount,
+        trailerAxles: trailerAxles.amount,
+      }
+    : undefined;
+
+/** The figures of `scale` alone, without a word. Pounds. */
+export const scaleValue = (input: ScaleInput): ScaleValue | undefined => {
+  const tickets = ticketsOf(input);
+  const standing = tickets && byTickets(tickets);
+  if (!standing) return undefined;
+  return {
     ...standing,
     share: hitchShare(standing),
-    ...(expected ? { unknown: standing.total - expected.amount } : {}),
+    ...(input.expected ? { unknown: standing.total - input.expected.amount } : {}),
     limits: limitsOf(input, standing),
   };
+};
+
+const wanted = ({ vehicle, together, trailerAxles }: ScaleInput): readonly Missing[] => [
+  ...(vehicle ? [] : [{ label: 'The vehicle alone' }]),
+  ...(together ? [] : [{ label: 'Vehicle and trailer' }]),
+  ...(trailerAxles ? [] : [{ label: 'The trailer’s axles' }]),
+];
+const contradiction: readonly Missing[] = [{ label: 'Tickets that belong together' }];
+
+/** What a trailer weighs by three tickets, held against its ratings and against what was worked out. */
+export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> => {
+  const tickets = ticketsOf(input);
+  const value = scaleValue(input);
+  if (!tickets || !value) return withoutAnswer(tickets ? contradiction : wanted(input), source);
+  const { vehicle, together, trailerAxles, expected } = input;
   const confidence = confidenceOf([vehicle, together, trailerAxles]);
   return {
     value,

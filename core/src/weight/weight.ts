@@ -7,11 +7,12 @@ import {
   positiveSchema,
   said,
   withoutAnswer,
+  type Given,
   type Missing,
   type Outcome,
   type Working,
 } from '../numbers/index.ts';
-import { balance, extremeFilling, hitchShare, type Standing } from './balance.ts';
+import { balance, extremeFilling, hitchShare, type Extreme, type Standing } from './balance.ts';
 
 const label = z.string().min(1).max(80);
 
@@ -46,7 +47,7 @@ export const weightInputSchema = z.strictObject({
 });
 export type WeightInput = z.infer<typeof weightInputSchema>;
 
-const limitSchema = z.strictObject({
+export const limitSchema = z.strictObject({
   key: z.string(),
   label: z.string(),
   used: z.number(),
@@ -90,33 +91,38 @@ const wanted = ({ uvw, hitch, axle }: WeightInput): readonly Missing[] => [
   ...(axle ? [] : [{ label: 'Where the axles are', field: 'places.axleRating' }]),
 ];
 
-type Limit = z.infer<typeof limitSchema>;
+export type WeightLimit = z.infer<typeof limitSchema>;
 
-const limitsOf = (input: WeightInput, { total, axles, hitch }: Standing): readonly Limit[] =>
-  [
-    { key: 'gross', label: 'Gross rating', used: total, rating: input.gvwr?.amount },
-    { key: 'axles', label: 'Axles', used: axles, rating: input.gawr?.amount },
-    { key: 'tyres', label: 'Tyres', used: axles, rating: input.tyres?.amount },
-    { key: 'coupler', label: 'Coupler', used: total, rating: input.coupler?.amount },
-    { key: 'hitch', label: 'Hitch, 15 %', used: hitch, rating: total * shareWanted.to },
-    ...input.items
-      .filter(({ weight }) => weight.amount > 0)
-      .map(({ key, label, weight, limit }) => ({
-        key: `item-${key}`,
-        label,
-        used: weight.amount,
-        rating: limit?.amount,
-      })),
-  ].flatMap(({ rating, ...limit }) =>
-    rating === undefined ? [] : [{ ...limit, rating, left: rating - limit.used }],
-  );
+/** A rating and what is left of it; nothing where the rating is not known. */
+export const limitOf = (
+  key: string,
+  name: string,
+  used: number,
+  rating: Given | undefined,
+): readonly WeightLimit[] =>
+  rating ? [{ key, label: name, used, rating: rating.amount, left: rating.amount - used }] : [];
+
+const limitsOf = (input: WeightInput, { total, axles, hitch }: Standing): WeightLimit[] => [
+  ...limitOf('gross', 'Gross rating', total, input.gvwr),
+  ...limitOf('axles', 'Axles', axles, input.gawr),
+  ...limitOf('tyres', 'Tyres', axles, input.tyres),
+  ...limitOf('coupler', 'Coupler', total, input.coupler),
+  ...limitOf('hitch', 'Hitch, 15 %', hitch, { amount: total * shareWanted.to, how: 'read' }),
+  ...input.items.flatMap(({ key, label: name, weight, limit: most }) =>
+    most && weight.amount > 0 ? limitOf(`item-${key}`, name, weight.amount, most) : [],
+  ),
+];
 
 /** Those that more load anywhere comes nearer to; the hitch's share and a single place are not. */
-const ofTheWhole = (limits: readonly Limit[]): readonly Limit[] =>
+const ofTheWhole = (limits: readonly WeightLimit[]): readonly WeightLimit[] =>
   limits.filter(({ key }) => key !== 'hitch' && !key.startsWith('item-'));
 
-const tightest = (limits: readonly Limit[]): Limit | undefined =>
-  ofTheWhole(limits).toSorted((a, b) => a.left - b.left)[0];
+/** The one with least left; the first where two have as little. */
+const tightest = (limits: readonly WeightLimit[]): WeightLimit | undefined =>
+  limits.reduce<WeightLimit | undefined>(
+    (least, one) => (least && least.left <= one.left ? least : one),
+    undefined,
+  );
 
 const asBuilt = (input: WeightInput): Pick<Standing, 'total' | 'hitch'> => ({
   total: input.uvw?.amount ?? 0,
@@ -126,17 +132,24 @@ const asBuilt = (input: WeightInput): Pick<Standing, 'total' | 'hitch'> => ({
 const located = (items: WeightInput['items']) =>
   items.map(({ weight, back }) => ({ weight: weight.amount, back: back.amount }));
 
+const namedIn =
+  (tanks: WeightInput['items']) =>
+  ({ share, full }: Extreme): { share: number; full: string[] } => ({
+    share,
+    full: full.map((i) => tanks[i]?.label ?? ''),
+  });
+
 /** The lightest and the heaviest hitch over all fillings of the tanks; other things stay as they are. */
 const fillings = (input: WeightInput, axle: number) => {
   const tanks = input.items.filter(({ full }) => full !== undefined);
   const rest = input.items.filter(({ full }) => full === undefined);
   const base = balance(asBuilt(input), axle, located(rest));
   const whole = tanks.map(({ full = 0, back }) => ({ weight: full, back: back.amount }));
-  const named = (which: 'least' | 'most') => {
-    const { share, full } = extremeFilling(base, axle, whole, which);
-    return { share, full: full.flatMap((i) => tanks[i]?.label ?? []) };
+  const named = namedIn(tanks);
+  return {
+    lightest: named(extremeFilling(base, axle, whole, 'least')),
+    heaviest: named(extremeFilling(base, axle, whole, 'most')),
   };
-  return { lightest: named('least'), heaviest: named('most') };
 };
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
@@ -194,26 +207,29 @@ const sentenceFor = (
   return `${room} ${said(percent(share), about)} lies on the hitch; ${hitchWords(share)}.`;
 };
 
+/** The figures of `weigh` alone, without a word: for going through a whole yard. Pounds. */
+export const weightValue = (input: WeightInput): WeightValue | undefined => {
+  const axle = input.axle?.amount;
+  if (!input.uvw || !input.hitch || axle === undefined) return undefined;
+  const standing = balance(asBuilt(input), axle, located(input.items));
+  const limits = limitsOf(input, standing);
+  const first = tightest(ofTheWhole(limits));
+  return {
+    ...standing,
+    share: hitchShare(standing),
+    limits,
+    ...(first ? { first: first.key, left: first.left } : {}),
+    ...fillings(input, axle),
+  };
+};
+
 /**
  * What a trailer weighs as it is loaded, what lies on its hitch and axles, and what may still be loaded.
  * @returns without a value where weight as built, hitch weight or the axles' place is not known
  */
 export const weigh = (input: WeightInput, system: System): Outcome<WeightValue> => {
-  const missing = wanted(input);
-  const axle = input.axle?.amount;
-  if (missing.length > 0 || axle === undefined) return withoutAnswer(missing, source);
-  const standing = balance(asBuilt(input), axle, located(input.items));
-  const limits = limitsOf(input, standing);
-  const first = tightest(limits);
-  const loading = ofTheWhole(limits);
-  const value: WeightValue = {
-    ...standing,
-    share: hitchShare(standing),
-    limits: [...limits],
-    ...(first ? { first: first.key } : {}),
-    ...(loading.length > 0 ? { left: Math.min(...loading.map(({ left }) => left)) } : {}),
-    ...fillings(input, axle),
-  };
+  const value = weightValue(input);
+  if (!value) return withoutAnswer(wanted(input), source);
   const { uvw, hitch, gvwr, gawr, tyres } = input;
   const confidence = confidenceOf([
     uvw,

@@ -7,13 +7,17 @@ import {
   readModelSheetFile,
   readUnitFile,
   roles,
+  vehicleSchema,
   type ModelSheet,
   type UnitFile,
+  type Vehicle,
 } from '@fair-gable/core';
+import { inYard } from '../database/index.ts';
 import { keepSheet } from '../model-sheet/index.ts';
 import { createYard, Secret } from '../people/index.ts';
 import { keepPicture, madeAnew, type Picture } from '../photo/index.ts';
 import { importUnit } from '../record/index.ts';
+import { keepVehicle } from '../tow/index.ts';
 
 const yardFile = z.strictObject({
   name: z.string(),
@@ -26,6 +30,7 @@ const yardFile = z.strictObject({
       password: z.string(),
     }),
   ),
+  vehicles: z.array(vehicleSchema),
 });
 export type DemoYard = z.infer<typeof yardFile>;
 
@@ -84,7 +89,7 @@ const photosOf = async (
  * @throws Error that names the file that cannot be read
  */
 export const loadDemo = async (source: DataSource, folder: string): Promise<void> => {
-  const { name, system, people } = await readDemoYard(folder);
+  const { name, system, people, vehicles } = await readDemoYard(folder);
   const units = await readUnits(join(folder, 'units'));
   const sheets = await readSheets(join(folder, 'model-sheets'));
   const author = { personId: null, name: 'demo yard' };
@@ -95,6 +100,9 @@ export const loadDemo = async (source: DataSource, folder: string): Promise<void
     await manager.insert(Secret, { key: mark, value: name });
     for (const sheet of sheets) {
       await keepSheet(manager, yardId, { sheet, basedOn: 0, units: [] }, author);
+    }
+    for (const vehicle of vehicles as readonly Vehicle[]) {
+      await keepVehicle(inYard(manager, yardId), vehicle, author.name);
     }
     for (const { id, record } of units) {
       const photos = pictures.get(id) ?? new Map<string, Picture>();

@@ -1,1 +1,1 @@
-export { vehiclesPlugin } from './plugin.ts';
+export { keepVehicle, vehiclesPlugin } from './plugin.ts';

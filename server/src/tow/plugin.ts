@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { vehicleSchema, type Vehicle } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
-import { announce, inYard } from '../database/index.ts';
+import { announce, inYard, type InYard } from '../database/index.ts';
 import { callerIn, noteOnYard, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { VehicleRow } from './entities.ts';
@@ -11,6 +11,10 @@ const tags = ['vehicles'];
 const params = z.strictObject({ key: vehicleSchema.shape.key });
 const nothing = { 204: z.null().describe('Done.') };
 const limit = 500;
+
+/** Writes a vehicle, in place of one of its key. */
+export const keepVehicle = (yard: InYard, vehicle: Vehicle, by: string): Promise<void> =>
+  yard.upsert(VehicleRow, [{ key: vehicle.key, vehicle, by, at: new Date() }], ['key']);
 
 const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
@@ -60,8 +64,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
             `A yard keeps up to ${limit} vehicles. Take one off that nobody needs, then keep this one.`,
           );
         }
-        const row = { key: vehicle.key, vehicle, by: caller.name, at: new Date() };
-        await yard.upsert(VehicleRow, [row], ['key']);
+        await keepVehicle(yard, vehicle, caller.name);
         await noteOnYard(manager, caller, {
           what: 'vehicle',
           subject: vehicle.label,

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core';
-import { inject } from 'vue';
+import { inject, ref } from 'vue';
 import { isFeatureKey, isSpecKey, entryFor, type Outcome } from '@fair-gable/core';
 import { enterField } from './enter.ts';
 
@@ -12,8 +11,8 @@ const props = defineProps<{
   short?: boolean;
   long?: boolean;
 }>();
-/** On a phone it opens when somebody asks. */
-const isWide = useMediaQuery('(width >= 900px)');
+/** On a phone the arithmetic opens when somebody asks. */
+const isOpen = ref(window.matchMedia('(width >= 900px)').matches);
 /** Without a unit a figure is entered on the page itself. */
 const enter = inject(enterField, undefined);
 
@@ -48,9 +47,13 @@ const isLinked = (field: string | undefined): field is string =>
         ><template v-else>{{ label.toLowerCase() }}</template></template
       >.
     </p>
-    <details v-if="!short && outcome.steps.length" :open="isWide">
+    <details
+      v-if="!short && outcome.steps.length"
+      :open="isOpen"
+      @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
+    >
       <summary>The arithmetic</summary>
-      <dl>
+      <dl v-if="isOpen">
         <div v-for="{ what, arithmetic } in outcome.steps" :key="what">
           <dt>{{ what }}</dt>
           <dd class="number">{{ arithmetic }}</dd>
@@ -68,6 +71,9 @@ const isLinked = (field: string | undefined): field is string =>
 .foot {
   display: grid;
   gap: 10px;
+  /* What is below the edge is not laid out anew while a slider is pulled. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 200px;
 }
 
 .sentence {

@@ -8,7 +8,8 @@ import {
   type ChartData,
   type ChartOptions,
 } from 'chart.js';
-import { computed, ref, watch } from 'vue';
+import { refThrottled } from '@vueuse/core';
+import { computed, ref, toRef, watch } from 'vue';
 import { Line } from 'vue-chartjs';
 import { shareWanted } from '@fair-gable/core';
 import { useMode } from '../style/mode.ts';
@@ -40,9 +41,13 @@ watch(
   { immediate: true, flush: 'post' },
 );
 
+/** Redrawn ten times a second and once at the end: a slider that is pulled does not wait for its curve. */
+const between = 100;
+const points = refThrottled(toRef(props, 'points'), between, true, false);
+const now = refThrottled(toRef(props, 'now'), between, true, false);
 const shareNow = computed(() => {
-  const at = Math.round(props.now * (props.points.length - 1));
-  return props.points[at]?.share ?? 0;
+  const at = Math.round(now.value * (points.value.length - 1));
+  return points.value[at]?.share ?? 0;
 });
 const flat = (y: number) => [
   { x: 0, y },
@@ -59,13 +64,13 @@ const data = computed<ChartData<'line', { x: number; y: number }[]>>(() => ({
       backgroundColor: colours.value.band,
     },
     {
-      data: props.points.map(({ level, share }) => ({ x: level * 100, y: share * 100 })),
+      data: points.value.map(({ level, share }) => ({ x: level * 100, y: share * 100 })),
       borderColor: colours.value.spruce,
       borderWidth: 2.5,
       pointRadius: 0,
     },
     {
-      data: [{ x: props.now * 100, y: shareNow.value * 100 }],
+      data: [{ x: now.value * 100, y: shareNow.value * 100 }],
       pointRadius: 6,
       backgroundColor: colours.value.ink,
       borderColor: colours.value.ink,
@@ -93,7 +98,7 @@ const options = computed<ChartOptions<'line'>>(() => ({
     },
   },
 }));
-const some = computed(() => props.points.filter((_, i) => i % 5 === 0));
+const some = computed(() => points.value.filter((_, i) => i % 5 === 0));
 </script>
 
 <template>

@@ -97,6 +97,7 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         {{ outcome.value.lightest.full.map((one) => one.toLowerCase()).join(' and ') || 'nothing' }}
         full. Heaviest: {{ percent(outcome.value.heaviest.share) }}.
       </p>
+      <AnswerFoot :outcome="outcome" :unit="unit" short />
     </div>
     <div class="tried">
       <TrySlider
@@ -132,7 +133,7 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         Water weighs {{ poundsPerGallon }} lb a gallon, 1 kg a litre; labels round it to 8.3 lb.
       </p>
     </div>
-    <AnswerFoot class="answer" :outcome="outcome" :unit="unit" />
+    <AnswerFoot class="answer" :outcome="outcome" :unit="unit" long />
     <p class="small caution">
       Weigh it loaded before anybody tows it. Labels, the maker’s ratings and the law decide; light
       hitches sway.
