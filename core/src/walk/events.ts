@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isStationKey, type StationKey } from '../catalogue/index.ts';
+import { audiences, isStationKey, type Audience, type StationKey } from '../catalogue/index.ts';
 import { pointSchema } from './points.ts';
 
 /**
@@ -9,6 +9,8 @@ import { pointSchema } from './points.ts';
  */
 const pointId = z.string().min(1).max(90);
 const station = z.custom<StationKey>((key) => typeof key === 'string' && isStationKey(key));
+
+const audienceSchema = z.enum(audiences.map(({ key }) => key) as [Audience, ...Audience[]]);
 
 export const marks = ['liked', 'asked', 'promise', 'not-working'] as const;
 export type Mark = (typeof marks)[number];
@@ -29,6 +31,12 @@ export const whatSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('pause') }),
   z.strictObject({ kind: z.literal('resume') }),
   z.strictObject({ kind: z.literal('undo'), event: z.uuid() }),
+  /** Only these of the open cards are still to be given; the buyer has so many minutes in all. */
+  z.strictObject({
+    kind: z.literal('replan'),
+    minutes: z.number().int().min(1).max(240),
+    keep: z.array(pointId).max(500),
+  }),
   z.strictObject({ kind: z.literal('finish') }),
 ]);
 export type What = z.infer<typeof whatSchema>;
@@ -48,6 +56,15 @@ export const walkPlanSchema = z.strictObject({
   unit: z.uuid(),
   minutes: z.number().int().min(1).max(240),
   points: z.array(pointSchema).min(1).max(500),
+  /** For whom it was planned, and by which route. */
+  about: z
+    .strictObject({
+      listeners: z
+        .array(z.strictObject({ audience: audienceSchema, weight: z.number().min(0.1).max(10) }))
+        .max(6),
+      route: z.string().min(1).max(60),
+    })
+    .optional(),
 });
 export type WalkPlan = z.infer<typeof walkPlanSchema>;
 

@@ -21,6 +21,10 @@ export interface WalkState {
   readonly current: Point | undefined;
   /** Cards of stations already left, and those put off. */
   readonly missed: readonly Point[];
+  /** Open cards that a new plan left out. */
+  readonly leftOut: readonly Point[];
+  /** Minutes that the buyer has, by the last plan. */
+  readonly minutes: number;
   /** The last event that undo would take back. */
   readonly undoable: WalkEvent | undefined;
   /** Walking time without pauses, ms, at the last event. */
@@ -46,7 +50,7 @@ export const standing = (events: readonly WalkEvent[]): readonly WalkEvent[] => 
   return ordered.filter((e) => !gone.has(e.id) && e.what.kind !== 'undo');
 };
 
-const undoableKinds = new Set(['said', 'shown', 'later', 'mark', 'jump', 'turn-to']);
+const undoableKinds = new Set(['said', 'shown', 'later', 'mark', 'jump', 'turn-to', 'replan']);
 
 const isUndoable = (e: WalkEvent): boolean => undoableKinds.has(e.what.kind);
 
@@ -57,6 +61,12 @@ const cardStates = (plan: WalkPlan, events: readonly WalkEvent[]): Map<string, C
     if (isCard && states.has(what.point)) states.set(what.point, what.kind);
   }
   return states;
+};
+
+/** The last plan that was made on the way. */
+const replanOf = (events: readonly WalkEvent[]) => {
+  const last = events.findLast((e) => e.what.kind === 'replan');
+  return last?.what.kind === 'replan' ? last.what : undefined;
 };
 
 type Focus =
@@ -72,15 +82,43 @@ const focusOf = (events: readonly WalkEvent[]): Focus => {
 };
 
 /**
+ * A card of the come-back pile at the station where one stands, once all else there is given: the next natural stop.
+ * Not one that was put off since the last card was given.
+ */
+const comeBackAt = (
+  plan: WalkPlan,
+  states: ReadonlyMap<string, CardState>,
+  events: readonly WalkEvent[],
+  isKept: (point: Point) => boolean,
+): Point | undefined => {
+  const given = events.findLastIndex(({ what }) => what.kind === 'said' || what.kind === 'shown');
+  const what = events[given]?.what;
+  const id = what && 'point' in what ? what.point : undefined;
+  const station = plan.points.find((point) => point.id === id)?.station;
+  const isOpenHere = (p: Point): boolean =>
+    p.station === station && states.get(p.id) === 'open' && isKept(p);
+  if (station === undefined || plan.points.some(isOpenHere)) return undefined;
+  const putOff = new Set(
+    events.slice(given + 1).flatMap((e) => (e.what.kind === 'later' ? e.what.point : [])),
+  );
+  return plan.points.find(
+    (p) => p.station === station && states.get(p.id) === 'later' && !putOff.has(p.id),
+  );
+};
+
+/**
  * The card to give now. After a jump the cards of that station come first; then the order heals:
  * the first open card of the route. The come-back pile is offered when nothing else is open.
  */
 const currentOf = (
   plan: WalkPlan,
   states: ReadonlyMap<string, CardState>,
-  focus: Focus,
+  events: readonly WalkEvent[],
+  isKept: (point: Point) => boolean,
 ): Point | undefined => {
+  const focus = focusOf(events);
   const isState = (p: Point, s: CardState): boolean => states.get(p.id) === s;
+  const atStop = comeBackAt(plan, states, events, isKept);
   const turned =
     focus?.kind === 'point'
       ? plan.points.find((p) => p.id === focus.point && !isState(p, 'said') && !isState(p, 'shown'))
@@ -92,7 +130,8 @@ const currentOf = (
       : undefined;
   return (
     jumped ??
-    plan.points.find((p) => isState(p, 'open')) ??
+    atStop ??
+    plan.points.find((p) => isState(p, 'open') && isKept(p)) ??
     plan.points.find((p) => isState(p, 'later'))
   );
 };
@@ -142,7 +181,10 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
   const has = (kind: string): boolean => counting.some((e) => e.what.kind === kind);
   const lastSwitch = counting.findLast((e) => e.what.kind === 'pause' || e.what.kind === 'resume');
   const finished = has('finish');
-  const current = finished ? undefined : currentOf(plan, cards, focusOf(counting));
+  const replanned = replanOf(counting);
+  const kept = replanned && new Set(replanned.keep);
+  const isKept = ({ id }: Point): boolean => !kept || kept.has(id);
+  const current = finished ? undefined : currentOf(plan, cards, counting, isKept);
   return {
     begun: has('begin'),
     finished,
@@ -150,7 +192,11 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
     cards,
     marks: marksOf(counting),
     current,
-    missed: missedOf(plan, cards, current),
+    missed: missedOf(plan, cards, current).filter(
+      (point) => isKept(point) || cards.get(point.id) === 'later',
+    ),
+    leftOut: plan.points.filter((point) => cards.get(point.id) === 'open' && !isKept(point)),
+    minutes: replanned?.minutes ?? plan.minutes,
     undoable: counting.findLast(isUndoable),
     worked: workedMs(events),
   };

@@ -21,3 +21,41 @@ export {
 export { foldWalk, inOrder, standing, workedMs, type CardState, type WalkState } from './fold.ts';
 export { clock, logOf, type LogLine, type LogMark, type WalkLog } from './log.ts';
 export { paceOf, type Pace } from './pace.ts';
+export {
+  planGrid,
+  planWalk,
+  secondsOf,
+  worthOf,
+  type PlanAnswer,
+  type PlanNeed,
+  type PlanPoint,
+  type PlanProblem,
+  type PlanStation,
+} from './planner.ts';
+export {
+  inRouteOrder,
+  isCompulsory,
+  planCards,
+  planProblem,
+  replan,
+  stationLabels,
+  stationsIn,
+  walkRound,
+  type LeftOut,
+  type PlannedWalk,
+  type PlanWish,
+} from './plan.ts';
+export { needKeys, needRows, type NeedKey, type NeedRow } from './need-rows.ts';
+export { needsOf } from './needs.ts';
+export { preparationsFor, type Preparation } from './ready.ts';
+export {
+  legs,
+  routeSchema,
+  routesOf,
+  stationsOn,
+  usualRoute,
+  usualRoutes,
+  type LegKey,
+  type Route,
+} from './routes.ts';
+export { interestWords, stationBonus, worthOfPoint, type Listener } from './worth.ts';

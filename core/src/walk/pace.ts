@@ -14,10 +14,11 @@ export interface Pace {
 /** @param worked ms of walking now */
 export const paceOf = (plan: WalkPlan, state: WalkState, worked: number): Pace => {
   const isDone = (id: string): boolean => ['said', 'shown'].includes(state.cards.get(id) ?? 'open');
-  const total = totalSeconds(plan.points);
+  const left = new Set(state.leftOut.map(({ id }) => id));
+  const total = totalSeconds(plan.points.filter(({ id }) => !left.has(id)));
   const done = totalSeconds(plan.points.filter((p) => isDone(p.id)));
   return {
-    timeGone: Math.min(worked / (plan.minutes * 60_000), 1),
+    timeGone: Math.min(worked / (state.minutes * 60_000), 1),
     walkDone: total === 0 ? 1 : done / total,
     ahead: Math.round(done - worked / 1000),
   };

@@ -3,6 +3,7 @@ import {
   entryFor,
   featureEntry,
   features,
+  findingKind,
   isFeatureKey,
   isSpecKey,
   isFitted,
@@ -16,7 +17,7 @@ import {
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
-import { operableOf } from '../condition/index.ts';
+import { operableOf, saidFirst } from '../condition/index.ts';
 import {
   formatSpec,
   hasFeature,
@@ -26,6 +27,7 @@ import {
 } from '../record/index.ts';
 import { keptTrials, questionWords } from '../trial/index.ts';
 import type { System } from '../quantity/index.ts';
+import { needKeys } from './need-rows.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 
 const line = z.string().min(1).max(500);
@@ -48,6 +50,12 @@ export const pointSchema = z.strictObject({
   not: line.optional(),
   caution: line.optional(),
   seconds: z.number().int().min(5).max(600),
+  /** A fault: told before anything else. */
+  first: z.literal(true).optional(),
+  /** Cards of the same link are given both or not at all. */
+  link: z.string().min(1).max(60).optional(),
+  /** What must be done before it can be given; set when a walk is planned. */
+  needs: z.array(z.enum(needKeys)).max(needKeys.length).optional(),
 });
 export type CardNumber = z.infer<typeof cardNumberSchema>;
 export type Point = z.infer<typeof pointSchema>;
@@ -206,6 +214,34 @@ const trialPoints = (record: UnitRecord, system: System): readonly Point[] =>
       seconds: secondsFor(sentence),
     }));
 
+/** What is told before anything else: each fault in plain words, never left out for want of time. */
+const findingPoints = (record: UnitRecord): readonly Point[] =>
+  saidFirst(record).map(({ id, finding }) => {
+    const { label, plain } = findingKind(finding.kind);
+    const note = finding.note ? ` ${finding.note.replace(/[.!?]?$/, '.')}` : '';
+    const sentence = `${plain}${note}`.slice(0, 500);
+    return {
+      id: `findings.${id}`,
+      station: finding.station,
+      label,
+      sentence,
+      numbers: [],
+      show: 'Show it; let them look as long as they like.',
+      seconds: secondsFor(sentence, 10),
+      first: true,
+    };
+  });
+
+/** Things that belong together though they are at different stations: both are given, or neither. */
+const links: Readonly<Record<string, string>> = {
+  'features.solar': 'sun',
+  'features.solarController': 'sun',
+  'features.outsideKitchen': 'outside-cooking',
+  'features.outsideFridge': 'outside-cooking',
+  'features.tvBracket': 'television',
+  'features.tv': 'television',
+};
+
 /** Stations in the order of the one route there is: hitch first, door side. */
 export const routeOf = (record: UnitRecord): readonly StationKey[] =>
   hitchFirstDoorSide(stationPlaces(record, layoutLength(record)));
@@ -223,9 +259,13 @@ export const pointsOf = (record: UnitRecord, system: System, operates = true): r
     ...specs.flatMap((s) => specPoint(s, telling) ?? []),
     ...features.flatMap((f) => featurePoint(f, telling) ?? []),
     ...trialPoints(record, system),
-  ];
-  return routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
+  ].map((point) => (links[point.id] ? { ...point, link: links[point.id] } : point));
+  const first = findingPoints(record);
+  return [...first, ...ordered(record, all)];
 };
+
+const ordered = (record: UnitRecord, all: readonly Point[]): readonly Point[] =>
+  routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
 
 /** Whether a card is one that is told unasked: of a basic entry of the catalogue, or sent to the walk by somebody. */
 export const isBasic = ({ id }: Point): boolean => {

@@ -1,0 +1,211 @@
+import { stationEntry, type StationKey } from '../catalogue/index.ts';
+import { layoutLength, outlineOf } from '../outline/index.ts';
+import type { UnitRecord } from '../record/index.ts';
+import type { WalkPlan } from './events.ts';
+import type { WalkState } from './fold.ts';
+import { needRows, type NeedKey } from './need-rows.ts';
+import { needsOf } from './needs.ts';
+import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.ts';
+import { secondsFor, type Point } from './points.ts';
+import { stationsOn, type Route } from './routes.ts';
+import { interestWords, stationBonus, worthOfPoint, type Listener } from './worth.ts';
+
+/** What a walk is planned for. */
+export interface PlanWish {
+  readonly listeners: readonly Listener[];
+  /** Seconds that the buyer has. */
+  readonly available: number;
+  readonly route: Route;
+  /** What is ready on the lot: paid for already. */
+  readonly ready: readonly NeedKey[];
+  /** Ids of cards that somebody wants in, or out, whatever they are worth. */
+  readonly pinned: ReadonlySet<string>;
+  readonly dropped: ReadonlySet<string>;
+}
+
+/** A card that is not given, and why. */
+export interface LeftOut {
+  readonly point: Point;
+  readonly reason: string;
+}
+
+/** The cards of a walk in the order in which they are given, and what was left out. */
+export interface PlannedWalk {
+  readonly points: readonly Point[];
+  readonly leftOut: readonly LeftOut[];
+  readonly needs: readonly NeedKey[];
+  readonly seconds: number;
+  /** Seconds by which what must be said alone runs over. */
+  readonly over: number;
+  /** Where it runs over: cards that could be told instead of shown, and the seconds that saves. */
+  readonly couldTell: readonly { readonly point: Point; readonly saves: number }[];
+}
+
+/** Turning to a station and waiting till everybody stands there; common practice. Seconds. */
+const stopSeconds = 10;
+/** A group walks slowly, inches a second; common practice. */
+const walkingPace = 36;
+
+/** Seconds to walk once round a unit, at arm's length. */
+export const walkRound = (record: UnitRecord): number => {
+  const armLength = 36;
+  const { width } = outlineOf(record).body;
+  const round = 2 * (layoutLength(record) + width + 4 * armLength);
+  return Math.ceil(round / walkingPace / planGrid) * planGrid;
+};
+
+/** Told before anything else, and what a label says of weights: never left out for want of time. */
+const compulsoryKeys = new Set(['specs.gvwr', 'specs.uvw', 'specs.ccc']);
+export const isCompulsory = ({ id, first }: Point): boolean =>
+  first === true || compulsoryKeys.has(id);
+
+/** Cards in the order of a route; within a station as they are. */
+export const inRouteOrder = (
+  points: readonly Point[],
+  order: readonly StationKey[],
+): readonly Point[] => {
+  const first = points.filter((point) => point.first);
+  const rest = points.filter((point) => !point.first);
+  return [...first, ...order.flatMap((key) => rest.filter((point) => point.station === key))];
+};
+
+/** What the model of a plan needs to know beside the cards. */
+interface Circumstances {
+  readonly listeners: readonly Listener[];
+  readonly available: number;
+  readonly walking: number;
+  /** Needs that are paid for already. */
+  readonly ready: readonly NeedKey[];
+  readonly standing: StationKey | undefined;
+  readonly pinned: ReadonlySet<string>;
+}
+
+/** Where one begins; what is said first is said there, before the way round. */
+const start = 'first';
+
+const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem => {
+  const places = [start, ...stationsIn(points)] as const;
+  return {
+    points: points.map((point): PlanPoint => ({
+      station: point.first ? 0 : places.indexOf(point.station),
+      seconds: point.seconds,
+      worth: worthOfPoint(point, given.listeners),
+      compulsory: isCompulsory(point) || given.pinned.has(point.id),
+      needs: point.needs ?? [],
+      link: point.link,
+    })),
+    stations: places.map((key) => ({
+      stop: key === start || key === given.standing ? 0 : stopSeconds,
+      bonus: key === start ? 0 : stationBonus,
+      wanted: false,
+    })),
+    needs: needRows.map(({ key, seconds, ready }) => ({
+      key,
+      seconds: given.ready.includes(key) ? ready : seconds,
+    })),
+    walking: given.walking,
+    available: given.available,
+  };
+};
+
+interface Prepared {
+  readonly points: readonly Point[];
+  readonly problem: PlanProblem;
+}
+
+/** The cards that may be given, in route order with what they need, and the model of them. */
+export const planProblem = (
+  record: UnitRecord,
+  all: readonly Point[],
+  wish: PlanWish,
+): Prepared => {
+  const points = inRouteOrder(
+    all.filter(({ id }) => !wish.dropped.has(id)),
+    stationsOn(record, wish.route),
+  ).map((point) => (point.first ? point : { ...point, needs: [...needsOf(record, point)] }));
+  const walking = walkRound(record);
+  return { points, problem: modelOf(points, { ...wish, walking, standing: undefined }) };
+};
+
+const labelOf = (key: NeedKey): string => needRows.find((row) => row.key === key)?.label ?? key;
+
+const reasonFor = (
+  point: Point,
+  paid: ReadonlySet<NeedKey>,
+  listeners: readonly Listener[],
+): string => {
+  const unpaid = (point.needs ?? []).filter((key) => !paid.has(key));
+  const time = `${point.seconds} s`;
+  if (unpaid.length > 0) return `${time}, and ${unpaid.map(labelOf).join(' and ')} first`;
+  return `${time}, ${interestWords(point, listeners)}`;
+};
+
+const solved = ({ points, problem }: Prepared, listeners: readonly Listener[]): PlannedWalk => {
+  const { taken, seconds, over } = planWalk(problem);
+  const chosen = new Set(taken);
+  const given = taken.flatMap((i) => points[i] ?? []);
+  const needs = new Set(given.flatMap((point) => point.needs ?? []));
+  const told = given.map((point) => ({ point, saves: point.seconds - secondsFor(point.sentence) }));
+  return {
+    points: given,
+    leftOut: points
+      .filter((_, i) => !chosen.has(i))
+      .map((point) => ({ point, reason: reasonFor(point, needs, listeners) })),
+    needs: [...needs],
+    seconds,
+    over,
+    couldTell: over > 0 ? told.filter(({ saves }) => saves > 0) : [],
+  };
+};
+
+/**
+ * The cards that are worth most to these listeners in the time they have, in the order of a route, with a reason for
+ * each that is left out.
+ * @param all there is to say of the unit, pointsOf
+ */
+export const planCards = (
+  record: UnitRecord,
+  all: readonly Point[],
+  wish: PlanWish,
+): PlannedWalk => {
+  const plan = solved(planProblem(record, all, wish), wish.listeners);
+  const unwanted = all
+    .filter(({ id }) => wish.dropped.has(id))
+    .map((point) => ({ point, reason: 'taken out by you' }));
+  return { ...plan, leftOut: [...plan.leftOut, ...unwanted] };
+};
+
+/**
+ * The best of what is left of a walk for the time that is left: “eight minutes left”. What was opened for a card that is
+ * given stays open.
+ * @param seconds that are left
+ */
+export const replan = (plan: WalkPlan, state: WalkState, seconds: number): PlannedWalk => {
+  const isOpen = ({ id }: Point): boolean =>
+    ['open', 'later'].includes(state.cards.get(id) ?? 'open');
+  const points = plan.points.filter(isOpen);
+  const given = plan.points.filter((point) => !isOpen(point));
+  const listeners = plan.about?.listeners ?? [];
+  const problem = modelOf(points, {
+    listeners,
+    available: seconds,
+    walking: 0,
+    ready: [...new Set(given.flatMap((point) => point.needs ?? []))],
+    standing: state.current?.station,
+    pinned: new Set(),
+  });
+  const paid = new Set(given.flatMap((point) => point.needs ?? []));
+  const needs = problem.needs.map((need) =>
+    paid.has(need.key as NeedKey) ? { ...need, seconds: 0 } : need,
+  );
+  return solved({ points, problem: { ...problem, needs } }, listeners);
+};
+
+/** The stations of some cards in the order in which they come, for a summary of the way. */
+export const stationsIn = (points: readonly Point[]): readonly StationKey[] => [
+  ...new Set(points.filter((point) => !point.first).map(({ station }) => station)),
+];
+
+/** @example stationLabels(['hitch', 'rear']) // 'hitch → rear' */
+export const stationLabels = (keys: readonly StationKey[]): string =>
+  keys.map((key) => stationEntry(key).short).join(' → ');
