@@ -18,13 +18,13 @@ const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
 
 test('two devices on one walk agree in the end', async ({ page, browser }) => {
   const address = await begin(page, 'TQ-0377');
-  await expect(card(page)).toContainText('Propane');
+  await expect(card(page)).toContainText('outer skin stands off');
   await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   const context = await browser.newContext({ viewport: phone });
   const second = await context.newPage();
   await signIn(second);
   await second.goto(address);
-  await expect(card(second)).toContainText('Propane');
+  await expect(card(second)).toContainText('outer skin stands off');
 
   await page.context().setOffline(true);
   await said(page).click();

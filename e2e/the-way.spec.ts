@@ -117,8 +117,25 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByLabel('Minutes the buyer has').fill('10');
   await page.getByLabel('Minutes the buyer has').press('Tab');
-  await page.getByRole('checkbox', { name: '12 Roof' }).uncheck();
-  await expect(page.getByText(/47 cards, about/)).toBeVisible();
+  await expect(page.getByText(/2\d cards, about 8 min/)).toBeVisible();
+  // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
+  for (const sentence of [
+    /^Propane comes in/,
+    /^The coupler closes/,
+    /^The hitch goes up and down/,
+    /^One turn takes the battery/,
+    /it carries 47 gal/,
+    /^The gray tank holds/,
+  ]) {
+    const card = page.getByRole('checkbox', { name: sentence });
+    if (!(await card.isChecked())) await card.click();
+    await expect(card).toBeChecked();
+  }
+  const light = page.getByRole('checkbox', { name: /^A light shines on the coupler/ });
+  if (await light.isChecked()) await light.click();
+  await expect(light).not.toBeChecked();
+  await expect(page.getByText('taken out by you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Get ready/ })).toBeVisible();
   // The shell must be on the device before the network goes.
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
 
@@ -154,7 +171,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await page.reload();
   await expect(card).toContainText('takes the battery off line');
   await expect(page.getByText(/4 not sent/)).toBeVisible();
-  await expect(page.getByText(/card 6 of 47/)).toBeVisible();
+  await expect(page.getByText(/card 6 of \d+/)).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
 
@@ -184,7 +201,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await expect(page.locator('[data-clock]')).not.toHaveText(stopped, { timeout: 5000 });
 
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
-  await expect(page.getByRole('heading', { name: /7 of 47 cards in 0:\d\d/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /7 of \d+ cards in 0:\d\d/ })).toBeVisible();
   await expectSound(page, 'log on the phone');
   await page.setViewportSize(desk);
   const part = (name: string) => page.locator(`[data-part="${name}"]`);

@@ -336,8 +336,10 @@ describe('talking points', () => {
   });
 
   it('are timed at 150 words a minute on a five-second grid', () => {
-    expect(secondsFor('one two three')).toBe(5);
-    expect(secondsFor(Array(25).fill('word').join(' '))).toBe(10);
+    // Words ÷ 2.5, the doing, and four seconds of breath.
+    expect(secondsFor('one')).toBe(5);
+    expect(secondsFor('one two three')).toBe(10);
+    expect(secondsFor(Array(25).fill('word').join(' '))).toBe(15);
     expect(secondsFor(Array(26).fill('word').join(' '), 10)).toBe(25);
     expect(totalSeconds(plan.points)).toBe(150);
   });

@@ -26,7 +26,15 @@ const who: Session = {
     system: null,
     views: [],
   },
-  yard: { id: 'y', name: 'Thornquay', system: 'us', houseViews: {}, glossary: [], demo: false },
+  yard: {
+    id: 'y',
+    name: 'Thornquay',
+    system: 'us',
+    houseViews: {},
+    routes: [],
+    glossary: [],
+    demo: false,
+  },
   yards: [],
 };
 

@@ -19,11 +19,17 @@ beforeEach(async () => {
 afterEach(() => useOutbox().close());
 
 const unit = { id: planOf(1).unit, name: 'Fenlark' };
+const wanted = (points: typeof cards, isRehearsal = false) => ({
+  minutes: 5,
+  points,
+  about: { listeners: [], route: 'Hitch first, door side' },
+  isRehearsal,
+});
 
 describe('giving a walk on a device', () => {
   it('plans, gives and undoes with no network at all', async () => {
     const walks = useWalk();
-    const id = await walks.plan(unit, 5, cards);
+    const id = await walks.plan(unit, wanted(cards));
     expect(await walks.open(id)).toBe(true);
     await walks.record({ kind: 'begin' });
     await walks.record({ kind: 'said', point: 'h1' });
@@ -35,7 +41,7 @@ describe('giving a walk on a device', () => {
 
   it('writes taps one after the other, however fast they come', async () => {
     const walks = useWalk();
-    await walks.open(await walks.plan(unit, 5, cards));
+    await walks.open(await walks.plan(unit, wanted(cards)));
     await Promise.all([
       walks.record({ kind: 'begin' }),
       walks.record({ kind: 'said', point: 'h1' }),
@@ -46,7 +52,7 @@ describe('giving a walk on a device', () => {
 
   it('tells when the device cannot keep an event, marks nothing, and goes on', async () => {
     const walks = useWalk();
-    await walks.open(await walks.plan(unit, 5, cards));
+    await walks.open(await walks.plan(unit, wanted(cards)));
     await walks.record({ kind: 'begin' });
     const db = await device();
     const transaction = db.transaction.bind(db);
@@ -63,7 +69,7 @@ describe('giving a walk on a device', () => {
 
   it('goes on after a closed tab, its clock too', async () => {
     const before = useWalk();
-    const id = await before.plan(unit, 5, cards);
+    const id = await before.plan(unit, wanted(cards));
     await before.open(id);
     await before.record({ kind: 'begin' });
     await before.record({ kind: 'said', point: 'h1' });
@@ -82,7 +88,7 @@ describe('giving a walk on a device', () => {
 
   it('goes on through a clock that jumps by a day, either way, in an order of its own', async () => {
     const walks = useWalk();
-    await walks.open(await walks.plan(unit, 5, cards));
+    await walks.open(await walks.plan(unit, wanted(cards)));
     const real = Date.now();
     const clock = jest.spyOn(Date, 'now');
     await walks.record({ kind: 'begin' });
@@ -99,7 +105,7 @@ describe('giving a walk on a device', () => {
 
   it('joins what another device did, and agrees with it', async () => {
     const walks = useWalk();
-    const id = await walks.plan(unit, 5, cards);
+    const id = await walks.plan(unit, wanted(cards));
     await walks.open(id);
     await walks.record({ kind: 'begin' });
     const here = walks.walk!;
@@ -135,5 +141,16 @@ describe('giving a walk on a device', () => {
 
   it('says when there is no such walk here, and the server is out of reach', async () => {
     expect(await useWalk().open(planOf(8).id)).toBe(false);
+  });
+
+  it('rehearses on this device alone: nothing waits to be sent', async () => {
+    const walks = useWalk();
+    await walks.open(await walks.plan(unit, wanted(cards, true)));
+    await walks.record({ kind: 'begin' });
+    await walks.record({ kind: 'said', point: 'h1' });
+    await walks.record({ kind: 'finish' });
+    expect(walks.state).toMatchObject({ finished: true });
+    expect(walks.given).toBe(1);
+    expect(await (await device()).count('outbox')).toBe(0);
   });
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../catalogue/index.ts';
+import { routeSchema } from '../walk/index.ts';
 import { savedViewsSchema } from '../yard/index.ts';
 import { roles } from './roles.ts';
 
@@ -48,6 +49,14 @@ export const glossarySchema = z
   )
   .max(60);
 
+const routesSchema = z
+  .array(routeSchema)
+  .max(20)
+  .refine(
+    (routes) => new Set(routes.map(({ key }) => key)).size === routes.length,
+    'Each route has its own key.',
+  );
+
 export const sessionSchema = z.strictObject({
   person: z.strictObject({
     id: z.uuid(),
@@ -64,6 +73,8 @@ export const sessionSchema = z.strictObject({
     name: z.string(),
     system,
     houseViews: houseViewsSchema,
+    /** Routes as this yard has written them. */
+    routes: routesSchema,
     glossary: glossarySchema,
     /** Filled with the demo: stand-ins for a yard’s devices are offered. */
     demo: z.boolean(),
@@ -90,6 +101,7 @@ export const yardSettingsSchema = z.strictObject({
   name,
   system,
   houseViews: houseViewsSchema.optional(),
+  routes: routesSchema.optional(),
   glossary: glossarySchema.optional(),
 });
 export type YardSettings = z.infer<typeof yardSettingsSchema>;

@@ -1,6 +1,5 @@
 export {
   pointSchema,
-  isBasic,
   pointsOf,
   routeOf,
   secondsFor,
@@ -37,6 +36,7 @@ export {
   isCompulsory,
   planCards,
   planProblem,
+  questionsShare,
   replan,
   stationLabels,
   stationsIn,

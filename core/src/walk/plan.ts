@@ -41,6 +41,20 @@ export interface PlannedWalk {
   readonly couldTell: readonly { readonly point: Point; readonly saves: number }[];
 }
 
+/** Of a buyer's minutes, what is kept for their questions; common practice. */
+export const questionsShare = 0.15;
+
+/** Nobody goes home without having seen these, where there is time for it; common practice. */
+const rooms: ReadonlySet<StationKey> = new Set([
+  'entry',
+  'utilities',
+  'kitchen',
+  'living',
+  'bedroom',
+  'bath',
+] as const);
+const timeForRooms = 420;
+
 /** Turning to a station and waiting till everybody stands there; common practice. Seconds. */
 const stopSeconds = 10;
 /** A group walks slowly, inches a second; common practice. */
@@ -54,10 +68,14 @@ export const walkRound = (record: UnitRecord): number => {
   return Math.ceil(round / walkingPace / planGrid) * planGrid;
 };
 
-/** Told before anything else, and what a label says of weights: never left out for want of time. */
 const compulsoryKeys = new Set(['specs.gvwr', 'specs.uvw', 'specs.ccc']);
+
+/**
+ * Told before anything else, what a label says of weights, and a trial that somebody sent to the walk: never left out
+ * for want of time.
+ */
 export const isCompulsory = ({ id, first }: Point): boolean =>
-  first === true || compulsoryKeys.has(id);
+  first === true || compulsoryKeys.has(id) || id.startsWith('trials.');
 
 /** Cards in the order of a route; within a station as they are. */
 export const inRouteOrder = (
@@ -71,6 +89,8 @@ export const inRouteOrder = (
 
 /** What the model of a plan needs to know beside the cards. */
 interface Circumstances {
+  /** Stations of which at least one card is wanted. */
+  readonly wanted: ReadonlySet<StationKey>;
   readonly listeners: readonly Listener[];
   readonly available: number;
   readonly walking: number;
@@ -97,7 +117,7 @@ const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem =>
     stations: places.map((key) => ({
       stop: key === start || key === given.standing ? 0 : stopSeconds,
       bonus: key === start ? 0 : stationBonus,
-      wanted: false,
+      wanted: key !== start && given.wanted.has(key),
     })),
     needs: needRows.map(({ key, seconds, ready }) => ({
       key,
@@ -124,7 +144,8 @@ export const planProblem = (
     stationsOn(record, wish.route),
   ).map((point) => (point.first ? point : { ...point, needs: [...needsOf(record, point)] }));
   const walking = walkRound(record);
-  return { points, problem: modelOf(points, { ...wish, walking, standing: undefined }) };
+  const wanted = wish.available >= timeForRooms ? rooms : new Set<StationKey>();
+  return { points, problem: modelOf(points, { ...wish, walking, wanted, standing: undefined }) };
 };
 
 const labelOf = (key: NeedKey): string => needRows.find((row) => row.key === key)?.label ?? key;
@@ -193,6 +214,7 @@ export const replan = (plan: WalkPlan, state: WalkState, seconds: number): Plann
     ready: [...new Set(given.flatMap((point) => point.needs ?? []))],
     standing: state.current?.station,
     pinned: new Set(),
+    wanted: new Set(),
   });
   const paid = new Set(given.flatMap((point) => point.needs ?? []));
   const needs = problem.needs.map((need) =>

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import {
-  entryFor,
   featureEntry,
   features,
   findingKind,
@@ -64,11 +63,13 @@ export type Point = z.infer<typeof pointSchema>;
 const wordsPerSecond = 2.5;
 /** Times are planned on a five-second grid. */
 const grid = 5;
+/** Between two cards one turns, points and waits for a nod; common practice, seconds. */
+const breath = 4;
 
-/** How long a card takes: its words at the speaker's pace, and what is done beside it. */
+/** How long a card takes: its words at the speaker's pace, what is done beside it, and a breath. */
 export const secondsFor = (sentence: string, action = 0): number => {
   const words = sentence.split(/\s+/).filter(Boolean).length;
-  return Math.max(grid, Math.ceil((words / wordsPerSecond + action) / grid) * grid);
+  return Math.max(grid, Math.ceil((words / wordsPerSecond + action + breath) / grid) * grid);
 };
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -266,13 +267,6 @@ export const pointsOf = (record: UnitRecord, system: System, operates = true): r
 
 const ordered = (record: UnitRecord, all: readonly Point[]): readonly Point[] =>
   routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
-
-/** Whether a card is one that is told unasked: of a basic entry of the catalogue, or sent to the walk by somebody. */
-export const isBasic = ({ id }: Point): boolean => {
-  if (id.startsWith('trials.')) return true;
-  const key = id.split('.')[1] ?? '';
-  return (isSpecKey(key) || isFeatureKey(key)) && entryFor(key).basic === true;
-};
 
 /** Seconds of speaking and showing. */
 export const totalSeconds = (points: readonly Point[]): number =>

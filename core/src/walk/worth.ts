@@ -15,7 +15,7 @@ export interface Listener {
 const asked = 1000;
 const everybody = 400;
 const others = 100;
-const basic = 300;
+const basic = 800;
 /** A station that is visited at all. */
 export const stationBonus = 150;
 

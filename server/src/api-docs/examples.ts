@@ -256,6 +256,7 @@ export const examples: Readonly<Record<string, Example>> = {
         name: 'Thornquay yard',
         system: 'us',
         houseViews: { 'slide-topper': 'wanted' },
+        routes: [],
         glossary: [{ code: 'RKD', readings: ['rear kitchen and dinette'] }],
         demo: false,
       },
@@ -384,6 +385,7 @@ export const examples: Readonly<Record<string, Example>> = {
   },
   'PUT /api/walks/:id': { body: plan },
   'POST /api/walks/:id/events': { body: { events: [event] } },
+  'GET /api/walks': { answer: { walks: [given] } },
   'GET /api/walks/:id': { answer: given },
   'GET /api/units/:id/walks': { answer: { walks: [given] } },
 };

@@ -21,6 +21,7 @@ import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.
 import { ModelSheets1795824000000 } from './migrations/1795824000000-model-sheets.ts';
 import { Condition1795910400000 } from './migrations/1795910400000-condition.ts';
 import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trials-and-vehicles.ts';
+import { WalkPlans1796083200000 } from './migrations/1796083200000-walk-plans.ts';
 
 export const entities = [
   Yard,
@@ -51,6 +52,7 @@ const migrations = [
   ModelSheets1795824000000,
   Condition1795910400000,
   TrialsAndVehicles1795996800000,
+  WalkPlans1796083200000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

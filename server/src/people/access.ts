@@ -1,7 +1,14 @@
 import type { FastifyInstance, FastifyRequest, RouteOptions } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
-import { may, type HouseViews, type Role, type SavedView, type System } from '@fair-gable/core';
+import {
+  may,
+  type HouseViews,
+  type Route,
+  type Role,
+  type SavedView,
+  type System,
+} from '@fair-gable/core';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { rules, type Access } from './rules.ts';
@@ -17,6 +24,7 @@ export interface Caller {
   readonly yardName: string;
   readonly yardSystem: System;
   readonly houseViews: HouseViews;
+  readonly routes: readonly Route[];
   readonly glossary: { code: string; readings: string[] }[];
   readonly demo: boolean;
 }
@@ -69,7 +77,7 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
-         y.house_views AS "houseViews", y.glossary,
+         y.house_views AS "houseViews", y.routes, y.glossary,
          EXISTS (SELECT 1 FROM secret WHERE key = 'demo-yard') AS demo
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
   WHERE m.yard_id = $1 AND m.person_id = $2`;

@@ -1,5 +1,5 @@
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { GlossaryRow, HouseViews, Role, SavedView, System } from '@fair-gable/core';
+import type { Route, GlossaryRow, HouseViews, Role, SavedView, System } from '@fair-gable/core';
 
 @Entity('yard')
 export class Yard {
@@ -15,6 +15,9 @@ export class Yard {
   /** The side taken where practitioners disagree. */
   @Column({ type: 'jsonb', name: 'house_views', default: {} })
   houseViews!: HouseViews;
+
+  @Column({ type: 'jsonb', default: [] })
+  routes!: Route[];
 
   /** Own readings of letters in floor-plan codes. */
   @Column({ type: 'jsonb', default: [] })

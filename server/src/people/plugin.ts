@@ -45,6 +45,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     name: caller.yardName,
     system: caller.yardSystem,
     houseViews: caller.houseViews,
+    routes: caller.routes.map((route) => ({ ...route, legs: [...route.legs] })),
     glossary: caller.glossary,
     demo: caller.demo,
   },

@@ -77,6 +77,7 @@ export const rules: Readonly<Record<string, Access>> = {
 
   'PUT /api/walks/:id': 'present',
   'POST /api/walks/:id/events': 'present',
+  'GET /api/walks': 'look',
   'GET /api/walks/:id': 'look',
   'GET /api/units/:id/walks': 'look',
 };

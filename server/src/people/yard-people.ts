@@ -1,10 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
+  legs,
+  routesOf,
   schoolEntry,
   schools,
   type GlossaryRow,
   type Role,
+  type Route,
   type SchoolKey,
   type System,
   type YardPerson,
@@ -174,11 +177,24 @@ const systemWords: Readonly<Record<System, string>> = { us: 'feet and pounds', m
 const readingsOf = (glossary: readonly GlossaryRow[], code: string): string | null =>
   glossary.find((row) => row.code === code)?.readings.join(' or ') ?? null;
 
+const legLabel = (key: string): string => legs.find((leg) => leg.key === key)?.label ?? key;
+
+/** A route of the yard's own in words; null where it has none of this key. */
+const routeWords = (routes: readonly Route[], key: string): string | null => {
+  const route = routes.find((row) => row.key === key);
+  if (!route) return null;
+  const closed = route.endsClosed ? ', ends with the slide closed' : '';
+  return `${route.legs.map(legLabel).join(' → ')}${closed}`.slice(0, 200);
+};
+
 /** What a change of the yard's settings comes to, one line for each thing changed. */
 const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
   const sideOf = (key: SchoolKey, side: string | undefined): string | null =>
     schoolEntry(key).sides.find((s) => s.key === side)?.label ?? null;
   const codes = [...new Set([...before.glossary, ...after.glossary].map((row) => row.code))];
+  const routeKeys = [...new Set([...before.routes, ...after.routes].map(({ key }) => key))];
+  const routeLabel = (key: string): string =>
+    routesOf([...after.routes, ...before.routes]).find((route) => route.key === key)?.label ?? key;
   const all: readonly Noted[] = [
     { what: 'yard-name', subject: '', from: before.name, to: after.name },
     {
@@ -192,6 +208,12 @@ const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
       subject: about,
       from: sideOf(key, before.houseViews[key]),
       to: sideOf(key, after.houseViews[key]),
+    })),
+    ...routeKeys.map((key) => ({
+      what: 'route',
+      subject: routeLabel(key),
+      from: routeWords(before.routes, key),
+      to: routeWords(after.routes, key),
     })),
     ...codes.map((code) => ({
       what: 'glossary',
@@ -214,6 +236,7 @@ export const changeYard = async (
     name: given.name,
     system: given.system,
     houseViews: given.houseViews ?? before.houseViews,
+    routes: given.routes ?? before.routes,
     glossary: given.glossary ?? before.glossary,
   };
   await manager.save(Yard, after);

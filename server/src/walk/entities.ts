@@ -1,9 +1,10 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { Point, What } from '@fair-gable/core';
+import type { Point, WalkPlan, What } from '@fair-gable/core';
 
 /** A planned walk, with its cards as they were worded when it was planned. */
 @Entity('walk')
 @Index('walk_unit', ['yardId', 'unitId', 'createdAt'])
+@Index('walk_yard', ['yardId', 'createdAt'])
 export class Walk {
   @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
   yardId!: string;
@@ -19,6 +20,9 @@ export class Walk {
 
   @Column({ type: 'jsonb' })
   points!: Point[];
+
+  @Column({ type: 'jsonb', nullable: true })
+  about!: WalkPlan['about'] | null;
 
   @Column({ type: 'varchar', length: 80 })
   by!: string;

@@ -4,7 +4,7 @@ import { walkEventSchema, walkPlanSchema } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
-import { keepEvents, keepWalk, readWalk, walksOf } from './walks.ts';
+import { keepEvents, keepWalk, lastWalks, readWalk, walksOf } from './walks.ts';
 
 const tags = ['walks'];
 const nothing = { 204: z.null().describe('Kept.') };
@@ -16,8 +16,7 @@ const walkView = z.strictObject({
   events: z.array(walkEventSchema),
 });
 
-/** Walks: a plan kept once, and events that only ever grow. */
-export const walkPlugin = async (app: App, { source }: { source: DataSource }) => {
+const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/walks/:id',
     {
@@ -57,7 +56,9 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
       return reply.status(204).send(null);
     },
   );
+};
 
+const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/walks/:id',
     {
@@ -69,6 +70,24 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
       },
     },
     async (request) => (await readWalk(yardOf(source, request), request.params.id)) as never,
+  );
+
+  app.get(
+    '/api/walks',
+    {
+      schema: {
+        tags,
+        summary: 'The last walks of the yard with all their events, latest first',
+        querystring: z.strictObject({
+          take: z.coerce.number().int().min(1).max(500).default(200),
+        }),
+        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
+      },
+    },
+    async (request) => {
+      const walks = await lastWalks(yardOf(source, request), request.query.take);
+      return { walks: [...walks] } as never;
+    },
   );
 
   app.get(
@@ -86,4 +105,10 @@ export const walkPlugin = async (app: App, { source }: { source: DataSource }) =
       return { walks: [...walks] } as never;
     },
   );
+};
+
+/** Walks: a plan kept once, and events that only ever grow. */
+export const walkPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(keepingPlugin, options);
+  await app.register(readingPlugin, options);
 };

@@ -1,3 +1,4 @@
+import { In } from 'typeorm';
 import type { Point, WalkEvent, WalkPlan } from '@fair-gable/core';
 import { announce, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -23,7 +24,13 @@ const toEvent = ({ id, device, counter, elapsed, what }: WalkEventRow): WalkEven
 });
 
 const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
-  plan: { id: walk.id, unit: walk.unitId, minutes: walk.minutes, points: walk.points },
+  plan: {
+    id: walk.id,
+    unit: walk.unitId,
+    minutes: walk.minutes,
+    points: walk.points,
+    ...(walk.about ? { about: walk.about } : {}),
+  },
   by: walk.by,
   createdAt: walk.createdAt.toISOString(),
   events: events.map(toEvent),
@@ -43,6 +50,7 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: string): Promis
       unitId: plan.unit,
       minutes: plan.minutes,
       points: plan.points as Point[],
+      about: plan.about ?? null,
       by,
       createdAt: new Date(),
     },
@@ -76,10 +84,17 @@ export const readWalk = async (yard: InYard, id: string): Promise<WalkView> => {
   return toView(walk, await yard.find(WalkEventRow, { walkId: id }));
 };
 
-/** The walks of a unit, newest first. */
-export const walksOf = async (yard: InYard, unitId: string): Promise<readonly WalkView[]> => {
-  const walks = await yard.find(Walk, { unitId }, { order: { createdAt: 'DESC' } });
-  return Promise.all(
-    walks.map(async (walk) => toView(walk, await yard.find(WalkEventRow, { walkId: walk.id }))),
-  );
+const withEvents = async (yard: InYard, walks: readonly Walk[]): Promise<readonly WalkView[]> => {
+  const events = await yard.find(WalkEventRow, { walkId: In(walks.map(({ id }) => id)) });
+  const of = new Map<string, WalkEventRow[]>(walks.map(({ id }) => [id, []]));
+  for (const event of events) of.get(event.walkId)?.push(event);
+  return walks.map((walk) => toView(walk, of.get(walk.id) ?? []));
 };
+
+/** The walks of a unit, newest first. */
+export const walksOf = async (yard: InYard, unitId: string): Promise<readonly WalkView[]> =>
+  withEvents(yard, await yard.find(Walk, { unitId }, { order: { createdAt: 'DESC' } }));
+
+/** The last walks of a yard, newest first. @param take so many at most */
+export const lastWalks = async (yard: InYard, take: number): Promise<readonly WalkView[]> =>
+  withEvents(yard, await yard.find(Walk, {}, { order: { createdAt: 'DESC', id: 'ASC' }, take }));

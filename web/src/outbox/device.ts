@@ -67,6 +67,8 @@ export interface KeptWalk {
   readonly plan: WalkPlan;
   readonly events: readonly WalkEvent[];
   readonly unitName: string;
+  /** Given to nobody: it stays on this device and leaves no log. */
+  readonly isRehearsal?: boolean;
   /** Elapsed time goes on from here, also through a closed tab. */
   readonly anchor: { readonly elapsed: number; readonly at: number };
 }

@@ -33,6 +33,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
   vehicle: ({ subject, to }) => `vehicle ${subject}: ${to ?? 'taken off'}`,
   'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
+  route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
 };

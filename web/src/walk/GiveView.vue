@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Flag, Pause, Signpost, Undo2 } from '@lucide/vue';
+import { Flag, Pause, Signpost, TimerReset, Undo2 } from '@lucide/vue';
 import { useEventListener, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -43,7 +43,8 @@ const place = computed(() => {
   if (!point.value || !plan.value) return '';
   const back =
     state.value?.cards.get(point.value.id) === 'later' ? 'from the come-back pile · ' : '';
-  return `${back}card ${walks.given + 1} of ${plan.value.points.length} · about ${point.value.seconds} s`;
+  const total = plan.value.points.length - (state.value?.leftOut.length ?? 0);
+  return `${back}card ${Math.min(walks.given + 1, total)} of ${total} · about ${point.value.seconds} s`;
 });
 
 const next = computed(() => {
@@ -88,6 +89,15 @@ const keepMark = (words: string): void => {
   });
 };
 
+const replanned = (minutes: number, keep: readonly string[]): void => {
+  sheet.value = undefined;
+  void walks.record({ kind: 'replan', minutes, keep: [...keep] });
+};
+
+const isRehearsal = computed(() => walks.walk?.isRehearsal === true);
+const toPlan = (): Promise<unknown> =>
+  router.push({ name: 'walk', params: { id: plan.value?.unit ?? '' } });
+
 const undo = (): void => {
   const last = state.value?.undoable;
   if (last) void walks.record({ kind: 'undo', event: last.id });
@@ -95,11 +105,14 @@ const undo = (): void => {
 
 const finish = async (): Promise<void> => {
   await walks.record({ kind: 'finish' });
-  await toLog();
+  // A rehearsal has no log; what was missed stands here.
+  if (!isRehearsal.value) await toLog();
 };
 
 const toLog = (): Promise<unknown> =>
   router.push({ name: 'log', params: { id: plan.value?.unit ?? '', walk: props.walk } });
+
+const notGiven = computed(() => plan.value?.points.filter((p) => walks.isOpen(p)) ?? []);
 
 const marksHere = computed(
   () => state.value?.marks.filter((m) => m.point === point.value?.id).map((m) => m.mark) ?? [],
@@ -144,7 +157,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <WalkHead />
 
       <div v-if="!state.begun" class="begin">
-        <h1>{{ plan.points.length }} cards, {{ plan.minutes }} minutes</h1>
+        <h1>
+          {{ isRehearsal ? 'Rehearsal: ' : '' }}{{ plan.points.length }} cards,
+          {{ plan.minutes }} minutes
+        </h1>
         <p>
           First: {{ stationEntry(plan.points[0]?.station ?? 'hitch').label.toLowerCase() }}. The
           clock starts when you do.
@@ -158,7 +174,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p>
           {{ walks.given }} of {{ plan.points.length }} cards given in {{ clock(walks.worked) }}.
         </p>
-        <button type="button" class="big dark" @click="toLog">Open the log</button>
+        <template v-if="isRehearsal">
+          <p v-if="notGiven.length">
+            {{ notGiven.length }} missed:
+            {{ notGiven.map((p) => p.label.toLowerCase()).join(', ') }}.
+          </p>
+          <p v-else>None was missed.</p>
+          <button type="button" class="big dark" @click="toPlan">Back to the plan</button>
+        </template>
+        <button v-else type="button" class="big dark" @click="toLog">Open the log</button>
       </div>
       <div v-else-if="state.paused" class="begin">
         <h1>Paused at {{ clock(walks.worked) }}</h1>
@@ -213,6 +237,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button type="button" :disabled="state.paused" @click="sheet = 'jump'">
           <Signpost aria-hidden="true" />Jump to…
         </button>
+        <button type="button" :disabled="state.paused" @click="sheet = 'replan'">
+          <TimerReset aria-hidden="true" />Re-plan
+        </button>
         <button v-if="!state.paused" type="button" @click="walks.record({ kind: 'pause' })">
           <Pause aria-hidden="true" />Pause
         </button>
@@ -220,7 +247,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </nav>
     </template>
 
-    <WalkSheet v-model="sheet" :mark="mark" @jump="jump" @turn-to="turnTo" @mark="keepMark" />
+    <WalkSheet
+      v-model="sheet"
+      :mark="mark"
+      @jump="jump"
+      @turn-to="turnTo"
+      @mark="keepMark"
+      @replan="replanned"
+    />
   </div>
 </template>
 
@@ -344,8 +378,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   align-content: center;
   gap: 2px;
   min-height: 56px;
+  padding: 0;
   border: 0;
   background: none;
+  font-size: 15px;
+  white-space: nowrap;
   cursor: pointer;
 }
 

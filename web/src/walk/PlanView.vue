@@ -1,78 +1,103 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputNumber from 'primevue/inputnumber';
-import { computed, ref, watch } from 'vue';
+import MultiSelect from 'primevue/multiselect';
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
-  isBasic,
+  audiences,
   nameOf,
+  needRows,
   operableOf,
   pointsOf,
-  routeOf,
   stationEntry,
+  stationLabels,
+  stationsIn,
+  stationsOn,
   totalSeconds,
+  type NeedKey,
   type Point,
+  type StationKey,
 } from '@fair-gable/core';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
+import { usePlanning } from './planning.ts';
+import ReadyList from './ReadyList.vue';
 import { useWalk } from './walk.ts';
 
-/** Plans a walk: what will be said, in the order of the walk, against the buyer's minutes. */
+/** Plans a walk for this buyer and these minutes: what is given, what is left out and why, what must be ready. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const walk = useWalk();
 const router = useRouter();
-
-const minutes = ref(15);
-/** Begins with what every buyer is told; the rest is taken on where it matters to this one. */
-const dropped = ref<ReadonlySet<string>>(new Set());
 const busy = ref(false);
 const problem = ref('');
 
 const points = computed(() => pointsOf(props.unit.record, session.system, session.may('operate')));
-
 const operable = computed(() => operableOf(props.unit.record));
+const planning = usePlanning(
+  () => props.unit.id,
+  () => props.unit.record,
+  () => points.value,
+);
+const { wishes, set, reset, routes, route, plan } = planning;
 
-const chosen = computed(() => points.value.filter((p) => !dropped.value.has(p.id)));
-const seconds = computed(() => totalSeconds(chosen.value));
-const over = computed(() => seconds.value - minutes.value * 60);
-
-const others = computed(() => points.value.filter((p) => !isBasic(p)));
-const basicsOnly = (): void => {
-  dropped.value = new Set(others.value.map((p) => p.id));
-};
-
-watch(() => props.unit.id, basicsOnly, { immediate: true });
-
+const given = computed(() => new Set(plan.value?.points.map(({ id }) => id)));
+const why = computed(
+  () => new Map(plan.value?.leftOut.map(({ point, reason }) => [point.id, reason])),
+);
+const chosen = computed(() => plan.value?.points ?? []);
+const first = computed(() => points.value.filter((point) => point.first));
 const stations = computed(() =>
-  routeOf(props.unit.record)
+  stationsOn(props.unit.record, route.value)
     .map((key) => ({
       station: stationEntry(key),
-      points: points.value.filter((p) => p.station === key),
+      points: points.value.filter((p) => p.station === key && !p.first),
     }))
     .filter(({ points: here }) => here.length > 0),
 );
+const way = computed(() => stationLabels(stationsIn(chosen.value)));
 
 const spoken = (s: number): string =>
   s < 60 ? `${s} s` : `${Math.floor(s / 60)} min${s % 60 ? ` ${s % 60} s` : ''}`;
+const givenHere = (here: readonly Point[]): readonly Point[] =>
+  here.filter(({ id }) => given.value.has(id));
 
-const toggle = (points: readonly Point[], on: boolean): void => {
-  const next = new Set(dropped.value);
-  for (const { id } of points) {
-    if (on) next.delete(id);
-    else next.add(id);
-  }
-  dropped.value = next;
+/** Somebody's wish goes before what a card is worth. */
+const wish = (of: readonly Point[], isIn: boolean): void => {
+  const ids = of.map(({ id }) => id);
+  const others = (list: readonly string[]): string[] => list.filter((id) => !ids.includes(id));
+  const { pinned, dropped } = wishes.value;
+  set({
+    pinned: isIn ? [...others(pinned), ...ids] : others(pinned),
+    dropped: isIn ? others(dropped) : [...others(dropped), ...ids],
+  });
 };
+const isWished = computed(() => wishes.value.pinned.length + wishes.value.dropped.length > 0);
+const toggleReady = (key: NeedKey): void => {
+  const { ready } = wishes.value;
+  set({ ready: ready.includes(key) ? ready.filter((one) => one !== key) : [...ready, key] });
+};
+const readyWords: Partial<Record<NeedKey, string>> = {
+  slide: 'slide out',
+  awning: 'awning out',
+  power: 'plugged in',
+};
+const canBeReady = needRows.filter(({ key }) => key in readyWords);
 
-const isOn = (here: readonly Point[]): boolean => here.some((p) => !dropped.value.has(p.id));
-
-const start = async (): Promise<void> => {
+const left = computed(() => wishes.value.minutes * 60 - (plan.value?.seconds ?? 0));
+const start = async (isRehearsal: boolean): Promise<void> => {
   busy.value = true;
   const unit = { id: props.unit.id, name: nameOf(props.unit.record) };
+  const about = {
+    listeners: wishes.value.audiences.map((audience) => ({ audience, weight: 1 })),
+    route: route.value.label,
+  };
   try {
-    const id = await walk.plan(unit, minutes.value, chosen.value);
+    const { minutes } = wishes.value;
+    const id = await walk.plan(unit, { minutes, points: chosen.value, about, isRehearsal });
     await router.push({ name: 'give', params: { walk: id } });
   } catch {
     problem.value = 'This device could not keep the walk. Free some room on it, then start again.';
@@ -80,6 +105,8 @@ const start = async (): Promise<void> => {
     busy.value = false;
   }
 };
+const stationTitle = (key: StationKey): string =>
+  `${stationEntry(key).number} ${stationEntry(key).label}`;
 </script>
 
 <template>
@@ -89,27 +116,42 @@ const start = async (): Promise<void> => {
         There is nothing to say yet. Record what the labels read and tick what is fitted; each
         becomes a card.
       </p>
+      <div v-if="first.length" class="stop">
+        <h2>Said first</h2>
+        <ul>
+          <li v-for="point in first" :key="point.id">
+            <span class="said">{{ point.sentence }}</span>
+            <span class="small soft number">{{ spoken(point.seconds) }}</span>
+          </li>
+        </ul>
+      </div>
       <div v-for="{ station, points: here } in stations" :key="station.key" class="stop">
         <h2>
           <label>
-            <input type="checkbox" :checked="isOn(here)" @change="toggle(here, !isOn(here))" />
-            {{ station.number }} {{ station.label }}
+            <input
+              type="checkbox"
+              :checked="givenHere(here).length > 0"
+              @change="wish(here, givenHere(here).length === 0)"
+            />
+            {{ stationTitle(station.key) }}
           </label>
           <span class="small soft">{{
-            spoken(totalSeconds(here.filter((p) => !dropped.has(p.id))))
+            givenHere(here).length ? spoken(totalSeconds(givenHere(here))) : 'left out'
           }}</span>
         </h2>
         <ul>
-          <li v-for="point in here" :key="point.id" :class="{ off: dropped.has(point.id) }">
+          <li v-for="point in here" :key="point.id" :class="{ off: !given.has(point.id) }">
             <label>
               <input
                 type="checkbox"
-                :checked="!dropped.has(point.id)"
-                @change="toggle([point], dropped.has(point.id))"
+                :checked="given.has(point.id)"
+                @change="wish([point], !given.has(point.id))"
               />
               <span>{{ point.sentence }}</span>
             </label>
-            <span class="small soft number">{{ spoken(point.seconds) }}</span>
+            <span class="small soft number">{{
+              given.has(point.id) ? spoken(point.seconds) : (why.get(point.id) ?? '')
+            }}</span>
           </li>
         </ul>
       </div>
@@ -126,51 +168,106 @@ const start = async (): Promise<void> => {
           >To the inspection</RouterLink
         >
       </p>
-      <h2>Hitch first, door side</h2>
-      <p class="soft small">
-        Round the unit by where its things are:
-        {{ stations.map((s) => s.station.short).join(' → ') }}.
-      </p>
-      <div class="minutes">
-        <label for="minutes">Minutes the buyer has</label>
-        <InputNumber
-          v-model="minutes"
-          input-id="minutes"
-          :min="1"
-          :max="240"
-          show-buttons
-          button-layout="horizontal"
-          :allow-empty="false"
-        />
+      <div class="fields">
+        <div class="wide">
+          <span id="plan-who" class="label">For whom</span>
+          <MultiSelect
+            :model-value="[...wishes.audiences]"
+            :options="[...audiences]"
+            option-label="label"
+            option-value="key"
+            :selection-limit="3"
+            :show-toggle-all="false"
+            placeholder="anybody"
+            aria-labelledby="plan-who"
+            @update:model-value="(to) => set({ audiences: to })"
+          />
+        </div>
+        <div class="minutes">
+          <label for="minutes">Minutes the buyer has</label>
+          <InputNumber
+            :model-value="wishes.minutes"
+            input-id="minutes"
+            :min="1"
+            :max="240"
+            show-buttons
+            button-layout="horizontal"
+            :allow-empty="false"
+            @update:model-value="(to) => set({ minutes: to ?? 15 })"
+          />
+        </div>
+        <div class="wide">
+          <span id="plan-route" class="label">Way round</span>
+          <Select
+            :model-value="route.key"
+            :options="[...routes]"
+            option-label="label"
+            option-value="key"
+            aria-labelledby="plan-route"
+            @update:model-value="(to) => set({ route: to })"
+          />
+        </div>
+        <div class="wide ready" role="group" aria-label="Ready on the lot">
+          <span class="label">Ready on the lot</span>
+          <label v-for="row in canBeReady" :key="row.key">
+            <input
+              type="checkbox"
+              :checked="wishes.ready.includes(row.key)"
+              @change="toggleReady(row.key)"
+            />
+            {{ readyWords[row.key] }}
+          </label>
+        </div>
       </div>
-      <p v-if="others.length" class="small soft choice">
-        Chosen to begin with is what every buyer is told.
-        <button type="button" @click="toggle(points, true)">Take all {{ points.length }}</button>
-        <button type="button" @click="basicsOnly">Back to those</button>
-      </p>
-      <p class="sum">
+      <p v-if="plan" class="sum" :class="{ busy: planning.busy.value }" role="status">
         <strong
           >{{ chosen.length }} {{ chosen.length === 1 ? 'card' : 'cards' }}, about
-          {{ spoken(seconds) }}</strong
+          {{ spoken(plan.seconds) }}</strong
         >
-        <span v-if="over > 0" class="over"
-          >{{ spoken(over) }} more than there is. Leave some out, or start and put them on the
-          come-back pile.</span
+        <span v-if="plan.over > 0" class="over"
+          >What must be said alone is {{ spoken(plan.over) }} too long.
+          <template v-if="plan.couldTell.length">
+            Told instead of shown,
+            {{ plan.couldTell.map(({ point }) => point.label.toLowerCase()).join(', ') }} would save
+            {{ spoken(plan.couldTell.reduce((sum, { saves }) => sum + saves, 0)) }}.
+          </template></span
         >
-        <span v-else class="soft">{{ spoken(-over) }} left for questions.</span>
+        <span v-else class="soft"
+          >{{ spoken(left) }} left for questions; {{ plan.leftOut.length }} left out.</span
+        >
+        <span class="soft small">{{ way }}</span>
+        <button v-if="isWished" type="button" class="quiet" @click="reset">
+          Back to what is worth most
+        </button>
       </p>
-      <Button
-        v-if="session.may('present')"
-        label="Start the walk"
-        :disabled="chosen.length === 0"
-        :loading="busy"
-        @click="start"
-      />
+      <p v-if="planning.problem.value" class="wrong" role="alert">{{ planning.problem.value }}</p>
+      <template v-if="session.may('present')">
+        <Button
+          label="Start the walk"
+          :disabled="chosen.length === 0"
+          :loading="busy"
+          @click="start(false)"
+        />
+        <Button
+          severity="secondary"
+          label="Rehearse it alone"
+          :disabled="chosen.length === 0 || busy"
+          @click="start(true)"
+        />
+      </template>
       <p v-else class="soft">Your role may look at the plan, not give the walk.</p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <p class="small soft">
-        The walk and its cards are on this device from here on; it needs no network.
+        The walk and its cards are on this device from here on; it needs no network. A rehearsal
+        leaves no log.
       </p>
+      <ReadyList
+        v-if="plan"
+        :unit="unit.id"
+        :record="unit.record"
+        :points="plan.points"
+        :needs="plan.needs"
+      />
     </aside>
   </div>
 </template>
@@ -191,9 +288,10 @@ const start = async (): Promise<void> => {
   padding: 6px 24px 40px;
 }
 
-.choice button {
+.quiet {
+  justify-self: start;
   min-height: 40px;
-  padding: 0 6px 0 0;
+  padding: 0;
   border: 0;
   background: none;
   color: var(--ink);
@@ -239,7 +337,36 @@ li .number {
 
 .off {
   color: var(--soft);
-  text-decoration: line-through;
+}
+
+.off .number {
+  max-width: 46%;
+  text-align: right;
+}
+
+.said {
+  padding: 8px 0 8px 12px;
+  border-left: 3px solid var(--brick);
+}
+
+.busy {
+  opacity: 0.6;
+}
+
+.ready {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+}
+
+.ready .label {
+  flex-basis: 100%;
+}
+
+.ready label {
+  min-height: 44px;
+  color: var(--ink);
+  font-size: 16px;
 }
 
 input[type='checkbox'] {
@@ -258,10 +385,6 @@ aside {
   gap: 14px;
   min-height: 70vh;
   padding: 20px 24px;
-}
-
-aside h2 {
-  font-size: 19px;
 }
 
 .minutes {

@@ -17,6 +17,9 @@ const plan = computed(() => walks.walk?.plan);
 const point = computed(() => walks.state?.current);
 const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
 
+/** As the last plan has it. */
+const minutes = computed(() => walks.state?.minutes ?? plan.value?.minutes ?? 0);
+
 const aheadWords = computed(() => {
   const ahead = walks.pace?.ahead ?? 0;
   if (Math.abs(ahead) < 30) return 'on time';
@@ -47,13 +50,10 @@ const aheadWords = computed(() => {
     />
     <div class="bars">
       <span>time</span>
-      <span
-        class="bar"
-        role="img"
-        :aria-label="`${clock(walks.worked)} of ${plan.minutes} minutes gone`"
+      <span class="bar" role="img" :aria-label="`${clock(walks.worked)} of ${minutes} minutes gone`"
         ><i :style="{ width: `${(walks.pace?.timeGone ?? 0) * 100}%` }"
       /></span>
-      <span class="number" data-clock>{{ clock(walks.worked) }} of {{ plan.minutes }} min</span>
+      <span class="number" data-clock>{{ clock(walks.worked) }} of {{ minutes }} min</span>
       <span>walk</span>
       <span
         class="bar"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
+import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
 import { computed, ref, watch } from 'vue';
-import { stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
+import { replan, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
 import { markButtons, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
 
@@ -14,6 +15,7 @@ const emit = defineEmits<{
   jump: [station: StationKey];
   turnTo: [point: Point];
   mark: [words: string];
+  replan: [minutes: number, keep: readonly string[]];
 }>();
 
 const walks = useWalk();
@@ -23,8 +25,38 @@ watch(sheet, () => (note.value = ''));
 const title = computed(() => {
   if (sheet.value === 'jump') return 'Jump to a station';
   if (sheet.value === 'missed') return 'Missed so far';
+  if (sheet.value === 'replan') return 'How long is there still?';
   return markButtons.find((m) => m.key === props.mark)?.label ?? '';
 });
+
+/** “Eight minutes left”: the best of what is left in them. */
+const minutesLeft = ref(5);
+watch(sheet, (now) => {
+  if (now !== 'replan') return;
+  const total = walks.state?.minutes ?? 0;
+  minutesLeft.value = Math.max(1, Math.round(total - walks.worked / 60_000));
+});
+const anew = computed(() => {
+  const { walk, state } = walks;
+  if (sheet.value !== 'replan' || !walk || !state) return undefined;
+  return replan(walk.plan, state, minutesLeft.value * 60);
+});
+/** So many are named; all of them stand under “missed”. */
+const named = 5;
+const leftWords = computed(() => {
+  const labels = anew.value?.leftOut.map(({ point }) => point.label.toLowerCase()) ?? [];
+  const more = labels.length > named ? ` and ${labels.length - named} more` : '';
+  return `${labels.slice(0, named).join(', ')}${more}`;
+});
+const keepAnew = (): void => {
+  if (!anew.value) return;
+  const total = Math.ceil(walks.worked / 60_000 + minutesLeft.value);
+  emit(
+    'replan',
+    Math.min(Math.max(total, 1), 240),
+    anew.value.points.map(({ id }) => id),
+  );
+};
 
 const stations = computed(() => {
   const points = walks.walk?.plan.points ?? [];
@@ -52,7 +84,7 @@ const stations = computed(() => {
         </button>
       </li>
     </ul>
-    <ul v-else-if="sheet === 'missed'">
+    <ul v-if="sheet === 'missed'">
       <li v-for="p in walks.state?.missed" :key="p.id">
         <button type="button" @click="emit('turnTo', p)">
           <span>{{ p.label }}</span>
@@ -63,6 +95,40 @@ const stations = computed(() => {
         </button>
       </li>
     </ul>
+    <template v-if="sheet === 'missed' && walks.state?.leftOut.length">
+      <h3>Left out by the new plan</h3>
+      <ul>
+        <li v-for="p in walks.state.leftOut" :key="p.id">
+          <button type="button" @click="emit('turnTo', p)">
+            <span>{{ p.label }}</span>
+            <span class="soft">{{ stationEntry(p.station).label }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+    <form v-else-if="sheet === 'replan' && anew" @submit.prevent="keepAnew">
+      <label for="left">Minutes left</label>
+      <InputNumber
+        v-model="minutesLeft"
+        input-id="left"
+        :min="1"
+        :max="120"
+        show-buttons
+        button-layout="horizontal"
+        :allow-empty="false"
+      />
+      <p role="status">
+        <strong>{{ anew.points.length }} cards fit.</strong>
+        <template v-if="anew.over > 0"
+          >What must be said alone takes {{ Math.ceil(anew.over / 60) }} min more than
+          that.</template
+        >
+        <template v-else-if="anew.leftOut.length">
+          {{ anew.leftOut.length }} left out: {{ leftWords }}.
+        </template>
+      </p>
+      <Button type="submit" label="Give it so" />
+    </form>
     <form v-else-if="sheet === 'mark'" @submit.prevent="emit('mark', note.trim())">
       <label for="note">In a few words, if you like</label>
       <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />

@@ -1,7 +1,7 @@
 import type { Mark } from '@fair-gable/core';
 
 /** What the sheet at the bottom of a walk is open for. */
-export type Sheet = 'jump' | 'missed' | 'mark' | undefined;
+export type Sheet = 'jump' | 'missed' | 'mark' | 'replan' | undefined;
 
 /** The four marks, as their buttons say them. */
 export const markButtons: readonly { key: Mark; label: string }[] = [

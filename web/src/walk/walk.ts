@@ -22,6 +22,14 @@ export interface WalkView {
   readonly events: readonly WalkEvent[];
 }
 
+/** What a walk is made of. */
+export interface Wanted {
+  readonly minutes: number;
+  readonly points: readonly Point[];
+  readonly about: NonNullable<WalkPlan['about']>;
+  readonly isRehearsal: boolean;
+}
+
 /** The most that an event may say, ms. */
 const longestWalk = 86_400_000;
 
@@ -59,18 +67,17 @@ export const useWalk = defineStore('walk', () => {
   /** Plans a walk on this device; it is sent when the server is in reach. */
   const plan = async (
     unit: { readonly id: string; readonly name: string },
-    minutes: number,
-    points: readonly Point[],
+    wanted: Wanted,
   ): Promise<string> => {
-    const made: WalkPlan = { id: crypto.randomUUID(), unit: unit.id, minutes, points: [...points] };
-    const keptWalk = {
-      plan: made,
-      events: [],
-      unitName: unit.name,
-      anchor: { elapsed: 0, at: Date.now() },
-    };
-    await outbox.addPlan(keptWalk, made);
-    return made.id;
+    const { minutes, points, about, isRehearsal } = wanted;
+    const id = crypto.randomUUID();
+    const made: WalkPlan = { id, unit: unit.id, minutes, points: [...points], about };
+    const anchor = { elapsed: 0, at: Date.now() };
+    const keptWalk = { plan: made, events: [], unitName: unit.name, anchor };
+    // A rehearsal is on this device alone and leaves no log.
+    if (isRehearsal) await (await device()).put('walks', { ...keptWalk, isRehearsal }, id);
+    else await outbox.addPlan(keptWalk, made);
+    return id;
   };
 
   /**
@@ -86,6 +93,7 @@ export const useWalk = defineStore('walk', () => {
 
   /** Adds what other devices did, when the server is in reach; the walk goes on meanwhile. */
   const join = async (id: string): Promise<void> => {
+    if (walk.value?.isRehearsal) return;
     await outbox.flush();
     const there = await fromServer(id).catch(() => undefined);
     if (walk.value?.plan.id === id) walk.value = joined(walk.value, there);
@@ -111,7 +119,8 @@ export const useWalk = defineStore('walk', () => {
     const anchor = isFirst ? { elapsed: 0, at: Date.now() } : walk.value.anchor;
     const event = nextEvent(walk.value.events, isFirst ? { ...given, elapsed: 0 } : given, what);
     const next = { ...walk.value, anchor, events: [...walk.value.events, event] };
-    await outbox.addEvent(next, event);
+    if (next.isRehearsal) await (await device()).put('walks', next, next.plan.id);
+    else await outbox.addEvent(next, event);
     walk.value = next;
   };
 

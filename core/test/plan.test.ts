@@ -1,0 +1,386 @@
+import { describe, expect, it } from '@jest/globals';
+import highsLoader from 'highs';
+import {
+  audiences,
+  emptyRecord,
+  foldWalk,
+  hasFeature,
+  interestWords,
+  isCompulsory,
+  legs,
+  nextEvent,
+  planCards,
+  planProblem,
+  planWalk,
+  pointsOf,
+  preparationsFor,
+  replan,
+  routeOf,
+  routeSchema,
+  routesOf,
+  secondsOf,
+  stationBonus,
+  stationEntry,
+  stationsIn,
+  stationsOn,
+  usualRoute,
+  usualRoutes,
+  worthOfPoint,
+  type Audience,
+  type PlanProblem,
+  type PlanWish,
+  type Point,
+  type Route,
+  type WalkEvent,
+  type WalkPlan,
+  type What,
+} from '@fair-gable/core';
+import { demoFiles, demoRecord } from './demo-units.ts';
+
+const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
+  listeners: [],
+  available: 900,
+  route: usualRoute,
+  ready: [],
+  pinned: new Set(),
+  dropped: new Set(),
+  ...more,
+});
+const listener = (audience: Audience) => [{ audience, weight: 1 }];
+const fenlark = demoRecord('TQ-0417');
+const cards = pointsOf(fenlark, 'us');
+
+describe('the cards of a walk', () => {
+  it('begin with the faults, in plain words, whatever the time', () => {
+    for (const { record } of demoFiles) {
+      const plan = planCards(record, pointsOf(record, 'us'), wish({ available: 30 }));
+      const faults = Object.values(record.findings).filter(
+        (entry) => entry && entry.value.saidFirst && !entry.value.repaired,
+      );
+      expect(plan.points.filter(({ first }) => first)).toHaveLength(faults.length);
+      expect(plan.points.findLastIndex(({ first }) => first)).toBe(faults.length - 1);
+    }
+  });
+
+  it('keep to the time, or say by how much what must be said runs over and what telling would save', () => {
+    for (const { record } of demoFiles) {
+      for (const available of [60, 300, 900, 2400]) {
+        const plan = planCards(record, pointsOf(record, 'us'), wish({ available }));
+        if (plan.over === 0) expect(plan.seconds).toBeLessThanOrEqual(available);
+        else {
+          expect(plan.seconds - available).toBe(plan.over);
+          expect(plan.points.every(isCompulsory)).toBe(true);
+          for (const { saves } of plan.couldTell) expect(saves).toBeGreaterThan(0);
+        }
+      }
+    }
+  });
+
+  it('are each given or left out with a reason', () => {
+    const plan = planCards(fenlark, cards, wish({ listeners: listener('couple') }));
+    expect(plan.points.length + plan.leftOut.length).toBe(cards.length);
+    for (const { reason } of plan.leftOut) {
+      expect(reason).toMatch(/^\d+ s, (of (much|some|little) interest to couple|and .+ first)$/);
+    }
+  });
+
+  it('of more minutes are worth no less, for every audience', () => {
+    for (const { key } of audiences) {
+      const worth = (available: number) => {
+        const { problem } = planProblem(
+          fenlark,
+          cards,
+          wish({ available, listeners: listener(key) }),
+        );
+        return planWalk(problem).worth;
+      };
+      const rising = [300, 600, 900, 1500].map(worth);
+      expect(rising).toEqual(rising.toSorted((a, b) => a - b));
+    }
+  });
+
+  it('follow a wish: what is pinned is in, what is taken out is not', () => {
+    const plain = planCards(fenlark, cards, wish({ available: 600 }));
+    const out = plain.leftOut[0]?.point as Point;
+    const into = plain.points.find((point) => !isCompulsory(point)) as Point;
+    const plan = planCards(
+      fenlark,
+      cards,
+      wish({ available: 600, pinned: new Set([out.id]), dropped: new Set([into.id]) }),
+    );
+    const ids = plan.points.map(({ id }) => id);
+    expect(ids).toContain(out.id);
+    expect(ids).not.toContain(into.id);
+    expect(plan.leftOut.find(({ point }) => point.id === into.id)?.reason).toBe('taken out by you');
+  });
+
+  it('give linked ones both or neither', () => {
+    const linked = cards.filter(({ link }) => link);
+    for (const available of [200, 400, 700, 1200]) {
+      const ids = new Set(
+        planCards(fenlark, cards, wish({ available })).points.map(({ id }) => id),
+      );
+      for (const { id, link } of linked) {
+        for (const mate of linked.filter((other) => other.link === link)) {
+          expect(ids.has(mate.id)).toBe(ids.has(id));
+        }
+      }
+    }
+  });
+
+  it('cost less where the slide is out already', () => {
+    const marl = demoFiles.find(({ record }) => hasFeature(record, 'slide'))?.record ?? emptyRecord;
+    const all = pointsOf(marl, 'us');
+    const worth = (ready: PlanWish['ready']) =>
+      planWalk(planProblem(marl, all, wish({ available: 500, ready })).problem).worth;
+    expect(worth(['slide', 'awning', 'power'])).toBeGreaterThanOrEqual(worth([]));
+  });
+});
+
+describe('what a card is worth', () => {
+  it('is most to whom its entry names, and in words', () => {
+    const bunk = pointsOf(demoRecord('TQ-0419'), 'us').find(({ id }) => id === 'features.bunks');
+    const point = bunk ?? (cards.find(({ id }) => id === 'features.awning') as Point);
+    const to = (audience: Audience) => worthOfPoint(point, listener(audience));
+    const values = audiences.map(({ key }) => to(key));
+    expect(Math.max(...values)).toBeGreaterThan(Math.min(...values));
+    expect(interestWords(point, [])).toMatch(/^of (much|some|little) interest$/);
+  });
+
+  it('is shared among those who listen by their weight', () => {
+    const point = cards.find(({ id }) => id === 'features.awning') as Point;
+    const one = worthOfPoint(point, listener('winter'));
+    const other = worthOfPoint(point, listener('entertainer'));
+    const both = worthOfPoint(point, [
+      { audience: 'winter', weight: 3 },
+      { audience: 'entertainer', weight: 1 },
+    ]);
+    expect(both).toBe(Math.round((3 * one + other) / 4));
+  });
+});
+
+describe('routes', () => {
+  const all = (record = fenlark): readonly (readonly [Route, readonly string[]])[] =>
+    usualRoutes.map((route) => [route, stationsOn(record, route)]);
+
+  it('of all schools lose no station, and name each once, on every demo unit', () => {
+    for (const { record } of demoFiles) {
+      for (const [route, order] of all(record)) {
+        expect(routeSchema.safeParse(route).success).toBe(true);
+        expect([...order].toSorted()).toEqual([...routeOf(record)].toSorted());
+      }
+    }
+  });
+
+  it('the usual one is as it always was', () => {
+    for (const { record } of demoFiles) {
+      expect(stationsOn(record, usualRoute)).toEqual(routeOf(record));
+    }
+  });
+
+  it('begin where they say', () => {
+    const begins = Object.fromEntries(all().map(([{ key }, order]) => [key, order[0]]));
+    expect(begins).toMatchObject({
+      'hitch-door': 'hitch',
+      'hitch-off-door': 'hitch',
+      'numbers-first': 'labels',
+      'build-first': 'construction',
+      'utilities-first': 'utilities',
+    });
+    expect(stationEntry(begins['inside-first'] as 'living').layer).toBe('inside');
+  });
+
+  it('go down one side and up the other', () => {
+    const [door, off] = ['hitch-door', 'hitch-off-door'].map((key) =>
+      stationsOn(fenlark, usualRoutes.find((route) => route.key === key) as Route),
+    );
+    const ring = (order: readonly string[] = []) =>
+      order.filter((key) => stationEntry(key as 'hitch').layer === 'outside' && key !== 'hitch');
+    expect(ring(off)).toEqual(ring(door).toReversed());
+  });
+
+  it('are a yard’s own where it wrote them', () => {
+    const own: Route = {
+      ...usualRoute,
+      label: 'Our way',
+      legs: ['numbers', 'hitch'],
+      endsClosed: true,
+    };
+    const added: Route = { ...own, key: 'short', label: 'Short' };
+    expect(routesOf([added, own]).map(({ label }) => label)).toEqual([
+      'Our way',
+      ...usualRoutes.slice(1).map(({ label }) => label),
+      'Short',
+    ]);
+    expect(stationsOn(fenlark, own).slice(0, 2)).toEqual(['labels', 'hitch']);
+    expect(routeSchema.safeParse({ ...own, legs: ['hitch', 'hitch'] }).success).toBe(false);
+    expect(legs.map(({ key }) => key)).toContain('inside');
+  });
+});
+
+describe('a new plan on the way', () => {
+  const made = planCards(fenlark, cards, wish({ available: 900 }));
+  const plan: WalkPlan = {
+    id: 'c0ffee00-0000-4000-8000-000000000001',
+    unit: 'c0ffee00-0000-4000-8000-000000000002',
+    minutes: 15,
+    points: [...made.points],
+  };
+  const give = (...whats: readonly What[]): readonly WalkEvent[] =>
+    whats.reduce<readonly WalkEvent[]>(
+      (events, what, i) => [
+        ...events,
+        nextEvent(
+          events,
+          {
+            id: `e0000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+            device: 'de000000-0000-4000-8000-000000000001',
+            elapsed: i * 10_000,
+          },
+          what,
+        ),
+      ],
+      [],
+    );
+  const firstFive = plan.points.slice(0, 5).map((p): What => ({ kind: 'said', point: p.id }));
+
+  it('keeps to the time that is left, and to what is open', () => {
+    const state = foldWalk(plan, give({ kind: 'begin' }, ...firstFive));
+    for (const seconds of [60, 180, 480]) {
+      const anew = replan(plan, state, seconds);
+      const ids = new Set(firstFive.map((what) => ('point' in what ? what.point : '')));
+      expect(anew.points.some(({ id }) => ids.has(id))).toBe(false);
+      if (anew.over === 0) expect(anew.seconds).toBeLessThanOrEqual(seconds);
+    }
+  });
+
+  it('once kept, what it leaves out is not offered, and can still be turned to; undo takes it back', () => {
+    const before = give({ kind: 'begin' }, ...firstFive);
+    const anew = replan(plan, foldWalk(plan, before), 120);
+    const keep = anew.points.map(({ id }) => id);
+    const events = give({ kind: 'begin' }, ...firstFive, { kind: 'replan', minutes: 4, keep });
+    const state = foldWalk(plan, events);
+    expect(state.minutes).toBe(4);
+    expect(state.leftOut.length).toBe(anew.leftOut.length);
+    expect(keep).toContain(state.current?.id);
+    const turned = foldWalk(plan, [
+      ...events,
+      nextEvent(
+        events,
+        { id: 'e1000000-0000-4000-8000-000000000001', device: plan.id, elapsed: 99_000 },
+        { kind: 'turn-to', point: anew.leftOut[0]?.point.id ?? '' },
+      ),
+    ]);
+    expect(turned.current?.id).toBe(anew.leftOut[0]?.point.id);
+    const undone = foldWalk(plan, [
+      ...events,
+      nextEvent(
+        events,
+        { id: 'e1000000-0000-4000-8000-000000000002', device: plan.id, elapsed: 99_000 },
+        { kind: 'undo', event: state.undoable?.id ?? '' },
+      ),
+    ]);
+    expect(undone.leftOut).toEqual([]);
+    expect(undone.minutes).toBe(15);
+  });
+
+  it('the come-back pile is offered when its station is done, not at once again', () => {
+    const [station] = stationsIn(plan.points);
+    const here = plan.points.filter((point) => point.station === station && !point.first);
+    const others = plan.points.filter((point) => point.first);
+    const said = (point: Point): What => ({ kind: 'said', point: point.id });
+    const [one, ...rest] = here as [Point, ...Point[]];
+    const whats: readonly What[] = [
+      { kind: 'begin' },
+      ...others.map(said),
+      { kind: 'later', point: one.id },
+      ...rest.map(said),
+    ];
+    expect(foldWalk(plan, give(...whats)).current?.id).toBe(one.id);
+    const again = foldWalk(plan, give(...whats, { kind: 'later', point: one.id }));
+    expect(again.current?.station).not.toBe(station);
+  });
+});
+
+describe('getting ready', () => {
+  it('asks for what the plan uses, longest first', () => {
+    const plan = planCards(fenlark, cards, wish({ available: 1800 }));
+    const rows = preparationsFor(fenlark, plan.points, plan.needs);
+    expect(rows.map(({ lead }) => lead)).toEqual(
+      rows.map(({ lead }) => lead).toSorted((a, b) => b - a),
+    );
+    expect(rows.some(({ key }) => key === 'slide')).toBe(plan.needs.includes('slide'));
+    expect(preparationsFor(emptyRecord, [], []).map(({ key }) => key)).toEqual(['keys']);
+  });
+});
+
+type Solver = Awaited<ReturnType<typeof highsLoader>>;
+
+/** The model for an integer-programming library, its links and needs as the planner has them. */
+const byHighs = (highs: Solver, problem: PlanProblem, keepsWanted: boolean): number | undefined => {
+  const { stations, points, needs, walking, available } = problem;
+  const grid = (seconds: number): number => Math.ceil(seconds / 5) * 5;
+  const rules: string[] = [];
+  const costs = [
+    ...stations.map(({ stop }, s) => `${grid(stop)} y${s}`),
+    ...needs.map(({ seconds }, k) => `${grid(seconds)} n${k}`),
+    ...points.map(({ seconds }, i) => `${grid(seconds)} x${i}`),
+  ];
+  stations.forEach(({ wanted }, s) => {
+    const here = points.flatMap((point, i) => (point.station === s ? [`x${i}`] : []));
+    rules.push(here.length === 0 ? `y${s} = 0` : `y${s} - ${here.join(' - ')} <= 0`);
+    if (wanted && keepsWanted && here.length > 0) rules.push(`y${s} = 1`);
+  });
+  points.forEach((point, i) => {
+    rules.push(`x${i} - y${point.station} <= 0`);
+    for (const need of point.needs) {
+      rules.push(`x${i} - n${needs.findIndex(({ key }) => key === need)} <= 0`);
+    }
+    if (point.compulsory) rules.push(`x${i} = 1`);
+    const mate = points.findIndex((other, j) => j > i && point.link && other.link === point.link);
+    if (mate > 0) rules.push(`x${i} - x${mate} = 0`);
+  });
+  const worth = [
+    ...stations.map(({ bonus }, s) => `${bonus} y${s}`),
+    ...points.map((point, i) => `${point.worth} x${i}`),
+  ];
+  const names = [
+    ...stations.map((_, s) => `y${s}`),
+    ...needs.map((_, k) => `n${k}`),
+    ...points.map((_, i) => `x${i}`),
+  ];
+  const body = [
+    'Maximize',
+    ` obj: ${worth.join(' + ')}`,
+    'Subject To',
+    ` time: ${costs.join(' + ')} <= ${available - grid(walking)}`,
+    ...rules.map((rule, i) => ` r${i}: ${rule}`),
+    'Binary',
+    ` ${names.join(' ')}`,
+    'End',
+  ];
+  const found = highs.solve(body.join('\n'), { mip_rel_gap: 0, mip_abs_gap: 0 } as never);
+  return found.Status === 'Optimal' ? Math.round(found.ObjectiveValue) : undefined;
+};
+
+describe('every demo unit for every audience', () => {
+  // HiGHS, an integer-programming library of the registry; each audience in turn meets the units, each unit two of them.
+  it('is planned as an integer-programming library plans it', async () => {
+    const highs = await highsLoader();
+    for (const [i, { record }] of demoFiles.entries()) {
+      for (const turn of [0, 5]) {
+        const { key } = audiences[(i + turn) % audiences.length] as (typeof audiences)[number];
+        const { problem } = planProblem(
+          record,
+          pointsOf(record, 'us'),
+          wish({ available: 480 + 60 * (i % 9), listeners: listener(key) }),
+        );
+        const ours = planWalk(problem);
+        if (ours.over > 0) continue;
+        expect([i, key, ours.worth]).toEqual([i, key, byHighs(highs, problem, ours.wantedKept)]);
+        expect(secondsOf(problem, ours.taken)).toBeLessThanOrEqual(problem.available);
+      }
+    }
+    expect(stationBonus).toBeGreaterThan(0);
+  }, 120_000);
+});

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { useSessionStorage } from '@vueuse/core';
+import { computed } from 'vue';
+import { preparationsFor, type NeedKey, type Point, type UnitRecord } from '@fair-gable/core';
+
+/** What must be on, out, cold or staged before this walk, by when; ticked off as it is done. */
+const props = defineProps<{
+  unit: string;
+  record: UnitRecord;
+  points: readonly Point[];
+  needs: readonly NeedKey[];
+}>();
+const rows = computed(() => preparationsFor(props.record, props.points, props.needs));
+const done = useSessionStorage<Record<string, boolean>>(`walk-ready-${props.unit}`, {});
+const toggle = (key: string): void => {
+  done.value = { ...done.value, [key]: !done.value[key] };
+};
+const left = computed(() => rows.value.filter(({ key }) => !done.value[key]).length);
+const before = (minutes: number): string =>
+  minutes >= 120 ? `${Math.round(minutes / 60)} h before` : `${minutes} min before`;
+</script>
+
+<template>
+  <section v-if="rows.length" aria-labelledby="ready-title">
+    <h3 id="ready-title">
+      Get ready <span class="soft small">{{ left ? `${left} left` : 'all done' }}</span>
+    </h3>
+    <ul>
+      <li v-for="row in rows" :key="row.key">
+        <label>
+          <input type="checkbox" :checked="done[row.key] ?? false" @change="toggle(row.key)" />
+          <span>
+            {{ row.what }} <span class="soft small">{{ before(row.lead) }}</span>
+            <span v-if="row.caution" class="small caution">{{ row.caution }}</span>
+          </span>
+        </label>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  padding-bottom: 4px;
+  font-size: 17px;
+}
+
+label {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  min-height: 40px;
+  padding: 6px 0;
+  border-bottom: var(--line) solid var(--hairline);
+  cursor: pointer;
+}
+
+input {
+  flex: none;
+  width: 20px;
+  height: 20px;
+  translate: 0 4px;
+  accent-color: var(--spruce);
+}
+
+.caution {
+  display: block;
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,122 @@
+import { useSessionStorage } from '@vueuse/core';
+import { wrap, type Remote } from 'comlink';
+import {
+  computed,
+  onScopeDispose,
+  ref,
+  shallowRef,
+  toRaw,
+  watch,
+  type ComputedRef,
+  type Ref,
+} from 'vue';
+import {
+  questionsShare,
+  routesOf,
+  usualRoute,
+  type Audience,
+  type NeedKey,
+  type PlannedWalk,
+  type PlanWish,
+  type Point,
+  type Route,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import type { Planner } from './plan.worker.ts';
+
+/** What somebody wants of a walk; kept by unit while the tab is open. */
+export interface Wishes {
+  readonly minutes: number;
+  readonly audiences: readonly Audience[];
+  readonly route: string;
+  readonly ready: readonly NeedKey[];
+  readonly pinned: readonly string[];
+  readonly dropped: readonly string[];
+}
+
+const first: Wishes = {
+  minutes: 15,
+  audiences: [],
+  route: usualRoute.key,
+  ready: [],
+  pinned: [],
+  dropped: [],
+};
+
+/** One worker for all plans of this page; held on to, for one that nobody holds is let go of. */
+let remote: Remote<Planner> | undefined;
+const planner = (): Remote<Planner> =>
+  (remote ??= wrap<Planner>(
+    new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }),
+  ));
+
+export interface Planning {
+  readonly wishes: ComputedRef<Wishes>;
+  readonly set: (more: Partial<Wishes>) => void;
+  readonly reset: () => void;
+  readonly routes: ComputedRef<readonly Route[]>;
+  readonly route: ComputedRef<Route>;
+  readonly plan: Ref<PlannedWalk | undefined>;
+  /** Whether a newer plan is on its way. */
+  readonly busy: Ref<boolean>;
+  readonly problem: Ref<string>;
+}
+
+/** The plan of a walk for what is wished, worked out beside the page and again whenever something changes. */
+export const usePlanning = (
+  unit: () => string,
+  record: () => UnitRecord,
+  points: () => readonly Point[],
+): Planning => {
+  const session = useSession();
+  const all = useSessionStorage<Record<string, Wishes>>('walk-wishes', {});
+  const wishes = computed<Wishes>(() => ({ ...first, ...all.value[unit()] }));
+  const set = (more: Partial<Wishes>): void => {
+    all.value = { ...all.value, [unit()]: { ...wishes.value, ...more } };
+  };
+  const reset = (): void => set({ pinned: [], dropped: [] });
+
+  const routes = computed(() => routesOf(session.session?.yard.routes ?? []));
+  const route = computed(
+    () => routes.value.find(({ key }) => key === wishes.value.route) ?? usualRoute,
+  );
+
+  const plan = shallowRef<PlannedWalk>();
+  const busy = ref(false);
+  const problem = ref('');
+  let asked = 0;
+  const stop = watch(
+    [wishes, route, points, record],
+    async () => {
+      const mine = ++asked;
+      busy.value = true;
+      const { minutes, audiences, ready, pinned, dropped } = wishes.value;
+      const wish: PlanWish = {
+        listeners: audiences.map((audience) => ({ audience, weight: 1 })),
+        available: Math.round(minutes * 60 * (1 - questionsShare)),
+        route: plain(route.value),
+        ready: [...ready],
+        pinned: new Set(pinned),
+        dropped: new Set(dropped),
+      };
+      try {
+        const made = await planner().planCards(plain(record()), plain(points()), wish);
+        // Of two that are asked one after the other only the later counts.
+        if (mine === asked) plan.value = made;
+        problem.value = '';
+      } catch {
+        problem.value =
+          'The plan could not be worked out. Change something, or open the page anew.';
+      } finally {
+        if (mine === asked) busy.value = false;
+      }
+    },
+    { immediate: true },
+  );
+  onScopeDispose(stop);
+  return { wishes, set, reset, routes, route, plan, busy, problem };
+};
+
+/** What Vue watches cannot be handed to a worker; what it stands for can. */
+const plain = <T extends object>(of: T): T => JSON.parse(JSON.stringify(toRaw(of))) as T;
