@@ -128,6 +128,16 @@ describe('the cards of a walk', () => {
     }
   });
 
+  it('end with the slide closed where the route says so and there is one', () => {
+    const closed = { ...usualRoute, endsClosed: true };
+    for (const { record } of demoFiles) {
+      const plan = planCards(record, pointsOf(record, 'us'), wish({ route: closed }));
+      const last = plan.points.at(-1)?.id === 'route.slide-closed';
+      expect(last).toBe(hasFeature(record, 'slide'));
+      if (plan.over === 0) expect(plan.seconds).toBeLessThanOrEqual(900);
+    }
+  });
+
   it('cost less where the slide is out already', () => {
     const marl = demoFiles.find(({ record }) => hasFeature(record, 'slide'))?.record ?? emptyRecord;
     const all = pointsOf(marl, 'us');

@@ -1,6 +1,6 @@
 import { stationEntry, type StationKey } from '../catalogue/index.ts';
 import { layoutLength, outlineOf } from '../outline/index.ts';
-import type { UnitRecord } from '../record/index.ts';
+import { hasFeature, type UnitRecord } from '../record/index.ts';
 import type { WalkPlan } from './events.ts';
 import type { WalkState } from './fold.ts';
 import { needRows, type NeedKey } from './need-rows.ts';
@@ -179,6 +179,22 @@ const solved = ({ points, problem }: Prepared, listeners: readonly Listener[]): 
   };
 };
 
+const closing = 'With the slide in, this is what you still reach on the road.';
+
+/** The last card of a route that ends with the slide closed; none on a unit without one. */
+const closingCard = (record: UnitRecord, { endsClosed }: Route): Point | undefined =>
+  endsClosed && hasFeature(record, 'slide')
+    ? {
+        id: 'route.slide-closed',
+        station: 'living',
+        label: 'With the slide closed',
+        sentence: closing,
+        numbers: [],
+        show: 'Run it in with everybody out of its way; then walk through once.',
+        seconds: secondsFor(closing, 60),
+      }
+    : undefined;
+
 /**
  * The cards that are worth most to these listeners in the time they have, in the order of a route, with a reason for
  * each that is left out.
@@ -189,11 +205,16 @@ export const planCards = (
   all: readonly Point[],
   wish: PlanWish,
 ): PlannedWalk => {
-  const plan = solved(planProblem(record, all, wish), wish.listeners);
+  const last = closingCard(record, wish.route);
+  const available = wish.available - (last?.seconds ?? 0);
+  const plan = solved(planProblem(record, all, { ...wish, available }), wish.listeners);
   const unwanted = all
     .filter(({ id }) => wish.dropped.has(id))
     .map((point) => ({ point, reason: 'taken out by you' }));
-  return { ...plan, leftOut: [...plan.leftOut, ...unwanted] };
+  const leftOut = [...plan.leftOut, ...unwanted];
+  return last
+    ? { ...plan, leftOut, points: [...plan.points, last], seconds: plan.seconds + last.seconds }
+    : { ...plan, leftOut };
 };
 
 /**

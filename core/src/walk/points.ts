@@ -4,7 +4,6 @@ import {
   features,
   findingKind,
   isFeatureKey,
-  isSpecKey,
   isFitted,
   isStationKey,
   specEntry,

@@ -9,6 +9,7 @@ import HouseViews from './HouseViews.vue';
 import PlanGlossary from './PlanGlossary.vue';
 import YardChanges from './YardChanges.vue';
 import YardPeople from './YardPeople.vue';
+import YardRoutes from './YardRoutes.vue';
 import YardSettings from './YardSettings.vue';
 
 /** One's own settings; and for a manager, the yard's and its people. */
@@ -31,6 +32,7 @@ const changes = ref(0);
         <YardSettings @changed="changes += 1" />
         <YardPeople @changed="changes += 1" />
         <HouseViews @changed="changes += 1" />
+        <YardRoutes @changed="changes += 1" />
         <PlanGlossary @changed="changes += 1" />
         <YardChanges :key="changes" />
       </div>

@@ -74,6 +74,7 @@ const stations = computed(() => {
     position="bottom"
     class="sheet"
     :header="title"
+    :pt="{ root: { 'aria-label': title } }"
     @update:visible="sheet = undefined"
   >
     <ul v-if="sheet === 'jump'">

@@ -1,0 +1,119 @@
+import { expect, test, type Page } from '@playwright/test';
+import { demo, desk, expectSound, openUnit, phone, signIn } from './yard.ts';
+
+const planOf = async (page: Page, unit: string): Promise<void> => {
+  await openUnit(page, unit);
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
+};
+const sum = (page: Page) => page.locator('.sum strong');
+const card = (page: Page) => page.getByRole('article').getByRole('heading');
+
+test('a walk is planned for an audience, and says why what is left out is left out', async ({
+  page,
+}) => {
+  await signIn(page);
+  await planOf(page, 'TQ-0377');
+  // Faults come before all else, and nobody can take them out.
+  await expect(page.getByRole('heading', { name: 'Said first' })).toBeVisible();
+  const first = page.locator('.stop').first();
+  await expect(first).toContainText('The outer skin stands off the wall');
+  await expect(first.getByRole('checkbox')).toHaveCount(0);
+
+  await page.locator('.p-multiselect').click();
+  await page.getByRole('option', { name: 'Winter camper' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/of little interest to winter camper/).first()).toBeVisible();
+  await expectSound(page, 'a plan');
+
+  await page.getByLabel('Minutes the buyer has').fill('1');
+  await page.getByLabel('Minutes the buyer has').press('Tab');
+  await expect(page.getByText(/What must be said alone is .* too long/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Way round' }).click();
+  await page.getByRole('option', { name: 'Inside first' }).click();
+  await page.getByLabel('Minutes the buyer has').fill('20');
+  await page.getByLabel('Minutes the buyer has').press('Tab');
+  await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
+});
+
+test('with eight minutes left the best of what is left is given, and undo takes that back', async ({
+  page,
+}) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await planOf(page, 'TQ-0417');
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const total = Number((await page.getByText(/^card 1 of/).innerText()).match(/of (\d+)/)?.[1]);
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: /^Said/ }).click();
+  await page.getByRole('button', { name: 'Re-plan' }).click();
+  await page.getByLabel('Minutes left').fill('3');
+  await page.getByLabel('Minutes left').press('Tab');
+  await expect(page.getByText(/\d+ left out:/)).toBeVisible();
+  await expectSound(page, 'a new plan');
+  await page.getByRole('button', { name: 'Give it so' }).click();
+  await expect(page.locator('[data-clock]')).toContainText('of 4 min');
+  const after = Number((await page.getByText(/^card 2 of/).innerText()).match(/of (\d+)/)?.[1]);
+  expect(after).toBeLessThan(total);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(`card 2 of ${total}`)).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+});
+
+test('a rehearsal counts what was missed, and leaves no log', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await planOf(page, 'TQ-0404');
+  const walks = (await page.request.get(demo('/api/walks'))).json();
+  const before = ((await walks) as { walks: unknown[] }).walks.length;
+  await page.getByRole('button', { name: 'Rehearse it alone' }).click();
+  await expect(page.getByRole('heading', { name: /^Rehearsal: \d+ cards/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const first = await card(page).innerText();
+  await page.getByRole('button', { name: /^Said/ }).click();
+  await expect(card(page)).not.toHaveText(first);
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await expect(page.getByText(/^\d+ missed:/)).toBeVisible();
+  await expectSound(page, 'a rehearsal');
+  await page.getByRole('button', { name: 'Back to the plan' }).click();
+  await expect(sum(page)).toBeVisible();
+  const now = (await page.request.get(demo('/api/walks'))).json();
+  expect(((await now) as { walks: unknown[] }).walks).toHaveLength(before);
+});
+
+test('a yard writes its own way round, by key, and plans by it', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page, 'maren');
+  await page.goto(demo('/settings'));
+  const routes = page.getByRole('region', { name: 'Ways round' });
+  await routes.getByRole('button', { name: 'A way of our own' }).click();
+  await routes.getByLabel('Its name').fill('Ferry way');
+  const parts = routes.getByRole('list', { name: 'Parts in walking order' }).getByRole('listitem');
+  await expect(parts.first()).toContainText('Hitch and front');
+  const later = routes.getByRole('button', { name: 'Hitch and front later' });
+  await later.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(parts.nth(2)).toContainText('Hitch and front');
+  await expect(later).toBeFocused();
+  await routes.getByText('Ends with the slide closed').click();
+  await expectSound(page, 'ways round');
+  await routes.getByRole('button', { name: 'Keep this way round' }).click();
+  await expect(routes.getByText('Ferry way is kept.')).toBeVisible();
+  await expect(page.getByText(/^route Ferry way: as usual → Door side/)).toBeVisible();
+
+  await page.goto(demo('/yard'));
+  await planOf(page, 'TQ-0417');
+  await page.getByRole('combobox', { name: 'Way round' }).click();
+  await page.getByRole('option', { name: 'Ferry way' }).click();
+  await expect(page.locator('.stop h2').first()).not.toContainText('Hitch');
+
+  await page.goto(demo('/settings'));
+  await routes.getByRole('combobox', { name: 'Way round' }).click();
+  await page.getByRole('option', { name: 'Ferry way' }).click();
+  await routes.getByRole('button', { name: 'Take it off' }).click();
+  await expect(routes.getByText('Taken off.')).toBeVisible();
+});

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import Sortable from 'sortablejs';
+import { ArrowDown, ArrowUp, GripVertical, X } from '@lucide/vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { legs, routesOf, usualRoutes, type LegKey, type Route } from '@fair-gable/core';
+import { ask } from '../api/client.ts';
+import FormNews from './FormNews.vue';
+import { useSaving } from './saved.ts';
+import { useSession } from './session.ts';
+
+/** The ways round that this yard walks: the order of their parts, by drag or by key. */
+const emit = defineEmits<{ changed: [] }>();
+const session = useSession();
+const { busy, done, problem, save } = useSaving();
+
+const own = computed<readonly Route[]>(() => session.session?.yard.routes ?? []);
+const all = computed(() => routesOf(own.value));
+const key = ref(usualRoutes[0]?.key ?? '');
+const draft = ref<Route>();
+watch(
+  [key, all],
+  () => {
+    const found = all.value.find((route) => route.key === key.value);
+    // One that was only begun is not in the list yet.
+    if (found) draft.value = { ...found };
+  },
+  {
+    immediate: true,
+  },
+);
+const isOwn = computed(() => own.value.some((route) => route.key === key.value));
+const isUsual = computed(() => usualRoutes.some((route) => route.key === key.value));
+const legLabel = (leg: LegKey): string => legs.find((row) => row.key === leg)?.label ?? leg;
+const missing = computed(() => legs.filter((leg) => !draft.value?.legs.includes(leg.key)));
+
+const rename = (label: string): void => {
+  if (draft.value) draft.value = { ...draft.value, label };
+};
+
+const list = ref<HTMLElement>();
+const put = (order: readonly LegKey[]): void => {
+  if (draft.value) draft.value = { ...draft.value, legs: order };
+};
+const moved = (from: number, to: number): void => {
+  const order = [...(draft.value?.legs ?? [])];
+  const [leg] = order.splice(from, 1);
+  if (leg && to >= 0 && to <= order.length) put([...order.slice(0, to), leg, ...order.slice(to)]);
+};
+/** Moved by key the focus goes along. */
+const step = async (from: number, by: -1 | 1): Promise<void> => {
+  moved(from, from + by);
+  await nextTick();
+  const name = by < 0 ? '.up' : '.down';
+  list.value?.querySelectorAll<HTMLElement>(name)[from + by]?.focus();
+};
+const without = (leg: LegKey): void =>
+  put((draft.value?.legs ?? []).filter((other) => other !== leg));
+
+let sortable: Sortable | undefined;
+onMounted(() => {
+  if (!list.value) return;
+  sortable = Sortable.create(list.value, {
+    handle: '.grip',
+    animation: 0,
+    onEnd: ({ oldIndex, newIndex, item, from }) => {
+      if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return;
+      // Vue draws the list; what was dragged goes back to where Vue knows it.
+      from.insertBefore(item, from.children[oldIndex + (newIndex < oldIndex ? 1 : 0)] ?? null);
+      moved(oldIndex, newIndex);
+    },
+  });
+});
+onBeforeUnmount(() => sortable?.destroy());
+
+const send = async (routes: readonly Route[], news: string): Promise<void> => {
+  const yard = session.session?.yard;
+  if (!yard) return;
+  const kept = await save(async () => {
+    await ask('PUT', '/api/yard', { name: yard.name, system: yard.system, routes });
+    await session.reload();
+  }, news);
+  if (kept) emit('changed');
+};
+const others = computed(() => own.value.filter((route) => route.key !== key.value));
+const keep = async (): Promise<void> => {
+  if (draft.value) await send([...others.value, draft.value], `${draft.value.label} is kept.`);
+};
+const back = async (): Promise<void> => {
+  await send(others.value, isUsual.value ? 'As it usually is.' : 'Taken off.');
+  if (!isUsual.value) key.value = usualRoutes[0]?.key ?? '';
+};
+const fresh = (): void => {
+  const made: Route = {
+    key: crypto.randomUUID(),
+    label: 'Our way round',
+    legs: [...(draft.value?.legs ?? [])],
+    endsClosed: false,
+  };
+  key.value = made.key;
+  draft.value = made;
+};
+</script>
+
+<template>
+  <section aria-labelledby="routes-title">
+    <h2 id="routes-title">Ways round</h2>
+    <p class="soft">
+      In which order a walk goes. Stations stand where their things are on each unit; what a unit
+      lacks drops out.
+    </p>
+    <div class="fields">
+      <div>
+        <span id="route-which" class="label">Way round</span>
+        <Select
+          v-model="key"
+          :options="[...all]"
+          option-label="label"
+          option-value="key"
+          aria-labelledby="route-which"
+        />
+      </div>
+      <Button severity="secondary" label="A way of our own" @click="fresh" />
+    </div>
+    <form v-if="draft" @submit.prevent="keep">
+      <label for="route-name">Its name</label>
+      <InputText
+        id="route-name"
+        :model-value="draft.label"
+        maxlength="60"
+        @update:model-value="(label) => rename(label ?? '')"
+      />
+      <ol ref="list" aria-label="Parts in walking order">
+        <li v-for="(leg, i) in draft.legs" :key="leg">
+          <GripVertical class="grip" aria-hidden="true" />
+          <span>{{ legLabel(leg) }}</span>
+          <button
+            type="button"
+            class="up"
+            :disabled="i === 0"
+            :aria-label="`${legLabel(leg)} earlier`"
+            @click="step(i, -1)"
+          >
+            <ArrowUp aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="down"
+            :disabled="i === draft.legs.length - 1"
+            :aria-label="`${legLabel(leg)} later`"
+            @click="step(i, 1)"
+          >
+            <ArrowDown aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            :disabled="draft.legs.length === 1"
+            :aria-label="`${legLabel(leg)} not by itself`"
+            @click="without(leg)"
+          >
+            <X aria-hidden="true" />
+          </button>
+        </li>
+      </ol>
+      <p v-if="missing.length" class="adds">
+        <button
+          v-for="leg in missing"
+          :key="leg.key"
+          type="button"
+          @click="put([...draft.legs, leg.key])"
+        >
+          add {{ leg.label.toLowerCase() }}
+        </button>
+      </p>
+      <label class="closed">
+        <input
+          type="checkbox"
+          :checked="draft.endsClosed"
+          @change="draft = { ...draft, endsClosed: !draft.endsClosed }"
+        />
+        Ends with the slide closed, to show what is still reached on the road
+      </label>
+      <p class="fields">
+        <Button type="submit" label="Keep this way round" :disabled="busy || !draft.label.trim()" />
+        <Button
+          v-if="isOwn"
+          severity="secondary"
+          :label="isUsual ? 'Back to the usual order' : 'Take it off'"
+          :disabled="busy"
+          @click="back"
+        />
+      </p>
+    </form>
+    <FormNews :done="done" :problem="problem" />
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 8px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto auto auto;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  border-bottom: var(--line) solid var(--hairline);
+  background: var(--paper);
+}
+
+.grip {
+  width: 20px;
+  color: var(--soft);
+  cursor: grab;
+  touch-action: none;
+}
+
+li button {
+  display: grid;
+  place-items: center;
+  min-width: 44px;
+  min-height: 44px;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+
+li button:disabled {
+  opacity: 0.3;
+  cursor: default;
+}
+
+li svg {
+  width: 20px;
+  height: 20px;
+}
+
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+}
+
+.adds button {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.closed {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+}
+
+.closed input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--spruce);
+}
+</style>
