@@ -21,6 +21,8 @@ import {
   torqueWindows,
   tow,
   towInputSchema,
+  tyresValue,
+  waterValue,
   type Given,
 } from '@fair-gable/core';
 import { demoFiles } from './demo-units.ts';
@@ -266,5 +268,52 @@ describe('wheel nuts', () => {
       }
     }
     expect(recheckMiles).toEqual([10, 25, 50]);
+  });
+});
+
+describe('in other units', () => {
+  const factor = fc.double({ min: 0.1, max: 10, noNaN: true });
+
+  it('tyres keep their reserve, whatever pounds and psi are called', () => {
+    fc.assert(
+      fc.property(factor, factor, (k, p) => {
+        const four = (mass: number, pressure: number) =>
+          tyresValue({
+            each: known(2150 * mass),
+            highest: known(65 * pressure),
+            pressure: known(58 * pressure),
+            gawr: known(7000 * mass),
+            count: 4,
+          });
+        expect(four(k, p)?.reserve).toBeCloseTo(four(1, 1)?.reserve ?? 0, 9);
+        expect(four(k, p)?.all).toBeCloseTo((four(1, 1)?.all ?? 0) * k, 5);
+      }),
+      { seed, numRuns: 100 },
+    );
+  });
+
+  it('tickets keep the share on the hitch, whatever a pound is called', () => {
+    fc.assert(
+      fc.property(factor, (k) => {
+        const read = byTickets({ vehicle: 5760 * k, together: 12_120 * k, trailerAxles: 5540 * k });
+        expect((read?.hitch ?? 0) / (read?.total ?? 1)).toBeCloseTo(820 / 6360, 9);
+      }),
+      { seed, numRuns: 100 },
+    );
+  });
+
+  it('tanks last in proportion to their size', () => {
+    const days = (k: number): number =>
+      waterValue({
+        fresh: known(47 * k),
+        gray: known(34 * k),
+        without: ['black'],
+        people: 2,
+        style: 'usual',
+      })?.days ?? 0;
+    fc.assert(
+      fc.property(factor, (k) => expect(days(k)).toBeCloseTo(days(1) * k, 6)),
+      { seed, numRuns: 100 },
+    );
   });
 });

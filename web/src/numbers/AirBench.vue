@@ -12,7 +12,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useUnits } from '../yard/units.ts';
 
 /** What the air on this box is against that on another of the yard: a comparison, no prediction. */
-const props = defineProps<{ unit: string; record: UnitRecord; system: System }>();
+const props = defineProps<{ unit?: string | undefined; record: UnitRecord; system: System }>();
 const units = useUnits();
 onMounted(() => {
   if (!units.loaded) void units.load();
@@ -56,7 +56,13 @@ const outcome = computed(() => {
       </div>
     </div>
     <template v-if="outcome">
-      <p role="status">{{ outcome.sentence }}</p>
+      <p role="status">
+        {{
+          outcome.value
+            ? outcome.sentence
+            : `First: ${outcome.missing.map(({ label }) => label.toLowerCase()).join(', ')}.`
+        }}
+      </p>
       <dl class="small">
         <div v-for="step in outcome.steps" :key="step.what">
           <dt class="soft">{{ step.what }}</dt>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox';
-import { defineAsyncComponent, computed } from 'vue';
+import { defineAsyncComponent, computed, ref } from 'vue';
 import {
   amountOf,
   formatQuantity,
@@ -18,6 +18,7 @@ import {
   type UnitRecord,
   type WeightValue,
 } from '@fair-gable/core';
+import ChoiceField from '../base/ChoiceField.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
 import LoadOutline from './LoadOutline.vue';
@@ -64,8 +65,18 @@ const carried = ({ pounds, limit }: (typeof places.value)[number]): string =>
 const gallonsOf = ({ gallons, level }: { gallons: number; level: number }): string =>
   `${formatQuantity(gallons * level, 'volume', props.system)}${level === 1 ? ', full' : level === 0 ? ', empty' : ''}`;
 
-const curve = computed(() => hitchCurve(input.value, 'freshTank'));
-const level = computed(() => props.trial.levels.freshTank ?? 0);
+/** The tank whose filling the curve follows. */
+const chosen = ref<TankKey>('freshTank');
+const swept = computed<TankKey>(() =>
+  tanks.value.some(({ key }) => key === chosen.value)
+    ? chosen.value
+    : (tanks.value[0]?.key ?? 'freshTank'),
+);
+const sweepable = computed(() =>
+  tanks.value.map(({ key }) => ({ key, label: specEntry(key).label.replace(' tank', '') })),
+);
+const curve = computed(() => hitchCurve(input.value, swept.value));
+const level = computed(() => props.trial.levels[swept.value] ?? 0);
 const hasPropane = computed(() => props.record.specs.lpCylinders !== undefined);
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shareWanted.from);
@@ -128,7 +139,19 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         />
         Propane aboard, cylinders full</label
       >
-      <HitchChart v-if="curve" label="Hitch share as fresh fills" :points="curve" :now="level" />
+      <ChoiceField
+        v-if="sweepable.length > 1"
+        v-model="chosen"
+        class="sweep"
+        label="Hitch share as this tank fills"
+        :choices="sweepable"
+      />
+      <HitchChart
+        v-if="curve"
+        :label="`Hitch share, ${specEntry(swept).label.toLowerCase()} from empty to full`"
+        :points="curve"
+        :now="level"
+      />
       <p class="small soft">
         Water weighs {{ poundsPerGallon }} lb a gallon, 1 kg a litre; labels round it to 8.3 lb.
       </p>
@@ -149,6 +172,9 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 }
 
 .seen {
+  /* On a phone it is above the edge while a slider is pulled: not laid out anew each time. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 640px;
   display: grid;
   align-content: start;
   gap: 14px;
@@ -165,6 +191,11 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 .answer,
 .caution {
   grid-column: 1 / -1;
+}
+
+.sweep {
+  padding: 10px 0;
+  border-top: var(--line) solid var(--hairline);
 }
 
 .amber {

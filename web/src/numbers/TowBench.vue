@@ -229,7 +229,7 @@ const leasts = computed(() => {
       </table>
     </WideTable>
     <AnswerFoot :outcome="outcome" :unit="unit" long />
-    <AirBench v-if="unit" :unit="unit" :record="record" :system="system" />
+    <AirBench :unit="unit" :record="record" :system="system" />
     <p class="small caution">
       The vehicle’s door label, the maker’s tow guide and the receiver’s plate decide, and the
       lowest of them counts. A class is only middling figures of no maker.

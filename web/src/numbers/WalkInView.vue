@@ -21,7 +21,7 @@ const loading: readonly SpecKey[] = ['uvw', 'hitchWeight', 'gvwr', 'axleRating']
 /** What each question asks for. */
 const asksFor: Readonly<Record<QuestionKey, readonly SpecKey[]>> = {
   load: [...loading, 'overallLength', 'lpCylinders', 'freshTank', 'grayTank', 'blackTank'],
-  tow: [...loading, 'freshTank'],
+  tow: [...loading, 'freshTank', 'heightWithAc', 'width'],
   nights: ['freshTank', 'grayTank', 'galleyTank', 'blackTank'],
   tyres: ['tyreLoad', 'loadRange', 'coldPressure', 'axleRating', 'tyreSize'],
   label: ['gvwr', 'uvw', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank'],
