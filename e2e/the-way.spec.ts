@@ -211,6 +211,10 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await expect(part('missed')).not.toContainText('Safety chains');
   await expect(part('marks')).toContainText('asked');
   await expect(part('marks')).toContainText('Power tongue jack: “How much does it lift?”');
+  await part('marks').getByRole('button', { name: 'Put it on the open questions' }).click();
+  await part('marks').getByRole('link', { name: 'on the open questions' }).click();
+  await expect(page.getByRole('button', { name: /How much does it lift\?/ })).toBeVisible();
+  await page.goBack();
   await expect(
     part('done')
       .getByText(/^0:\d\d$/)

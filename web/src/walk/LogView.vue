@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
-import { clock, logOf, type Mark } from '@fair-gable/core';
+import { clock, logOf, type LogMark, type Mark } from '@fair-gable/core';
 import { ask, saying } from '../api/client.ts';
 import { useOutbox } from '../outbox/index.ts';
+import { useSession } from '../people/session.ts';
+import { useAsking } from '../questions/asking.ts';
 import type { YardUnit } from '../yard/units.ts';
 import type { WalkView } from './walk.ts';
 
 /** What walks of this unit came to: what was said, shown, missed and asked, with times. */
 const props = defineProps<{ unit: YardUnit; walk?: string | undefined }>();
 const outbox = useOutbox();
+const session = useSession();
 const walks = ref<readonly WalkView[]>();
 const problem = ref('');
 
@@ -45,6 +48,16 @@ const markWords: Readonly<Record<Mark, string>> = {
   asked: 'asked',
   promise: 'promised',
   'not-working': 'not working',
+};
+
+const { problem: notAsked, ask: askIt } = useAsking();
+/** Whether a question of the walk is on this unit's list already, in the same words. */
+const isOnList = (text: string): boolean =>
+  Object.values(props.unit.record.questions).some((entry) => entry?.value.text === text);
+const putOnList = ({ note, point }: LogMark): void => {
+  if (!note) return;
+  const isField = /^(specs|features)\./.test(point);
+  void askIt(props.unit.id, { text: note, scope: 'unit', ...(isField ? { about: point } : {}) });
 };
 
 const longest = computed(() =>
@@ -96,12 +109,24 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
       </header>
       <template v-if="log.marks.length">
         <h3>Asked, promised, found</h3>
+        <p v-if="notAsked" class="wrong" role="alert">{{ notAsked }}</p>
         <ul class="rows" data-part="marks">
           <li v-for="(m, i) in log.marks" :key="i">
             <span class="number">{{ clock(m.at) }}</span>
             <span class="mark">{{ markWords[m.mark] }}</span>
             <span
-              >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template></span
+              >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template>
+              <template v-if="m.mark === 'asked' && m.note && session.may('record')">
+                <RouterLink
+                  v-if="isOnList(m.note)"
+                  class="onward"
+                  :to="{ name: 'questions', params: { id: unit.id } }"
+                  >on the open questions</RouterLink
+                >
+                <button v-else type="button" class="onward" @click="putOnList(m)">
+                  Put it on the open questions
+                </button>
+              </template></span
             >
           </li>
         </ul>
@@ -145,6 +170,20 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
 </template>
 
 <style scoped>
+.onward {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
 .pad {
   display: grid;
   gap: 8px;
