@@ -85,13 +85,15 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 <template>
   <div class="bench">
     <div class="seen">
-      <LoadOutline
-        :record="record"
-        :system="system"
-        :items="input.items"
-        :axle="input.axle?.amount"
-        :value="outcome.value"
-      />
+      <div class="drawn">
+        <LoadOutline
+          :record="record"
+          :system="system"
+          :items="input.items"
+          :axle="input.axle?.amount"
+          :value="outcome.value"
+        />
+      </div>
       <LimitBars
         v-if="outcome.value"
         :limits="outcome.value.limits"
@@ -172,9 +174,6 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 }
 
 .seen {
-  /* On a phone it is above the edge while a slider is pulled: not laid out anew each time. */
-  content-visibility: auto;
-  contain-intrinsic-size: auto 640px;
   display: grid;
   align-content: start;
   gap: 14px;
@@ -191,6 +190,12 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 .answer,
 .caution {
   grid-column: 1 / -1;
+}
+
+/* On a phone it is above the edge while a slider is pulled: not laid out anew each time. */
+.drawn {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 200px;
 }
 
 .sweep {
