@@ -43,7 +43,8 @@ const jest =
   (project) =>
   async (/** @type {Ground} */ { cluster, folder }) => {
     const file = join(folder, `${project}.json`);
-    const args = ['--selectProjects', project, '--json', '--outputFile', file];
+    // A test that failed may have left something running; it does not hold up the others.
+    const args = ['--selectProjects', project, '--forceExit', '--json', '--outputFile', file];
     await shown(bin('jest'), project === 'core' ? args : [...args, '--runInBand'], {
       NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
       TEST_POSTGRES: cluster?.urlOf('postgres') ?? '',

@@ -147,10 +147,12 @@ describe('faults', () => {
         { server: await startServer(databaseUrl), writers: writers.slice(3) },
       ];
       let isOver = false;
+      /** Where a server does not come up again nobody writes on for ever. */
+      let hasFailed = false;
 
       /** Sends an edit until it is answered, by whichever server is there by then. */
       const sent = async (lane: Lane, edit: { id: string; changes: unknown[] }): Promise<void> => {
-        for (;;) {
+        while (!hasFailed) {
           const path = `/api/units/${unit}/edits`;
           const answer = await post(lane.server, cookie, path, edit).catch(() => undefined);
           if (answer && answer.status < 500) {
@@ -183,10 +185,16 @@ describe('faults', () => {
         }
       };
       const writing = Promise.all(lanes.flatMap((lane) => lane.writers.map((w) => write(lane, w))));
-      await Promise.all(lanes.map(kill));
-      isOver = true;
-      await writing;
-      for (const { server } of lanes) server.child.child.kill('SIGKILL');
+      try {
+        await Promise.all(lanes.map(kill));
+      } catch (error) {
+        hasFailed = true;
+        throw error;
+      } finally {
+        isOver = true;
+        await writing;
+        for (const { server } of lanes) server.child.child.kill('SIGKILL');
+      }
 
       const client = new Client({ connectionString: databaseUrl });
       await client.connect();
