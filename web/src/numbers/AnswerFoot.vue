@@ -71,9 +71,6 @@ const isLinked = (field: string | undefined): field is string =>
 .foot {
   display: grid;
   gap: 10px;
-  /* What is below the edge is not laid out anew while a slider is pulled. */
-  content-visibility: auto;
-  contain-intrinsic-size: auto 200px;
 }
 
 .sentence {

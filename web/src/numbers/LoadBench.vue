@@ -192,12 +192,6 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
   grid-column: 1 / -1;
 }
 
-/* On a phone it is above the edge while a slider is pulled: not laid out anew each time. */
-.drawn {
-  content-visibility: auto;
-  contain-intrinsic-size: auto 200px;
-}
-
 .sweep {
   padding: 10px 0;
   border-top: var(--line) solid var(--hairline);

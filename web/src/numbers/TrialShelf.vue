@@ -135,8 +135,6 @@ const rows = computed(() => {
   margin-top: 26px;
   padding-top: 16px;
   border-top: 2px solid var(--ink);
-  content-visibility: auto;
-  contain-intrinsic-size: auto 240px;
 }
 
 h3 {
