@@ -228,16 +228,16 @@ export const replan = (plan: WalkPlan, state: WalkState, seconds: number): Plann
   const points = plan.points.filter(isOpen);
   const given = plan.points.filter((point) => !isOpen(point));
   const listeners = plan.about?.listeners ?? [];
+  const paid = new Set(given.flatMap((point) => point.needs ?? []));
   const problem = modelOf(points, {
     listeners,
     available: seconds,
     walking: 0,
-    ready: [...new Set(given.flatMap((point) => point.needs ?? []))],
+    ready: [],
     standing: state.current?.station,
     pinned: new Set(),
     wanted: new Set(),
   });
-  const paid = new Set(given.flatMap((point) => point.needs ?? []));
   const needs = problem.needs.map((need) =>
     paid.has(need.key as NeedKey) ? { ...need, seconds: 0 } : need,
   );

@@ -85,15 +85,13 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
 <template>
   <div class="bench">
     <div class="seen">
-      <div class="drawn">
-        <LoadOutline
-          :record="record"
-          :system="system"
-          :items="input.items"
-          :axle="input.axle?.amount"
-          :value="outcome.value"
-        />
-      </div>
+      <LoadOutline
+        :record="record"
+        :system="system"
+        :items="input.items"
+        :axle="input.axle?.amount"
+        :value="outcome.value"
+      />
       <LimitBars
         v-if="outcome.value"
         :limits="outcome.value.limits"
