@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { FullConfig } from '@playwright/test';
 import { Client } from 'pg';
 import { networkFrom, serve, type Serving } from '../server/dist/index.js';
 
@@ -28,16 +29,19 @@ const start = async (demoFolder?: string): Promise<Serving> =>
     ...(demoFolder ? { demoFolder } : {}),
   });
 
-/** The built application twice: on the demo yard, and on an empty one. */
-const setUp = async (): Promise<() => Promise<void>> => {
-  const demo = await start(join(root, 'demo'));
+/** The built application for each worker, on a demo yard of its own; and once on an empty one. */
+const setUp = async (config: FullConfig): Promise<() => Promise<void>> => {
   const empty = await start();
-  process.env['DEMO_ADDRESS'] = demo.address;
   process.env['EMPTY_ADDRESS'] = empty.address;
   process.env['EMPTY_TOKEN'] = empty.token ?? '';
+  const yards: Serving[] = [];
+  for (let worker = 0; worker < config.workers; worker++) {
+    const yard = await start(join(root, 'demo'));
+    process.env[`DEMO_ADDRESS_${String(worker)}`] = yard.address;
+    yards.push(yard);
+  }
   return async () => {
-    await demo.stop();
-    await empty.stop();
+    await Promise.all([empty, ...yards].map((serving) => serving.stop()));
   };
 };
 

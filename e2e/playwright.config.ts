@@ -4,8 +4,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: 'results',
   globalSetup: './global-setup.ts',
-  // One yard in one database: the tests go through it one after the other.
-  workers: 1,
+  // Each worker has a yard in a database of its own, and goes through it one test after the other.
+  workers: 2,
   fullyParallel: false,
   timeout: 120_000,
   // What is looked for comes at once on a desk; a machine with a slow disk may take its time over it.
