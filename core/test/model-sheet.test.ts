@@ -99,6 +99,7 @@ const sheet: ModelSheet = {
   sisters: [],
   objections: [],
   wouldChange: [],
+  wordings: {},
 };
 const series: ModelSheet = {
   ...sheet,

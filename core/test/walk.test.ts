@@ -237,7 +237,14 @@ describe('the log', () => {
   it('says what was missed and what was asked', () => {
     expect(log.missed.map((p) => p.id)).toEqual(['f1', 'u2']);
     expect(log.marks).toEqual([
-      { point: 'h2', mark: 'asked', note: 'How long is the cable?', at: 2000, label: 'h2' },
+      {
+        id: uuid(3),
+        point: 'h2',
+        mark: 'asked',
+        note: 'How long is the cable?',
+        at: 2000,
+        label: 'h2',
+      },
     ]);
   });
 

@@ -10,6 +10,7 @@ import type { DataSource } from 'typeorm';
 import { apiDocsPlugin } from './api-docs/index.ts';
 import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
+import { followUpPlugin, type MailOutbox } from './follow-up/index.ts';
 import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
@@ -20,6 +21,7 @@ import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.t
 import { recordPlugin } from './record/index.ts';
 import { stockListPlugin } from './stock-list/index.ts';
 import { vehiclesPlugin } from './tow/index.ts';
+import { screenPlugin } from './screen/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
 import { webPlugin } from './web/index.ts';
@@ -39,6 +41,8 @@ export interface AppOptions {
   readonly signInsPerMinute?: number | undefined;
   /** Milliseconds in which a request must have arrived. */
   readonly requestTimeout?: number | undefined;
+  /** What takes letters to people; by default a tray in the yard, which sends nothing. */
+  readonly mail?: MailOutbox | undefined;
   readonly logger?: FastifyServerOptions['logger'];
 }
 
@@ -63,6 +67,8 @@ const security = (isSecure: boolean) => ({
       styleSrc: ["'self'", "'unsafe-inline'"],
       // A photo that was just taken is shown from the device itself.
       imgSrc: ["'self'", 'data:', 'blob:'],
+      // So is a voice memo heard.
+      mediaSrc: ["'self'", 'blob:'],
       frameAncestors: ["'none'"],
       formAction: ["'self'"],
       upgradeInsecureRequests: isSecure ? [] : null,
@@ -118,6 +124,8 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(numbersPlugin);
   await app.register(vehiclesPlugin, { source });
   await app.register(walkPlugin, { source });
+  await app.register(screenPlugin, { source });
+  await app.register(followUpPlugin, { source, mail: options.mail });
   if (webRoot) await app.register(webPlugin, { root: webRoot });
   else app.setNotFoundHandler(refuseAddress);
   return app;

@@ -59,7 +59,7 @@ describe('a unit file', () => {
     [
       'a later version',
       { format: 'fair-gable/unit', version: 7 },
-      /version 7; this program reads up to 5/,
+      /version 7; this program reads up to 6/,
     ],
     ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
   ])('refuses %s in a sentence', async (_, content, words) => {

@@ -7,6 +7,7 @@ export {
   type MidYear,
   type ModelSheet,
   type Offer,
+  type SheetObjection,
   type SheetPackage,
   type SheetValues,
 } from './schema.ts';

@@ -12,10 +12,13 @@ import {
 import { sentence } from '../problems/index.ts';
 import {
   featureStateSchema,
+  isWordingKey,
   placeSchema,
+  wordingSchema,
   specProblem,
   specValueSchema,
   type Place,
+  type Wording,
   type SpecValue,
 } from '../record/index.ts';
 
@@ -101,7 +104,15 @@ export const midYearSchema = z.strictObject({
   without: z.array(z.string().refine(isFeatureKey, 'No such feature.')).max(40).default([]),
 });
 
-const objectionSchema = z.strictObject({ says: words, answer: words });
+const objectionSchema = z.strictObject({
+  says: words,
+  answer: words,
+  /** The spec or feature that brings it up, which says where it is answered. */
+  about: z
+    .string()
+    .refine((key) => isSpecKey(key) || isFeatureKey(key), 'No such spec or feature.')
+    .optional(),
+});
 
 /** What somebody found on a unit and offers to the sheet; a manager takes it over or leaves it. */
 export const offerSchema = z.strictObject({
@@ -132,6 +143,8 @@ export const modelSheetSchema = z
     sisters: z.array(z.uuid()).max(10).default([]),
     objections: z.array(objectionSchema).max(30).default([]),
     wouldChange: z.array(words).max(30).default([]),
+    /** How cards are worded on every unit of the model that does not word them itself. */
+    wordings: z.record(z.string().refine(isWordingKey, 'No such card.'), wordingSchema).default({}),
   })
   .superRefine((sheet, context) => {
     const message = sheetProblem(sheet);
@@ -178,6 +191,13 @@ export interface Offer {
   readonly at: string;
 }
 
+/** What people say of a model, and the honest answer. */
+export interface SheetObjection {
+  readonly says: string;
+  readonly answer: string;
+  readonly about?: string | undefined;
+}
+
 export interface ModelSheet {
   readonly id: string;
   readonly series: string;
@@ -188,8 +208,9 @@ export interface ModelSheet {
   readonly packages: readonly SheetPackage[];
   readonly midYear: readonly MidYear[];
   readonly sisters: readonly string[];
-  readonly objections: readonly { readonly says: string; readonly answer: string }[];
+  readonly objections: readonly SheetObjection[];
   readonly wouldChange: readonly string[];
+  readonly wordings: Readonly<Record<string, Wording>>;
 }
 
 /** A sheet as the yard keeps it. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../catalogue/index.ts';
+import { keepDays } from '../follow-up/index.ts';
 import { routeSchema } from '../walk/index.ts';
 import { savedViewsSchema } from '../yard/index.ts';
 import { roles } from './roles.ts';
@@ -76,6 +77,8 @@ export const sessionSchema = z.strictObject({
     /** Routes as this yard has written them. */
     routes: routesSchema,
     glossary: glossarySchema,
+    /** Days for which buyers’ names are kept. */
+    keepBuyers: z.number().int(),
     /** Filled with the demo: stand-ins for a yard’s devices are offered. */
     demo: z.boolean(),
   }),
@@ -103,6 +106,12 @@ export const yardSettingsSchema = z.strictObject({
   houseViews: houseViewsSchema.optional(),
   routes: routesSchema.optional(),
   glossary: glossarySchema.optional(),
+  keepBuyers: z
+    .number()
+    .int()
+    .min(keepDays.least, `Days: at least ${keepDays.least}.`)
+    .max(keepDays.most, `Days: at most ${keepDays.most}.`)
+    .optional(),
 });
 export type YardSettings = z.infer<typeof yardSettingsSchema>;
 

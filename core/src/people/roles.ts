@@ -16,6 +16,8 @@ export const rights = {
   inspect: ['technician'],
   operate: ['manager', 'specialist', 'technician'],
   'see-prices': ['manager', 'specialist', 'technician', 'viewer'],
+  /** Names and contacts of buyers: whoever follows up. */
+  'see-buyers': ['manager', 'specialist'],
   manage: ['manager'],
 } as const satisfies Readonly<Record<string, readonly Role[]>>;
 export type Right = keyof typeof rights;

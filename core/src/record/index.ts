@@ -77,6 +77,7 @@ export {
   type Trial,
   type Weighings,
 } from './values/trial.ts';
+export { isWordingKey, wordingSchema, type Wording } from './values/wording.ts';
 export {
   figureSources,
   vehicleFigures,

@@ -25,6 +25,7 @@ import {
 import { inspectedSchema, type Inspected } from './values/inspected.ts';
 import { photoSchema, type Photo } from './values/photo.ts';
 import { questionSchema, type Question } from './values/question.ts';
+import { isWordingKey, wordingSchema, type Wording } from './values/wording.ts';
 import { sideSchema } from './values/side.ts';
 import { isMadeKey, keysOf, textLimit } from './values/spot.ts';
 import { keptTrialSchema, type KeptTrial } from './values/trial.ts';
@@ -127,6 +128,7 @@ export const valueSchemas = {
   fitted: fittedSchema,
   questions: questionSchema,
   trials: keptTrialSchema,
+  wordings: wordingSchema,
 } as const;
 
 const part = <T extends z.ZodType>(value: T) => z.record(z.string(), entryOf(value)).default({});
@@ -147,6 +149,7 @@ export const recordSchema = z.strictObject({
   fitted: part(fittedSchema),
   questions: part(questionSchema),
   trials: part(keptTrialSchema),
+  wordings: part(wordingSchema),
 });
 
 /** What one source says of a field, who brought it, and when. */
@@ -183,6 +186,8 @@ export interface UnitRecord {
   readonly questions: Held<string, Question>;
   /** What was tried on the benches and kept under a name. */
   readonly trials: Held<string, KeptTrial>;
+  /** Cards of the walk that somebody worded, wants always or never, or wrote; by the card’s id. */
+  readonly wordings: Held<string, Wording>;
 }
 
 /** The parts of a record, in the order in which they are written. */
@@ -209,4 +214,5 @@ export const keyTests: { readonly [P in Part]: (key: string) => boolean } = {
   fitted: isMadeKey,
   questions: isMadeKey,
   trials: isMadeKey,
+  wordings: isWordingKey,
 };

@@ -25,6 +25,14 @@ const entryLabel = (key: string): string => {
   return isFeatureKey(key) ? featureEntry(key).label : key;
 };
 
+/** What a card is about, by its id. */
+const wordingOf = (id: string): string => {
+  const [kind, key = ''] = id.split('.');
+  if (kind === 'own') return 'a thing of our own';
+  if (kind === 'objections') return 'an objection';
+  return kind === 'changes' ? 'what we would change' : entryLabel(key).toLowerCase();
+};
+
 /** What a part's field is called, where its key alone does not say it. */
 const labels: { readonly [P in Part]?: (key: string) => string } = {
   places: (key) => `${entryLabel(key)}, its place`,
@@ -39,6 +47,7 @@ const labels: { readonly [P in Part]?: (key: string) => string } = {
   fitted: () => 'Fitted here',
   questions: () => 'A question',
   trials: () => 'A trial that was kept',
+  wordings: (key) => `What is said of ${wordingOf(key)}`,
 };
 
 /**
@@ -131,6 +140,9 @@ const texts: {
     `${what}, ${formatQuantity(weight, 'weight', system)}`,
   questions: ({ text, answer }) => (answer ? `${text} Answer: ${answer}` : text),
   trials: ({ name, card }) => (card ? `“${name}”, with a card on the walk` : `“${name}”`),
+  wordings: ({ words, wanted }) =>
+    [words && `“${words}”`, wanted && `${wanted} in the plan`].filter(Boolean).join(', ') ||
+    'as the record words it',
 };
 
 /**

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { audiences, isStationKey, type Audience, type StationKey } from '../catalogue/index.ts';
-import { pointSchema } from './points.ts';
+import { pointSchema } from './point.ts';
 
 /**
  * A walk is a log of append-only events. `counter` is one more than the highest this device had
@@ -25,6 +25,8 @@ export const whatSchema = z.discriminatedUnion('kind', [
     point: pointId,
     mark: z.enum(marks),
     note: z.string().trim().min(1).max(500).optional(),
+    /** A voice memo, kept apart; it may come later than the mark. */
+    memo: z.uuid().optional(),
   }),
   z.strictObject({ kind: z.literal('jump'), station }),
   z.strictObject({ kind: z.literal('turn-to'), point: pointId }),
@@ -63,6 +65,8 @@ export const walkPlanSchema = z.strictObject({
         .array(z.strictObject({ audience: audienceSchema, weight: z.number().min(0.1).max(10) }))
         .max(6),
       route: z.string().min(1).max(60),
+      /** In which units the cards were worded. */
+      system: z.enum(['us', 'metric']).optional(),
     })
     .optional(),
 });

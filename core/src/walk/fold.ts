@@ -1,6 +1,6 @@
 import type { StationKey } from '../catalogue/index.ts';
 import type { Mark, WalkEvent, WalkPlan } from './events.ts';
-import type { Point } from './points.ts';
+import type { Point } from './point.ts';
 
 export type CardState = 'open' | 'said' | 'shown' | 'later';
 
@@ -8,6 +8,7 @@ export interface Marked {
   readonly point: string;
   readonly mark: Mark;
   readonly note?: string;
+  readonly memo?: string;
 }
 
 export interface WalkState {
@@ -210,6 +211,7 @@ const marksOf = (events: readonly WalkEvent[]): readonly Marked[] =>
             point: what.point,
             mark: what.mark,
             ...(what.note === undefined ? {} : { note: what.note }),
+            ...(what.memo === undefined ? {} : { memo: what.memo }),
           },
         ]
       : [],

@@ -1,12 +1,6 @@
-export {
-  pointSchema,
-  pointsOf,
-  routeOf,
-  secondsFor,
-  totalSeconds,
-  type CardNumber,
-  type Point,
-} from './points.ts';
+export { pointSchema, secondsFor, totalSeconds, type CardNumber, type Point } from './point.ts';
+export { pointsOf, routeOf } from './points.ts';
+export { modelTalk, noTalk, type ModelTalk } from './told.ts';
 export {
   marks,
   nextEvent,
@@ -59,3 +53,15 @@ export {
   type Route,
 } from './routes.ts';
 export { interestWords, stationBonus, worthOfPoint, type Listener } from './worth.ts';
+export { cardNow, faultsSince, type CardNow } from './since.ts';
+export {
+  summaryOf,
+  type CaredFor,
+  type ModelQuestion,
+  type SkippedCard,
+  type StationPace,
+  type WalkPace,
+  type WalkSeen,
+  type WalksSummary,
+} from './many.ts';
+export { screenOf, type ScreenView } from './screen.ts';

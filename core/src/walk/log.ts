@@ -1,7 +1,7 @@
 import { stationEntry, type StationKey } from '../catalogue/index.ts';
 import type { Mark, WalkEvent, WalkPlan } from './events.ts';
 import { foldWalk, standing, workedMs } from './fold.ts';
-import type { Point } from './points.ts';
+import type { Point } from './point.ts';
 
 export interface LogLine {
   readonly point: Point;
@@ -12,10 +12,14 @@ export interface LogLine {
 
 /** A question, a promise, a fault or a liking, with the card it was raised at, also of cards not given. */
 export interface LogMark {
+  /** Of its event. */
+  readonly id: string;
   readonly point: string;
   readonly label: string;
   readonly mark: Mark;
   readonly note?: string;
+  /** Of a voice memo. */
+  readonly memo?: string;
   /** Walking time, ms. */
   readonly at: number;
 }
@@ -61,10 +65,14 @@ const marksIn = (plan: WalkPlan, events: readonly WalkEvent[]): readonly LogMark
   return counting.flatMap((event): LogMark[] => {
     const { what } = event;
     if (what.kind !== 'mark') return [];
-    const { point, mark, note } = what;
+    const { point, mark, note, memo } = what;
     const label = plan.points.find((p) => p.id === point)?.label ?? point;
     const at = workedAt(counting, event);
-    return [{ point, label, mark, at, ...(note === undefined ? {} : { note }) }];
+    const said = {
+      ...(note === undefined ? {} : { note }),
+      ...(memo === undefined ? {} : { memo }),
+    };
+    return [{ id: event.id, point, label, mark, at, ...said }];
   });
 };
 

@@ -1,7 +1,7 @@
 import { stationEntry } from '../catalogue/index.ts';
 import { hasFeature, type UnitRecord } from '../record/index.ts';
 import type { NeedKey } from './need-rows.ts';
-import type { Point } from './points.ts';
+import type { Point } from './point.ts';
 
 /** Stations that stand behind a closed slide. */
 const behindSlide = new Set(['kitchen', 'living', 'bedroom']);

@@ -1,6 +1,6 @@
 import type { WalkPlan } from './events.ts';
 import type { WalkState } from './fold.ts';
-import { totalSeconds } from './points.ts';
+import { totalSeconds } from './point.ts';
 
 /** Where a walk is against its plan. */
 export interface Pace {

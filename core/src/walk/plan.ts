@@ -6,7 +6,7 @@ import type { WalkState } from './fold.ts';
 import { needRows, type NeedKey } from './need-rows.ts';
 import { needsOf } from './needs.ts';
 import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.ts';
-import { secondsFor, type Point } from './points.ts';
+import { secondsFor, type Point } from './point.ts';
 import { stationsOn, type Route } from './routes.ts';
 import { interestWords, stationBonus, worthOfPoint, type Listener } from './worth.ts';
 
@@ -110,7 +110,7 @@ const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem =>
       station: point.first ? 0 : places.indexOf(point.station),
       seconds: point.seconds,
       worth: worthOfPoint(point, given.listeners),
-      compulsory: isCompulsory(point) || given.pinned.has(point.id),
+      compulsory: isCompulsory(point) || given.pinned.has(point.id) || point.wanted === 'always',
       needs: point.needs ?? [],
       link: point.link,
     })),
@@ -128,6 +128,10 @@ const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem =>
   };
 };
 
+/** Taken out for this walk; or for all walks, where this one does not want it all the same. */
+const isUnwanted = ({ id, wanted }: Point, { dropped, pinned }: PlanWish): boolean =>
+  dropped.has(id) || (wanted === 'never' && !pinned.has(id));
+
 interface Prepared {
   readonly points: readonly Point[];
   readonly problem: PlanProblem;
@@ -140,7 +144,7 @@ export const planProblem = (
   wish: PlanWish,
 ): Prepared => {
   const points = inRouteOrder(
-    all.filter(({ id }) => !wish.dropped.has(id)),
+    all.filter((point) => !isUnwanted(point, wish)),
     stationsOn(record, wish.route),
   ).map((point) => (point.first ? point : { ...point, needs: [...needsOf(record, point)] }));
   const walking = walkRound(record);
@@ -209,8 +213,11 @@ export const planCards = (
   const available = wish.available - (last?.seconds ?? 0);
   const plan = solved(planProblem(record, all, { ...wish, available }), wish.listeners);
   const unwanted = all
-    .filter(({ id }) => wish.dropped.has(id))
-    .map((point) => ({ point, reason: 'taken out by you' }));
+    .filter((point) => isUnwanted(point, wish))
+    .map((point) => ({
+      point,
+      reason: wish.dropped.has(point.id) ? 'taken out by you' : 'never wanted on this unit',
+    }));
   const leftOut = [...plan.leftOut, ...unwanted];
   return last
     ? { ...plan, leftOut, points: [...plan.points, last], seconds: plan.seconds + last.seconds }

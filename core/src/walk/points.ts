@@ -1,11 +1,9 @@
-import { z } from 'zod';
 import {
   featureEntry,
   features,
   findingKind,
   isFeatureKey,
   isFitted,
-  isStationKey,
   specEntry,
   specs,
   type Feature,
@@ -16,60 +14,12 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { operableOf, saidFirst } from '../condition/index.ts';
-import {
-  formatSpec,
-  hasFeature,
-  howKnownSchema,
-  type QuestionKey,
-  type UnitRecord,
-} from '../record/index.ts';
+import { formatSpec, hasFeature, type QuestionKey, type UnitRecord } from '../record/index.ts';
 import { keptTrials, questionWords } from '../trial/index.ts';
 import type { System } from '../quantity/index.ts';
-import { needKeys } from './need-rows.ts';
+import { grid, secondsFor, type CardNumber, type Point } from './point.ts';
+import { asWorded, modelPoints, noTalk, type ModelTalk } from './told.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
-
-const line = z.string().min(1).max(500);
-
-/** A number set large on a card; without `text` it is not known, and not to be said. */
-export const cardNumberSchema = z.strictObject({
-  label: line,
-  text: line.optional(),
-  how: howKnownSchema.optional(),
-});
-
-/** One card: one thing to say at one station. A walk keeps its cards as they were when it was planned. */
-export const pointSchema = z.strictObject({
-  id: z.string().min(1).max(90),
-  station: z.custom<StationKey>((key) => typeof key === 'string' && isStationKey(key)),
-  label: line,
-  sentence: line,
-  numbers: z.array(cardNumberSchema).max(6),
-  show: line.optional(),
-  not: line.optional(),
-  caution: line.optional(),
-  seconds: z.number().int().min(5).max(600),
-  /** A fault: told before anything else. */
-  first: z.literal(true).optional(),
-  /** Cards of the same link are given both or not at all. */
-  link: z.string().min(1).max(60).optional(),
-  /** What must be done before it can be given; set when a walk is planned. */
-  needs: z.array(z.enum(needKeys)).max(needKeys.length).optional(),
-});
-export type CardNumber = z.infer<typeof cardNumberSchema>;
-export type Point = z.infer<typeof pointSchema>;
-
-/** Spoken pace, words a second; 150 words a minute, common practice for speech outdoors. */
-const wordsPerSecond = 2.5;
-/** Times are planned on a five-second grid. */
-const grid = 5;
-/** Between two cards one turns, points and waits for a nod; common practice, seconds. */
-const breath = 4;
-
-/** How long a card takes: its words at the speaker's pace, what is done beside it, and a breath. */
-export const secondsFor = (sentence: string, action = 0): number => {
-  const words = sentence.split(/\s+/).filter(Boolean).length;
-  return Math.max(grid, Math.ceil((words / wordsPerSecond + action + breath) / grid) * grid);
-};
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
@@ -251,22 +201,27 @@ export const routeOf = (record: UnitRecord): readonly StationKey[] =>
  * Only what its record knows; what it lacks where a buyer would ask.
  * A unit that is not inspected is told and not operated; of one that is, not what failed or could not be tried.
  * @param operates false for whoever may look and tell but operate nothing, such as a guest presenter
+ * @param talk what its model sheet adds, modelTalk
  */
-export const pointsOf = (record: UnitRecord, system: System, operates = true): readonly Point[] => {
+export const pointsOf = (
+  record: UnitRecord,
+  system: System,
+  operates = true,
+  talk: ModelTalk = noTalk,
+): readonly Point[] => {
   const { may, toldOnly } = operableOf(record);
   const telling: Telling = { record, system, operates: operates && may, toldOnly };
   const all = [
     ...specs.flatMap((s) => specPoint(s, telling) ?? []),
     ...features.flatMap((f) => featurePoint(f, telling) ?? []),
     ...trialPoints(record, system),
+    ...modelPoints(talk),
   ].map((point) => (links[point.id] ? { ...point, link: links[point.id] } : point));
   const first = findingPoints(record);
-  return [...first, ...ordered(record, all)];
+  return [...first, ...ordered(record, asWorded(all, record, talk))];
 };
 
 const ordered = (record: UnitRecord, all: readonly Point[]): readonly Point[] =>
-  routeOf(record).flatMap((station) => all.filter((p) => p.station === station));
-
-/** Seconds of speaking and showing. */
-export const totalSeconds = (points: readonly Point[]): number =>
-  points.reduce((sum, p) => sum + p.seconds, 0);
+  [...new Set([...routeOf(record), ...all.map(({ station }) => station)])].flatMap((station) =>
+    all.filter((point) => point.station === station),
+  );

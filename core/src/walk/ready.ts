@@ -1,6 +1,6 @@
 import { hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import type { NeedKey } from './need-rows.ts';
-import type { Point } from './points.ts';
+import type { Point } from './point.ts';
 
 /** Something to be done on the lot before a walk, and how long before it. */
 export interface Preparation {

@@ -1,5 +1,5 @@
 import { audiences, entryFor, isFeatureKey, isSpecKey, type Audience } from '../catalogue/index.ts';
-import type { Point } from './points.ts';
+import type { Point } from './point.ts';
 
 /** Who is there, and how much each of them counts. */
 export interface Listener {
@@ -20,7 +20,8 @@ const basic = 800;
 export const stationBonus = 150;
 
 const worthTo = (point: Point, audience: Audience): number => {
-  const key = point.id.split('.')[1] ?? '';
+  const [kind, key = ''] = point.id.split('.');
+  if (kind === 'objections' || kind === 'changes') return everybody;
   if (!isSpecKey(key) && !isFeatureKey(key)) return asked;
   const entry = entryFor(key);
   const named = entry.audiences as readonly Audience[];

@@ -29,6 +29,7 @@ const record = {
   fitted: {},
   questions: {},
   trials: {},
+  wordings: {},
 };
 const unitView = { id: unit, record };
 
@@ -49,6 +50,28 @@ const event = {
   what: { kind: 'said', point: 'specs.gvwr' },
 };
 const given = { plan, by: 'Ines Rook', createdAt: at, events: [event] };
+const followUp = {
+  id: 'f0110000-0000-4000-8000-000000000001',
+  walk,
+  unit,
+  kind: 'promise',
+  text: 'Send the manual of the fridge',
+  due: '2026-04-14',
+  who: 'Ines Rook',
+};
+const buyer = {
+  id: 'b0e40000-0000-4000-8000-000000000001',
+  name: 'Asa Fenn',
+  email: 'asa@harbour.example',
+};
+const letter = {
+  id: '1e77e400-0000-4000-8000-000000000001',
+  walk,
+  subject: 'The Fenlark 24 RKD you looked at',
+  text: 'Good day Asa Fenn, …',
+};
+const keptLetter = { ...letter, to: buyer.email, by: 'Ines Rook', at, sentAt: at };
+const screenToken = 'the-address-of-a-screen-0001';
 const link = { token: 'a-one-time-token', until: '2026-04-16T11:30:00.000Z' };
 const row = { key: 'hitch', label: 'Hitch' };
 
@@ -95,6 +118,7 @@ const sheet = {
   sisters: [],
   objections: [{ says: 'The step count is low.', answer: 'The floor is low too.' }],
   wouldChange: ['A second outlet by the dinette.'],
+  wordings: { 'specs.gvwr': { words: 'By its label 7,490 lb at most.' } },
 };
 const kept = { sheet, version: 1, by: 'Maren Holt', at, offers: [] };
 const offer = {
@@ -210,6 +234,41 @@ export const examples: Readonly<Record<string, Example>> = {
   'GET /api/vehicles': { answer: { vehicles: [vehicle] } },
   'PUT /api/vehicles/:key': { body: vehicle },
   'DELETE /api/vehicles/:key': {},
+  'PUT /api/walks/:id/memos/:memo': {},
+  'GET /api/walks/:id/memos/:memo': {},
+  'POST /api/walks/:id/screens': { answer: { token: screenToken, until: at } },
+  'DELETE /api/walks/:id/screens': {},
+  'GET /api/screens/:token': {
+    answer: {
+      unit: 'Fenlark 24 RKD',
+      state: 'walking',
+      station: 'labels',
+      title: 'Gross weight rating',
+      numbers: card.numbers,
+      photos: [],
+      record,
+    },
+  },
+  'GET /api/screens/:token/live': {},
+  'GET /api/screens/:token/photos/:photo': {},
+  'GET /api/follow-ups': { answer: { followUps: [{ followUp, by: 'Ines Rook', version: 1 }] } },
+  'PUT /api/follow-ups/:id': { body: { followUp, basedOn: 0 }, answer: { version: 1 } },
+  'DELETE /api/follow-ups/:id': {},
+  'GET /api/buyers': { answer: { buyers: [{ buyer, keepUntil: '2026-10-10', walks: [walk] }] } },
+  'PUT /api/buyers/:id': { body: buyer, answer: { keepUntil: '2026-10-10' } },
+  'GET /api/buyers/:id': {
+    answer: {
+      buyer,
+      keepUntil: '2026-10-10',
+      walks: [{ id: walk, unit, by: 'Ines Rook', at, marks: [] }],
+      followUps: [followUp],
+      letters: [],
+    },
+  },
+  'DELETE /api/buyers/:id': {},
+  'PUT /api/walks/:id/buyer': { body: { buyer: buyer.id } },
+  'GET /api/letters': { answer: { letters: [keptLetter] } },
+  'PUT /api/letters/:id': { body: letter, answer: keptLetter },
   'GET /api/units/:id/photos/:photo': {},
   'GET /api/units/:id/photos/:photo/upload': { answer: { received: 512_000, done: false } },
   'PUT /api/units/:id/photos/:photo/upload': {
@@ -258,6 +317,7 @@ export const examples: Readonly<Record<string, Example>> = {
         houseViews: { 'slide-topper': 'wanted' },
         routes: [],
         glossary: [{ code: 'RKD', readings: ['rear kitchen and dinette'] }],
+        keepBuyers: 180,
         demo: false,
       },
       yards: [{ id: yard, name: 'Thornquay yard', role: 'specialist' }],

@@ -14,6 +14,8 @@ import { PhotoPiece, PhotoRow } from '../photo/entities.ts';
 import { RecordChange, RecordField, Unit } from '../record/entities.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../model-sheet/entities.ts';
 import { VehicleRow } from '../tow/entities.ts';
+import { BuyerRow, FollowUpRow, LetterRow } from '../follow-up/entities.ts';
+import { ScreenRow } from '../screen/entities.ts';
 import { Walk, WalkEventRow } from '../walk/entities.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
@@ -22,6 +24,7 @@ import { ModelSheets1795824000000 } from './migrations/1795824000000-model-sheet
 import { Condition1795910400000 } from './migrations/1795910400000-condition.ts';
 import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trials-and-vehicles.ts';
 import { WalkPlans1796083200000 } from './migrations/1796083200000-walk-plans.ts';
+import { AfterTheWalk1796169600000 } from './migrations/1796169600000-after-the-walk.ts';
 
 export const entities = [
   Yard,
@@ -43,6 +46,10 @@ export const entities = [
   VehicleRow,
   Walk,
   WalkEventRow,
+  BuyerRow,
+  FollowUpRow,
+  LetterRow,
+  ScreenRow,
 ];
 
 const migrations = [
@@ -53,6 +60,7 @@ const migrations = [
   Condition1795910400000,
   TrialsAndVehicles1795996800000,
   WalkPlans1796083200000,
+  AfterTheWalk1796169600000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -5,9 +5,19 @@ import type { App } from '../app-type.ts';
 import { callerIn, PostgresSessionStore } from '../people/index.ts';
 import { Listener, type Heard } from './listener.ts';
 
+/** What a stream of news is for. */
+export interface Streamed {
+  /** Whether what was heard is for whoever listens. */
+  readonly wants: (heard: Heard) => boolean;
+  /** Whether whoever listens still may; looked after now and then. */
+  readonly stands: () => Promise<boolean>;
+}
+
 declare module 'fastify' {
   interface FastifyInstance {
     listener: Listener;
+    /** Answers with news as they happen, until one of both sides ends it. */
+    stream: (request: FastifyRequest, reply: FastifyReply, of: Streamed) => void;
   }
 }
 
@@ -29,28 +39,16 @@ const head = {
 /** Headers that hooks set on the reply so far; a hijacked answer would lose them. */
 const headOf = (reply: FastifyReply) => ({ ...reply.getHeaders(), ...head });
 
-/** What changes on a yard, told as it happens, whichever process it happened in. */
-export const livePlugin = fp(async (app: App, { source }: { source: DataSource }) => {
-  const { url } = source.options as { url: string };
-  const listener = new Listener(url);
-  const sessions = new PostgresSessionStore(source);
-  const open = new Set<() => void>();
-  app.decorate('listener', listener);
-  await listener.start();
-  app.addHook('preClose', async () => {
-    for (const end of open) end();
-    await listener.stop();
-  });
-
-  const stream = (request: FastifyRequest, reply: FastifyReply): void => {
-    const { yardId } = callerIn(request);
-    const { sessionId } = request.session;
+/** Streams on one listener; `open` ends those that are still there. */
+const streaming =
+  (listener: Listener, open: Set<() => void>) =>
+  (request: FastifyRequest, reply: FastifyReply, { wants, stands }: Streamed): void => {
     reply.hijack();
     const { raw } = reply;
     raw.writeHead(200, headOf(reply) as Record<string, string>);
     raw.write('retry: 2000\n\n');
     const unhear = listener.hear((heard) => {
-      if (heard === 'catch-up' || heard.yard === yardId) raw.write(message(heard));
+      if (heard === 'catch-up' || wants(heard)) raw.write(message(heard));
     });
     const end = (): void => {
       clearInterval(beat);
@@ -60,13 +58,27 @@ export const livePlugin = fp(async (app: App, { source }: { source: DataSource }
     };
     // Whoever is signed out meanwhile hears no more.
     const check = async (): Promise<void> => {
-      if (await sessions.stands(sessionId)) raw.write(': still here\n\n');
+      if (await stands()) raw.write(': still here\n\n');
       else end();
     };
     const beat = setInterval(() => void check().catch(() => {}), heartbeat);
     open.add(end);
     request.raw.once('close', end);
   };
+
+/** What changes on a yard, told as it happens, whichever process it happened in. */
+export const livePlugin = fp(async (app: App, { source }: { source: DataSource }) => {
+  const { url } = source.options as { url: string };
+  const listener = new Listener(url);
+  const sessions = new PostgresSessionStore(source);
+  const open = new Set<() => void>();
+  app.decorate('listener', listener);
+  app.decorate('stream', streaming(listener, open));
+  await listener.start();
+  app.addHook('preClose', async () => {
+    for (const end of open) end();
+    await listener.stop();
+  });
 
   app.get(
     '/api/live',
@@ -79,6 +91,13 @@ export const livePlugin = fp(async (app: App, { source }: { source: DataSource }
         produces: ['text/event-stream'],
       },
     },
-    stream,
+    (request, reply) => {
+      const { yardId } = callerIn(request);
+      const { sessionId } = request.session;
+      app.stream(request, reply, {
+        wants: (heard) => heard !== 'catch-up' && heard.yard === yardId,
+        stands: () => sessions.stands(sessionId),
+      });
+    },
   );
 });

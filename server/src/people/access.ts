@@ -25,6 +25,7 @@ export interface Caller {
   readonly yardSystem: System;
   readonly houseViews: HouseViews;
   readonly routes: readonly Route[];
+  readonly keepBuyers: number;
   readonly glossary: { code: string; readings: string[] }[];
   readonly demo: boolean;
 }
@@ -77,7 +78,7 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
-         y.house_views AS "houseViews", y.routes, y.glossary,
+         y.house_views AS "houseViews", y.routes, y.glossary, y.keep_buyers AS "keepBuyers",
          EXISTS (SELECT 1 FROM secret WHERE key = 'demo-yard') AS demo
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
   WHERE m.yard_id = $1 AND m.person_id = $2`;
@@ -114,6 +115,7 @@ const notYours: Readonly<Record<Exclude<Access, 'anyone' | 'look'>, string>> = {
   inspect: 'Ask a technician of this yard to inspect it.',
   operate: 'Ask somebody of this yard to operate it.',
   'see-prices': 'Ask somebody of this yard for prices.',
+  'see-buyers': 'Ask a specialist or manager of this yard about its buyers.',
   manage: 'Ask a manager of this yard to do it.',
 };
 

@@ -19,6 +19,10 @@ export class Yard {
   @Column({ type: 'jsonb', default: [] })
   routes!: Route[];
 
+  /** Days for which buyers’ names are kept. */
+  @Column({ type: 'int', name: 'keep_buyers', default: 180 })
+  keepBuyers!: number;
+
   /** Own readings of letters in floor-plan codes. */
   @Column({ type: 'jsonb', default: [] })
   glossary!: readonly GlossaryRow[];

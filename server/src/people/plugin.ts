@@ -47,6 +47,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     houseViews: caller.houseViews,
     routes: caller.routes.map((route) => ({ ...route, legs: [...route.legs] })),
     glossary: caller.glossary,
+    keepBuyers: caller.keepBuyers,
     demo: caller.demo,
   },
   yards,

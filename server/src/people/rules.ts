@@ -80,4 +80,23 @@ export const rules: Readonly<Record<string, Access>> = {
   'GET /api/walks': 'look',
   'GET /api/walks/:id': 'look',
   'GET /api/units/:id/walks': 'look',
+  'PUT /api/walks/:id/memos/:memo': 'present',
+  'GET /api/walks/:id/memos/:memo': 'present',
+  'POST /api/walks/:id/screens': 'present',
+  'DELETE /api/walks/:id/screens': 'present',
+  // Whoever has the address of a screen sees what it shows, and nothing else.
+  'GET /api/screens/:token': 'anyone',
+  'GET /api/screens/:token/live': 'anyone',
+  'GET /api/screens/:token/photos/:photo': 'anyone',
+
+  'GET /api/follow-ups': 'look',
+  'PUT /api/follow-ups/:id': 'present',
+  'DELETE /api/follow-ups/:id': 'present',
+  'GET /api/buyers': 'see-buyers',
+  'PUT /api/buyers/:id': 'see-buyers',
+  'GET /api/buyers/:id': 'see-buyers',
+  'DELETE /api/buyers/:id': 'see-buyers',
+  'PUT /api/walks/:id/buyer': 'see-buyers',
+  'GET /api/letters': 'see-buyers',
+  'PUT /api/letters/:id': 'see-buyers',
 };

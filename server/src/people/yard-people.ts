@@ -203,6 +203,12 @@ const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
       from: systemWords[before.system],
       to: systemWords[after.system],
     },
+    {
+      what: 'keep-buyers',
+      subject: '',
+      from: `${before.keepBuyers} days`,
+      to: `${after.keepBuyers} days`,
+    },
     ...schools.map(({ key, about }) => ({
       what: 'house-view',
       subject: about,
@@ -238,6 +244,7 @@ export const changeYard = async (
     houseViews: given.houseViews ?? before.houseViews,
     routes: given.routes ?? before.routes,
     glossary: given.glossary ?? before.glossary,
+    keepBuyers: given.keepBuyers ?? before.keepBuyers,
   };
   await manager.save(Yard, after);
   for (const noted of changesOf(before, after)) await noteOnYard(manager, caller, noted);

@@ -24,6 +24,10 @@ export class Walk {
   @Column({ type: 'jsonb', nullable: true })
   about!: WalkPlan['about'] | null;
 
+  /** Whom it was given to; their name is kept apart, and forgotten apart. */
+  @Column({ type: 'uuid', name: 'buyer_id', nullable: true })
+  buyerId!: string | null;
+
   @Column({ type: 'varchar', length: 80 })
   by!: string;
 

@@ -4,6 +4,7 @@ import { walkEventSchema, walkPlanSchema } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
+import { memoPlugin } from './memo-plugin.ts';
 import { keepEvents, keepWalk, lastWalks, readWalk, walksOf } from './walks.ts';
 
 const tags = ['walks'];
@@ -111,4 +112,5 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
 export const walkPlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(keepingPlugin, options);
   await app.register(readingPlugin, options);
+  await app.register(memoPlugin, options);
 };

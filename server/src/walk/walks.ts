@@ -51,6 +51,7 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: string): Promis
       minutes: plan.minutes,
       points: plan.points as Point[],
       about: plan.about ?? null,
+      buyerId: null,
       by,
       createdAt: new Date(),
     },

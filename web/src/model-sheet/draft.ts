@@ -71,6 +71,7 @@ export const blankSheet = (id: string, year: number): ModelSheet => ({
   sisters: [],
   objections: [],
   wouldChange: [],
+  wordings: {},
 });
 
 /** A package’s key from its name. */

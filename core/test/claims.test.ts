@@ -1,0 +1,215 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  claimRows,
+  claimsIn,
+  comparedRows,
+  emptyRecord,
+  hasFeature,
+  isSpecKey,
+  modelTalk,
+  pointsOf,
+  riskyIn,
+  type Evidence,
+  type FeatureKey,
+  type HowKnown,
+  type SpecKey,
+  type SpecValue,
+  type UnitRecord,
+} from '@fair-gable/core';
+import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoSheets } from './demo-sheets.ts';
+
+const entry = <T>(value: T, how: HowKnown) => ({
+  value,
+  how,
+  by: 'Ines',
+  at: '2026-03-14T09:00:00.000Z',
+  version: 1,
+});
+const withSpec = (
+  record: UnitRecord,
+  key: SpecKey,
+  value: SpecValue,
+  how: HowKnown = 'read',
+): UnitRecord => ({ ...record, specs: { ...record.specs, [key]: entry(value, how) } });
+const withFeatures = (keys: readonly FeatureKey[], how: HowKnown = 'seen'): UnitRecord => ({
+  ...emptyRecord,
+  features: Object.fromEntries(
+    keys.map((key) => [key, entry({ state: 'standard' as const }, how)]),
+  ),
+});
+const pounds = (amount: number): SpecValue => ({ kind: 'quantity', amount });
+const against = (record: UnitRecord, stock: readonly UnitRecord[] = []): Evidence => ({
+  record,
+  stock,
+  system: 'us',
+});
+const grades = (text: string, evidence: Evidence): readonly string[] =>
+  claimsIn(text, evidence).map(({ key, grade }) => `${key} ${grade}`);
+
+const warm: readonly FeatureKey[] = [
+  'enclosedBelly',
+  'bellyHeat',
+  'tankHeat',
+  'heatedLines',
+  'valvesInside',
+  'doublePane',
+];
+
+/** Sentences as they are heard on a lot, with what they claim: common practice. */
+const heard: readonly (readonly [string, readonly string[]])[] = [
+  ['This one is a true four-season trailer.', ['four-season open']],
+  ['It’s half-ton towable.', ['half-ton not']],
+  ['Any truck can tow it.', ['half-ton not']],
+  ["These walls can't delaminate.", ['delaminate not']],
+  ['The best in its class, hands down.', ['best not']],
+  ['It is the only one with a rear kitchen.', ['only not']],
+  ['Twice as much storage as the others.', ['multiple not']],
+  ['It is 30% lighter.', ['multiple not']],
+  ['The stabilizers level the trailer.', ['level open']],
+  ['The roof is maintenance-free.', ['no-upkeep not']],
+  ['It never leaks.', ['leak not']],
+  ['You can run the A/C off the battery.', ['off-grid not']],
+  ['It runs the A/C off the battery.', ['off-grid not']],
+  ['Fully off-grid, for weeks.', ['off-grid not']],
+  ['It’s perfectly safe.', ['safe not']],
+  ['Everything works.', ['inspected open']],
+  ['It is like new.', ['as-new open']],
+  ['One-owner, garage kept.', ['one-owner open', 'one-owner open']],
+  ['It has a lifetime warranty.', ['warranty not']],
+  ['There is no wood in it.', ['no-wood open']],
+  ['It weighs only 4,980 lb.', ['weighs-only open']],
+  ['It sleeps 8.', ['sleeps open']],
+  ['This price is only today.', ['price not']],
+  ['The oven heats the trailer nicely.', ['range-heat not']],
+  ['It has the largest fridge.', ['most-fridgeSize open']],
+  // What is denied is not claimed; what is only near is not either.
+  ['It is not the best for you.', []],
+  ['I won’t say it never leaks.', []],
+  ['A best-selling book on birds lies inside.', []],
+  ['Leave it level before you use the fridge.', []],
+  ['Two seasons of tyres are left on it.', []],
+  ['Keep a safe distance.', []],
+  // What somebody else says is told as theirs.
+  ['We were told: it sleeps 4.', []],
+];
+
+describe('what is claimed in words', () => {
+  it.each(heard)('%s', (text, expected) => {
+    expect(grades(text, against(emptyRecord))).toEqual(expected);
+  });
+
+  it('is heard with either apostrophe and in any case', () => {
+    expect(grades("IT WON'T LEAK", against(emptyRecord))).toEqual(['leak not']);
+  });
+
+  it('says where it stands, and of two that overlap the longer', () => {
+    const text = 'Really, it is the best in its class today only.';
+    const claims = claimsIn(text, against(emptyRecord));
+    expect(claims.map(({ words }) => words)).toEqual(['the best in its class', 'today only']);
+    for (const { at, words } of claims) expect(text.slice(at, at + words.length)).toBe(words);
+  });
+});
+
+describe('a claim is graded by what is known', () => {
+  const text = 'A four-season trailer.';
+
+  it('holds where all of it was seen', () => {
+    expect(grades(text, against(withFeatures(warm)))).toEqual(['four-season holds']);
+    expect(riskyIn(text, against(withFeatures(warm)))).toEqual([]);
+  });
+
+  it('does not hold on hearsay or a guess', () => {
+    for (const how of ['told', 'guessed'] as const) {
+      expect(grades(text, against(withFeatures(warm, how)))).toEqual(['four-season open']);
+    }
+  });
+
+  it('is wrong where one is surely missing, and names it; its wording names what is there', () => {
+    const record = withFeatures(warm.slice(1));
+    const bare = {
+      ...record,
+      features: { ...record.features, enclosedBelly: entry({ state: 'none' as const }, 'seen') },
+    };
+    const [claim] = claimsIn(text, against(bare));
+    expect(claim).toMatchObject({ grade: 'not' });
+    expect(claim?.because).toMatch(/no .*belly/i);
+    expect(claim?.instead).toMatch(/double/i);
+  });
+
+  it('prep and room are not the thing', () => {
+    const record = withFeatures(['levellingSystem']);
+    const prep = { ...record.features.levellingSystem, value: { state: 'prep' as const } };
+    const only = { ...record, features: { levellingSystem: prep } } as UnitRecord;
+    expect(grades('It is self-levelling.', against(only))).toEqual(['level not']);
+  });
+
+  it('holds the weight that is said against the label, in either system', () => {
+    const record = withSpec(emptyRecord, 'gvwr', pounds(7490));
+    expect(grades('It weighs 7,490 lb.', against(record))).toEqual(['weighs-only holds']);
+    expect(grades('It weighs 3,397 kg.', against(record))).toEqual(['weighs-only holds']);
+    expect(grades('It weighs only 4,980 lb.', against(record))).toEqual(['weighs-only not']);
+    const guess = withSpec(emptyRecord, 'gvwr', pounds(7490), 'guessed');
+    expect(grades('It weighs 7,490 lb.', against(guess))).toEqual(['weighs-only open']);
+  });
+
+  it('compares with the stock whose number is known, and shares a place', () => {
+    const tank = (amount: number, how: HowKnown = 'read') =>
+      withSpec(emptyRecord, 'freshTank', pounds(amount), how);
+    const most = 'It has the biggest fresh tank.';
+    expect(grades(most, against(tank(54), [tank(40), tank(54)]))).toEqual(['most-freshTank holds']);
+    expect(grades(most, against(tank(54), [tank(40), tank(60)]))).toEqual(['most-freshTank not']);
+    expect(grades(most, against(tank(54), [tank(90, 'guessed')]))).toEqual(['most-freshTank open']);
+    expect(claimsIn(most, against(tank(54), [tank(40), tank(60)]))[0]?.because).toBe(
+      '54 gal: 1 is more among 3 on this yard whose fresh tank is known.',
+    );
+  });
+
+  it('of used units as new is wrong; of new ones until something is found', () => {
+    const condition = (choice: string) =>
+      withSpec(emptyRecord, 'condition', { kind: 'choice', choice });
+    expect(grades('Flawless.', against(condition('used')))).toEqual(['as-new not']);
+    expect(grades('Flawless.', against(condition('new')))).toEqual(['as-new holds']);
+  });
+});
+
+describe('the rows', () => {
+  it('each have a key of their own, and places that can be filled', () => {
+    expect(new Set(claimRows.map(({ key }) => key)).size).toBe(claimRows.length);
+    for (const { instead } of claimRows) {
+      for (const [, key = ''] of instead.matchAll(/\{(\w+)\}/g)) {
+        expect(key === 'features' || isSpecKey(key)).toBe(true);
+      }
+    }
+  });
+
+  it('word nothing that is itself a claim', () => {
+    for (const { instead } of claimRows) {
+      const risky = riskyIn(instead, against(demoRecord('TQ-0417')));
+      expect(risky.map(({ words }) => words)).toEqual([]);
+    }
+  });
+
+  it('are each tripped by a sentence above', () => {
+    const tripped = heard.flatMap(([, claims]) => claims.map((claim) => claim.split(' ')[0]));
+    for (const { key } of claimRows) expect(tripped).toContain(key);
+    expect(comparedRows.length).toBeGreaterThan(10);
+  });
+});
+
+describe('the program’s own words', () => {
+  it('claim nothing that does not hold, on any demo unit, objections and their answers too', () => {
+    const stock = demoFiles.map(({ record }) => record);
+    for (const { record } of demoFiles) {
+      const evidence = against(record, stock);
+      for (const { sentence } of pointsOf(record, 'us', true, modelTalk(record, demoSheets))) {
+        const wrong = riskyIn(sentence, evidence).map(({ words }) => `${words}: ${sentence}`);
+        expect(wrong).toEqual([]);
+      }
+    }
+  });
+
+  it('a demo unit with all of it in place is known', () => {
+    expect(demoFiles.some(({ record }) => hasFeature(record, 'enclosedBelly'))).toBe(true);
+  });
+});

@@ -1,0 +1,268 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  applyChange,
+  cardNow,
+  emptyRecord,
+  faultsSince,
+  isWordingKey,
+  modelTalk,
+  nextEvent,
+  noTalk,
+  planCards,
+  pointSchema,
+  pointsOf,
+  recordSchema,
+  screenOf,
+  textOf,
+  usualRoute,
+  type HowKnown,
+  type ModelSheet,
+  type Point,
+  type PlanWish,
+  type UnitRecord,
+  type WalkEvent,
+  type WalkPlan,
+  type What,
+  type Wording,
+} from '@fair-gable/core';
+import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoSheets } from './demo-sheets.ts';
+
+const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const fenlark = demoRecord('TQ-0417');
+const talk = modelTalk(fenlark, demoSheets);
+const entry = <T>(value: T, how: HowKnown = 'seen') => ({
+  value,
+  how,
+  by: 'Ines',
+  at: '2026-03-14T09:00:00.000Z',
+  version: 1,
+});
+const wordedAs = (record: UnitRecord, id: string, wording: Wording): UnitRecord => ({
+  ...record,
+  wordings: { ...record.wordings, [id]: entry(wording) },
+});
+const cardOf = (points: readonly Point[], id: string): Point => {
+  const found = points.find((point) => point.id === id);
+  if (!found) throw new Error(`no card ${id}`);
+  return found;
+};
+const gvwr = cardOf(pointsOf(fenlark, 'us'), 'specs.gvwr');
+const heavier = (record: UnitRecord): UnitRecord => {
+  const had = record.specs.gvwr;
+  if (!had) throw new Error('no rating');
+  const value = { kind: 'quantity' as const, amount: 7700 };
+  return { ...record, specs: { ...record.specs, gvwr: { ...had, value } } };
+};
+const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
+  listeners: [],
+  available: 900,
+  route: usualRoute,
+  ready: [],
+  pinned: new Set(),
+  dropped: new Set(),
+  ...more,
+});
+
+describe('what the model’s sheet adds', () => {
+  it('each objection is a card with its honest answer, the series’ too', () => {
+    const points = pointsOf(fenlark, 'us', true, talk);
+    const answers = points.filter(({ id }) => id.startsWith('objections.'));
+    expect(answers.map(({ asked }) => asked).toSorted()).toEqual(
+      talk.objections.map(({ says }) => says).toSorted(),
+    );
+    expect(answers.some(({ asked }) => asked === 'Laminated walls come apart.')).toBe(true);
+  });
+
+  it('is answered where it is seen', () => {
+    const points = pointsOf(fenlark, 'us', true, talk);
+    const steps = points.find(({ asked }) => asked?.startsWith('Only three steps'));
+    expect(steps?.station).toBe('entry');
+  });
+
+  it('what we would change comes last, at the papers', () => {
+    const points = pointsOf(fenlark, 'us', true, talk);
+    expect(points.filter(({ id }) => id.startsWith('changes.'))).toHaveLength(
+      talk.wouldChange.length,
+    );
+    expect(points.at(-1)?.asked).toBe('We would change');
+  });
+
+  it('a unit of no known model has none of it', () => {
+    expect(modelTalk(emptyRecord, demoSheets)).toEqual(noTalk);
+  });
+
+  it('all cards of all demo units are cards, with ids of their own', () => {
+    for (const { record } of demoFiles) {
+      const points = pointsOf(record, 'us', true, modelTalk(record, demoSheets));
+      for (const point of points) expect(pointSchema.safeParse(point).error).toBeUndefined();
+      expect(new Set(points.map(({ id }) => id)).size).toBe(points.length);
+    }
+  });
+});
+
+describe('a card in somebody’s own words', () => {
+  const words = 'Seven and a half thousand pounds at most, by the label.';
+  const own = wordedAs(fenlark, 'specs.gvwr', { words, instead: gvwr.sentence });
+
+  it('is said so, with the record’s numbers beside', () => {
+    const card = cardOf(pointsOf(own, 'us'), 'specs.gvwr');
+    expect(card).toMatchObject({ sentence: words, numbers: gvwr.numbers, wordedBy: 'unit' });
+    expect(card.changed).toBeUndefined();
+  });
+
+  it('survives a change of its number, and says what the record says now', () => {
+    const card = cardOf(pointsOf(heavier(own), 'us'), 'specs.gvwr');
+    expect(card.sentence).toBe(words);
+    expect(card.changed).toMatch(/7,700/);
+  });
+
+  it('of the sheet holds for every unit of the model, but for those worded themselves', () => {
+    const sheets = demoSheets.map((sheet): ModelSheet => ({
+      ...sheet,
+      wordings: { 'specs.gvwr': { words: 'By the sheet.', instead: gvwr.sentence } },
+    }));
+    const byModel = modelTalk(fenlark, sheets);
+    const card = (record: UnitRecord) =>
+      cardOf(pointsOf(record, 'us', true, byModel), 'specs.gvwr');
+    expect(card(fenlark)).toMatchObject({ sentence: 'By the sheet.', wordedBy: 'sheet' });
+    expect(card(own)).toMatchObject({ sentence: words, wordedBy: 'unit' });
+  });
+
+  it('may be one that nobody else has', () => {
+    const id = `own.${uuid(1)}`;
+    const record = wordedAs(fenlark, id, { words: 'The ferry takes it.', station: 'labels' });
+    expect(cardOf(pointsOf(record, 'us'), id)).toMatchObject({
+      sentence: 'The ferry takes it.',
+      station: 'labels',
+    });
+  });
+
+  it('is in every plan or in none, where somebody wants it so', () => {
+    const always = wordedAs(fenlark, 'features.porchLight', { wanted: 'always' });
+    const never = wordedAs(fenlark, 'features.plugHolder', { wanted: 'never' });
+    const ids = (record: UnitRecord, more: Partial<PlanWish> = {}) =>
+      planCards(record, pointsOf(record, 'us'), wish({ available: 400, ...more })).points.map(
+        ({ id }) => id,
+      );
+    expect(ids(fenlark)).not.toContain('features.porchLight');
+    expect(ids(always)).toContain('features.porchLight');
+    const long = { available: 9000 };
+    expect(ids(fenlark, long)).toContain('features.plugHolder');
+    expect(ids(never, long)).not.toContain('features.plugHolder');
+    // For this walk all the same.
+    expect(ids(never, { ...long, pinned: new Set(['features.plugHolder']) })).toContain(
+      'features.plugHolder',
+    );
+  });
+
+  it.each([
+    ['specs.gvwr', true],
+    ['features.awning', true],
+    ['objections.only-two-steps', true],
+    [`own.${uuid(3)}`, true],
+    ['own.mine', false],
+    ['specs.colour', false],
+    [`findings.${uuid(3)}`, false],
+    ['specs.gvwr.more', false],
+    ['changes.', false],
+  ])('%s may be worded: %s', (key, may) => {
+    expect(isWordingKey(key)).toBe(may);
+  });
+
+  it('is part of the record like any other field', () => {
+    const change = {
+      part: 'wordings' as const,
+      key: 'specs.gvwr',
+      value: { words },
+      how: 'seen' as const,
+      basedOn: 0,
+    };
+    const made = applyChange(fenlark, change, 'Ines', '2026-03-14T09:00:00.000Z');
+    expect(recordSchema.safeParse(made).success).toBe(true);
+    expect(made.wordings['specs.gvwr']?.value.words).toBe(words);
+  });
+});
+
+describe('while one presents', () => {
+  const now = (record: UnitRecord): readonly Point[] => pointsOf(record, 'us');
+
+  it('a card is as it was planned as long as the record is', () => {
+    for (const { record } of demoFiles) {
+      const points = now(record);
+      for (const point of points) expect(cardNow(point, points)).toEqual({ point });
+    }
+  });
+
+  it('a number that changed is the new one, and the card says what it was', () => {
+    const { point, was } = cardNow(gvwr, now(heavier(fenlark)));
+    expect(point.sentence).toMatch(/7,700/);
+    expect(was).toBe(gvwr.sentence);
+  });
+
+  it('what the record no longer has is marked', () => {
+    const specs = { ...fenlark.specs, gvwr: undefined };
+    expect(cardNow(gvwr, now({ ...fenlark, specs })).gone).toBe(true);
+  });
+
+  it('a fault found since it was planned is told', () => {
+    const faulty = demoFiles.find(({ record }) => now(record).some(({ first }) => first));
+    if (!faulty) throw new Error('no unit with a fault');
+    const sound = { ...faulty.record, findings: {} };
+    const plan: WalkPlan = { id: uuid(1), unit: uuid(2), minutes: 10, points: [...now(sound)] };
+    const faults = now(faulty.record).filter(({ first }) => first);
+    expect(faultsSince(plan, now(faulty.record))).toEqual(faults);
+    expect(faultsSince(plan, now(sound))).toEqual([]);
+  });
+});
+
+describe('the screen that faces the buyer', () => {
+  const cards = pointsOf(fenlark, 'us', true, talk);
+  const plan: WalkPlan = { id: uuid(1), unit: uuid(2), minutes: 30, points: [...cards] };
+  const give = (...whats: readonly What[]): readonly WalkEvent[] =>
+    whats.reduce<readonly WalkEvent[]>(
+      (events, what) => [
+        ...events,
+        nextEvent(events, { id: uuid(events.length + 10), device: uuid(3), elapsed: 0 }, what),
+      ],
+      [],
+    );
+
+  it('waits, follows and ends with the walk', () => {
+    const state = (...whats: readonly What[]) => screenOf(plan, give(...whats), fenlark).state;
+    expect(state()).toBe('waiting');
+    expect(state({ kind: 'begin' })).toBe('walking');
+    expect(state({ kind: 'begin' }, { kind: 'pause' })).toBe('paused');
+    expect(state({ kind: 'begin' }, { kind: 'finish' })).toBe('finished');
+  });
+
+  it('shows no sentence, no guess, no hearsay, no price, no number of the chassis, no name of ours', () => {
+    for (const { record } of demoFiles) {
+      const all = pointsOf(record, 'us', true, modelTalk(record, demoSheets));
+      const secrets = ['vin', 'askingPrice', 'listPrice', 'stockNumber'] as const;
+      for (const point of all.filter((_, i) => i % 9 === 0)) {
+        const of: WalkPlan = { ...plan, points: [point] };
+        const view = screenOf(of, give({ kind: 'begin' }), record);
+        for (const number of view.numbers) {
+          expect(number.text).toBeDefined();
+          expect(['guessed', 'told']).not.toContain(number.how);
+        }
+        const sent = JSON.stringify(view);
+        expect(sent).not.toContain(point.sentence);
+        for (const key of secrets) {
+          const text = textOf(record, key);
+          if (text && text.length > 4) expect(sent).not.toContain(text);
+        }
+        expect(view.record.findings).toEqual({});
+        expect(sent).not.toContain('Ines Rook');
+      }
+    }
+  });
+
+  it('does not put an objection before somebody who has not raised it', () => {
+    const point = cards.find(({ id }) => id.startsWith('objections.'));
+    if (!point) throw new Error('no objection');
+    const view = screenOf({ ...plan, points: [point] }, give({ kind: 'begin' }), fenlark);
+    expect(JSON.stringify(view)).not.toContain(point.label);
+  });
+});

@@ -1,0 +1,140 @@
+import { In, type EntityManager } from 'typeorm';
+import type { Buyer } from '@fair-gable/core';
+import type { InYard } from '../database/index.ts';
+import { Yard } from '../people/index.ts';
+import { Refusal } from '../problems/index.ts';
+import { Walk, WalkEventRow } from '../walk/index.ts';
+import { BuyerRow, LetterRow } from './entities.ts';
+import { dropFollowUpsOf, followUpsOf } from './follow-ups.ts';
+
+/** A buyer as the yard keeps them, and for how long. */
+export interface KeptBuyer {
+  readonly buyer: Buyer;
+  /** `2026-09-01`; forgotten the day after. */
+  readonly keepUntil: string;
+  readonly walks: readonly string[];
+}
+
+const missing = (): Refusal =>
+  new Refusal('not-found', 'There is no such buyer on this yard. They may have been forgotten.');
+
+const toBuyer = ({ id, name, email, phone }: BuyerRow): Buyer => ({
+  id,
+  name,
+  ...(email ? { email } : {}),
+  ...(phone ? { phone } : {}),
+});
+
+const dayIn = (days: number): string =>
+  new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+
+const walksOf = async (yard: InYard, ids: readonly string[]): Promise<readonly Walk[]> =>
+  yard.find(Walk, { buyerId: In([...ids]) }, { order: { createdAt: 'DESC' } });
+
+/** Everybody whose day has passed, of every yard, with all that was written to them. */
+export const forgetOverdue = async (manager: EntityManager): Promise<void> => {
+  await manager.transaction(async (within) => {
+    const gone = `SELECT yard_id, id FROM buyer WHERE keep_until < current_date`;
+    await within.query(
+      `DELETE FROM letter l USING walk w
+       WHERE w.yard_id = l.yard_id AND w.id = l.walk_id AND (w.yard_id, w.buyer_id) IN (${gone})`,
+    );
+    await within.query(`UPDATE walk SET buyer_id = NULL WHERE (yard_id, buyer_id) IN (${gone})`);
+    await within.query(`DELETE FROM buyer WHERE keep_until < current_date`);
+  });
+};
+
+/** The buyers of a yard by name. */
+export const buyersOf = async (yard: InYard): Promise<readonly KeptBuyer[]> => {
+  await forgetOverdue(yard.manager);
+  const rows = await yard.find(BuyerRow, {}, { order: { name: 'ASC', id: 'ASC' } });
+  const walks = await walksOf(
+    yard,
+    rows.map(({ id }) => id),
+  );
+  return rows.map((row) => ({
+    buyer: toBuyer(row),
+    keepUntil: row.keepUntil,
+    walks: walks.filter(({ buyerId }) => buyerId === row.id).map(({ id }) => id),
+  }));
+};
+
+/** Keeps a buyer, from today for as long as the yard keeps anybody. @returns until when */
+export const keepBuyer = async (yard: InYard, buyer: Buyer): Promise<string> => {
+  const { keepBuyers } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
+  const keepUntil = dayIn(keepBuyers);
+  const { id, name, email = null, phone = null } = buyer;
+  await yard.upsert(BuyerRow, [{ id, name, email, phone, keepUntil }], ['id']);
+  return keepUntil;
+};
+
+/** Says for whom a walk was given. @throws Refusal not-found */
+export const nameBuyer = async (
+  yard: InYard,
+  walk: string,
+  buyer: string | null,
+): Promise<void> => {
+  if (buyer && !(await yard.findOne(BuyerRow, { id: buyer }))) throw missing();
+  if (!(await yard.findOne(Walk, { id: walk }))) {
+    throw new Refusal(
+      'not-found',
+      'There is no such walk in this yard. Look for it under its unit.',
+    );
+  }
+  await yard.update(Walk, { id: walk }, { buyerId: buyer });
+};
+
+/** All that is kept of a buyer, for whoever asks what that is. @throws Refusal not-found */
+export const allOf = async (yard: InYard, id: string) => {
+  const row = await yard.findOne(BuyerRow, { id });
+  if (!row) throw missing();
+  const walks = await walksOf(yard, [id]);
+  const ids = walks.map((walk) => walk.id);
+  const events = await yard.find(WalkEventRow, { walkId: In(ids) });
+  const letters = await yard.find(LetterRow, { walkId: In(ids) }, { order: { at: 'ASC' } });
+  const followUps = (await Promise.all(ids.map((walk) => followUpsOf(yard, walk)))).flat();
+  return {
+    buyer: toBuyer(row),
+    keepUntil: row.keepUntil,
+    walks: walks.map((walk) => ({
+      id: walk.id,
+      unit: walk.unitId,
+      by: walk.by,
+      at: walk.createdAt.toISOString(),
+      marks: events
+        .filter(({ walkId, what }) => walkId === walk.id && what.kind === 'mark')
+        .map(({ what }) => ({ ...what })),
+    })),
+    followUps: followUps.map(({ followUp }) => followUp),
+    letters: letters.map(({ to, subject, text, at }) => ({
+      to,
+      subject,
+      text,
+      at: at.toISOString(),
+    })),
+  };
+};
+
+/**
+ * Forgets a buyer: name and contact, letters, follow-ups, and what was noted or said into the phone on their walks.
+ * Which cards were given stays, for it says nothing of them.
+ * @throws Refusal not-found
+ */
+export const eraseBuyer = async (yard: InYard, id: string): Promise<void> => {
+  const row = await yard.findOne(BuyerRow, { id });
+  if (!row) throw missing();
+  const ids = (await walksOf(yard, [id])).map((walk) => walk.id);
+  await yard.remove(LetterRow, { walkId: In(ids) });
+  await dropFollowUpsOf(yard, ids);
+  await yard.manager.query(`DELETE FROM memo WHERE yard_id = $1 AND walk_id = ANY ($2)`, [
+    yard.yardId,
+    ids,
+  ]);
+  await yard.manager.query(
+    `UPDATE walk_event SET what = what - 'note' - 'memo'
+     WHERE yard_id = $1 AND walk_id = ANY ($2) AND what ->> 'kind' = 'mark'`,
+    [yard.yardId, ids],
+  );
+  for (const walk of ids) await yard.update(Walk, { id: walk }, { buyerId: null });
+  await yard.remove(BuyerRow, { id });
+};

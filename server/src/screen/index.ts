@@ -1,0 +1,2 @@
+export { ScreenRow } from './entities.ts';
+export { screenPlugin } from './plugin.ts';
