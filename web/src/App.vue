@@ -25,6 +25,7 @@ const isAtUnit = computed(() => route.path.startsWith('/units/'));
 /** The place at the top that one is in; none in the settings. */
 const place = computed(() => {
   if (route.name === 'settings') return undefined;
+  if (route.name === 'walks' || route.name === 'look-in') return 'walks';
   if (route.name === 'walk-in' || route.name === 'vehicles') return 'numbers';
   return String(route.name).startsWith('model-sheet') ? 'sheets' : 'yard';
 });
@@ -46,6 +47,7 @@ watch(
     /></RouterLink>
     <nav aria-label="Places" :class="{ beside: isAtUnit }">
       <RouterLink :to="{ name: 'yard' }" :class="{ here: place === 'yard' }">Yard</RouterLink>
+      <RouterLink :to="{ name: 'walks' }" :class="{ here: place === 'walks' }">Walks</RouterLink>
       <RouterLink
         :to="{ name: 'walk-in', params: { question: '' } }"
         :class="{ here: place === 'numbers' }"

@@ -131,6 +131,19 @@ export const router = createRouter({
       meta: { bare: true },
       component: () => import('./walk/GiveView.vue'),
     },
+    {
+      path: '/walks/:walk/look',
+      props: true,
+      name: 'look-in',
+      component: () => import('./walk/LookView.vue'),
+    },
+    {
+      path: '/screen',
+      name: 'screen',
+      meta: { open: true, bare: true },
+      component: () => import('./walk/ScreenView.vue'),
+    },
+    { path: '/walks', name: 'walks', component: () => import('./walk/WalksView.vue') },
     { path: '/:any(.*)*', name: 'lost', component: () => import('./base/LostView.vue') },
   ],
 });

@@ -66,7 +66,8 @@ const marksIn = (plan: WalkPlan, events: readonly WalkEvent[]): readonly LogMark
     const { what } = event;
     if (what.kind !== 'mark') return [];
     const { point, mark, note, memo } = what;
-    const label = plan.points.find((p) => p.id === point)?.label ?? point;
+    const planned = plan.points.find((p) => p.id === point)?.label;
+    const label = planned ?? (point.startsWith('findings.') ? 'Found meanwhile' : point);
     const at = workedAt(counting, event);
     const said = {
       ...(note === undefined ? {} : { note }),

@@ -17,6 +17,7 @@ import { keepSheet } from '../model-sheet/index.ts';
 import { createYard, Secret } from '../people/index.ts';
 import { keepPicture, madeAnew, type Picture } from '../photo/index.ts';
 import { importUnit } from '../record/index.ts';
+import { keepDemoWalks, readDemoWalks } from './walks.ts';
 import { keepVehicle } from '../tow/index.ts';
 
 const yardFile = z.strictObject({
@@ -92,6 +93,7 @@ export const loadDemo = async (source: DataSource, folder: string): Promise<void
   const { name, system, people, vehicles } = await readDemoYard(folder);
   const units = await readUnits(join(folder, 'units'));
   const sheets = await readSheets(join(folder, 'model-sheets'));
+  const walks = await readDemoWalks(folder);
   const author = { personId: null, name: 'demo yard' };
   const pictures = new Map<string, ReadonlyMap<string, Picture>>();
   for (const unit of units) pictures.set(unit.id, await photosOf(folder, unit));
@@ -112,5 +114,6 @@ export const loadDemo = async (source: DataSource, folder: string): Promise<void
         }
       });
     }
+    await keepDemoWalks(manager, yardId, walks, { units, sheets });
   });
 };

@@ -9,10 +9,10 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import { refThrottled } from '@vueuse/core';
-import { computed, ref, toRef, watch } from 'vue';
+import { computed, toRef } from 'vue';
 import { Line } from 'vue-chartjs';
 import { shareWanted } from '@fair-gable/core';
-import { useMode } from '../style/mode.ts';
+import { useColours } from '../style/colours.ts';
 
 /** The share of the hitch as a tank fills, over the band that is wanted; with its table. */
 const props = defineProps<{
@@ -23,23 +23,7 @@ const props = defineProps<{
 }>();
 Chart.register(LineElement, PointElement, LinearScale, Filler);
 
-const mode = useMode();
-const colours = ref({ ink: '', spruce: '', soft: '', band: '' });
-/** Drawn in the page's own colours, and again when they change. */
-watch(
-  () => mode.shown,
-  () => {
-    const style = getComputedStyle(document.documentElement);
-    const of = (name: string): string => style.getPropertyValue(name).trim();
-    colours.value = {
-      ink: of('--ink'),
-      spruce: of('--spruce'),
-      soft: of('--soft'),
-      band: `${of('--spruce')}26`,
-    };
-  },
-  { immediate: true, flush: 'post' },
-);
+const colours = useColours();
 
 /** Redrawn ten times a second and once at the end: a slider that is pulled does not wait for its curve. */
 const between = 100;

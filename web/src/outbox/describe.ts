@@ -23,6 +23,8 @@ export const describe = (
       return { what: 'a walk planned', where: nameOf(item.plan.unit) };
     case 'event':
       return { what: `on a walk: ${eventWords(item)}`, where: '' };
+    case 'memo':
+      return { what: 'a voice memo', where: '' };
     case 'photo':
       return { what: 'a photo', where: nameOf(item.unit) };
     case 'unit':

@@ -28,6 +28,7 @@ export type Unsent = Owner &
     | { readonly kind: 'unit'; readonly unit: NewUnit }
     | { readonly kind: 'edit'; readonly edit: WaitingEdit }
     | { readonly kind: 'photo'; readonly unit: string; readonly photo: string }
+    | { readonly kind: 'memo'; readonly walk: string; readonly memo: string }
   );
 
 /** A unit that was taken in on this device. */
@@ -62,6 +63,13 @@ export interface KeptPicture {
   readonly blob: Blob;
 }
 
+/** A voice memo that was spoken here and is not sent yet. */
+export interface KeptMemo {
+  readonly id: string;
+  readonly walk: string;
+  readonly blob: Blob;
+}
+
 /** A walk as this device has it. */
 export interface KeptWalk {
   readonly plan: WalkPlan;
@@ -82,9 +90,10 @@ export interface Device extends DBSchema {
   clashes: { key: string; value: OwnClash };
   declined: { key: number; value: Declined };
   pictures: { key: string; value: KeptPicture };
+  memos: { key: string; value: KeptMemo };
 }
 
-const version = 4;
+const version = 5;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -105,6 +114,7 @@ export const openDevice = (
       }
       if (from < 3) db.createObjectStore('units', { keyPath: 'id' });
       if (from < 4) db.createObjectStore('pictures', { keyPath: 'id' });
+      if (from < 5) db.createObjectStore('memos', { keyPath: 'id' });
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {
@@ -177,6 +187,15 @@ export const keptPicture = async (id: string): Promise<Blob | undefined> =>
 /** Lets a picture go: the server has it. */
 export const dropPicture = async (id: string): Promise<void> => {
   await (await device()).delete('pictures', id);
+};
+
+/** A voice memo that waits here to be sent. */
+export const keptMemo = async (id: string): Promise<Blob | undefined> =>
+  (await (await device()).get('memos', id))?.blob;
+
+/** Lets a voice memo go: the server has it. */
+export const dropMemo = async (id: string): Promise<void> => {
+  await (await device()).delete('memos', id);
 };
 
 /** Where the service worker keeps photos that were looked at. */

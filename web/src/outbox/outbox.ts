@@ -9,6 +9,7 @@ import { haltBy, sendAll, type Ground, type Halt } from './sender.ts';
 import {
   addItem,
   addPhoto,
+  addSpoken,
   dropClash,
   readShelf,
   rewriteEdits,
@@ -83,6 +84,15 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
   const addEvent = (walk: KeptWalk, event: WalkEvent): Promise<void> =>
     put({ kind: 'event', ...own(), walk: walk.plan.id, event }, walk);
 
+  /** Keeps a walk with an event and what was spoken to it, and queues both. */
+  const addMemo = async (walk: KeptWalk, event: WalkEvent, blob: Blob): Promise<void> => {
+    if (event.what.kind !== 'mark' || event.what.memo === undefined) return;
+    const memo = { id: event.what.memo, walk: walk.plan.id, blob };
+    await addSpoken(own(), { kind: 'event', ...own(), walk: walk.plan.id, event }, walk, memo);
+    await read();
+    soon();
+  };
+
   /** Queues a unit that was taken in here. */
   const addUnit = (unit: NewUnit): Promise<void> => put({ kind: 'unit', ...own(), unit });
 
@@ -102,7 +112,7 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
     await read();
     soon();
   };
-  return { addPlan, addEvent, addUnit, addEdit, addPicture };
+  return { addPlan, addEvent, addMemo, addUnit, addEdit, addPicture };
 };
 
 /**

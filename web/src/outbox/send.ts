@@ -1,5 +1,6 @@
 import type { Conflict, UnitRecord } from '@fair-gable/core';
 import { ask, type Refused } from '../api/client.ts';
+import { sendMemo } from './send-memo.ts';
 import { sendPhoto } from './send-photo.ts';
 import type { Queued } from './shelf.ts';
 
@@ -12,11 +13,11 @@ export interface SentUnit {
 const mostAtOnce = 200;
 
 /**
- * One item, or the first run of events of one walk: what one request carries. Photos go last: what was typed does
- * not wait for them.
+ * One item, or the first run of events of one walk: what one request carries. Photos and voice memos go last: what
+ * was typed does not wait for them.
  */
 export const nextBatch = (all: readonly Queued[]): readonly Queued[] => {
-  const words = all.filter(({ item }) => item.kind !== 'photo');
+  const words = all.filter(({ item }) => item.kind !== 'photo' && item.kind !== 'memo');
   const queue = words.length > 0 ? words : all;
   const first = queue[0]?.item;
   if (first?.kind !== 'event') return queue.slice(0, 1);
@@ -48,6 +49,8 @@ export const sendBatch = async (batch: readonly Queued[]): Promise<SentUnit | un
     }
     case 'photo':
       return sendPhoto(first.unit, first.photo);
+    case 'memo':
+      return sendMemo(first.walk, first.memo);
     default:
       return undefined;
   }

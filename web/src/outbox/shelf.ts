@@ -6,6 +6,7 @@ import {
   isOf,
   type Declined,
   type Device,
+  type KeptMemo,
   type KeptPicture,
   type KeptWalk,
   type OwnClash,
@@ -60,6 +61,22 @@ export const addItem = async (item: Unsent, walk?: KeptWalk): Promise<void> => {
   const change = db.transaction(['walks', 'outbox'], 'readwrite', safely);
   if (walk) void change.objectStore('walks').put(plain(walk), walk.plan.id);
   void change.objectStore('outbox').add(plain(item));
+  await change.done;
+};
+
+/** Puts a walk's event into the queue, and what was spoken beside it: all of it or nothing. */
+export const addSpoken = async (
+  owner: Owner,
+  item: Unsent,
+  walk: KeptWalk,
+  memo: KeptMemo,
+): Promise<void> => {
+  const db = await device();
+  const change = db.transaction(['walks', 'outbox', 'memos'], 'readwrite', safely);
+  void change.objectStore('walks').put(plain(walk), walk.plan.id);
+  void change.objectStore('memos').put(memo);
+  void change.objectStore('outbox').add(plain(item));
+  void change.objectStore('outbox').add({ kind: 'memo', ...owner, walk: memo.walk, memo: memo.id });
   await change.done;
 };
 
@@ -161,7 +178,7 @@ export const takeUpDeclined = async (
   again: boolean,
 ): Promise<void> => {
   const change = (await device()).transaction(
-    ['outbox', 'declined', 'pictures'],
+    ['outbox', 'declined', 'pictures', 'memos'],
     'readwrite',
     safely,
   );
@@ -169,6 +186,7 @@ export const takeUpDeclined = async (
     void change.objectStore('declined').delete(key);
     if (again) void change.objectStore('outbox').add(plain(item));
     else if (item.kind === 'photo') void change.objectStore('pictures').delete(item.photo);
+    else if (item.kind === 'memo') void change.objectStore('memos').delete(item.memo);
   }
   await change.done;
 };

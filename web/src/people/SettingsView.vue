@@ -7,6 +7,7 @@ import PasswordForm from './PasswordForm.vue';
 import ScreenMode from './ScreenMode.vue';
 import HouseViews from './HouseViews.vue';
 import PlanGlossary from './PlanGlossary.vue';
+import BuyersKept from './BuyersKept.vue';
 import YardChanges from './YardChanges.vue';
 import YardPeople from './YardPeople.vue';
 import YardRoutes from './YardRoutes.vue';
@@ -34,6 +35,7 @@ const changes = ref(0);
         <HouseViews @changed="changes += 1" />
         <YardRoutes @changed="changes += 1" />
         <PlanGlossary @changed="changes += 1" />
+        <BuyersKept @changed="changes += 1" />
         <YardChanges :key="changes" />
       </div>
     </div>

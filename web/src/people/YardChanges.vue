@@ -35,6 +35,8 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
   route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
+  'keep-buyers': ({ from, to }) => `buyers’ names are kept ${to}, were ${from}`,
+  'buyer-forgotten': () => 'a buyer was forgotten, with what was written to them',
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
 };
 const told = (change: YardChange): string => words[change.what]?.(change) ?? change.what;

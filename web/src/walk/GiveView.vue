@@ -5,18 +5,19 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { clock, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
-import { useUnits } from '../yard/units.ts';
+import FoundMeanwhile from './FoundMeanwhile.vue';
+import { useSayable } from './sayable.ts';
 import { useWalk } from './walk.ts';
 import { markButtons, type Sheet } from './sheet.ts';
 import WalkCard from './WalkCard.vue';
 import WalkHead from './WalkHead.vue';
+import ScreenLink from './ScreenLink.vue';
 import WalkSheet from './WalkSheet.vue';
 
 /** A walk as it is given: one point a card, one thumb, no network needed. */
 const props = defineProps<{ walk: string }>();
 const router = useRouter();
 const walks = useWalk();
-const units = useUnits();
 const wakeLock = useWakeLock();
 
 const found = ref<boolean>();
@@ -25,7 +26,6 @@ const sheet = ref<Sheet>();
 const mark = ref<Mark>('asked');
 
 onMounted(async () => {
-  if (!units.loaded) void units.load();
   try {
     found.value = await walks.open(props.walk);
     void walks.join(props.walk);
@@ -39,6 +39,21 @@ onMounted(async () => {
 const state = computed(() => walks.state);
 const plan = computed(() => walks.walk?.plan);
 const point = computed(() => state.value?.current);
+
+const { now, faults } = useSayable(
+  () => plan.value,
+  () => point.value,
+);
+const wasTold = ({ id }: Point): boolean => state.value?.marks.some((m) => m.point === id) ?? false;
+const untold = computed(() => faults.value.filter((fault) => !wasTold(fault)));
+/** It is in the log as well, and somebody sees to it. */
+const tell = ({ id, sentence }: Point): void =>
+  void walks.record({
+    kind: 'mark',
+    point: id,
+    mark: 'not-working',
+    note: sentence.slice(0, 500),
+  });
 const place = computed(() => {
   if (!point.value || !plan.value) return '';
   const back =
@@ -78,15 +93,17 @@ const putMark = (chosen: Mark): void => {
   sheet.value = 'mark';
 };
 
-const keepMark = (words: string): void => {
+const keepMark = (words: string, spoken: Blob | undefined): void => {
   sheet.value = undefined;
   if (!point.value) return;
-  void walks.record({
-    kind: 'mark',
+  const what = {
+    kind: 'mark' as const,
     point: point.value.id,
     mark: mark.value,
     ...(words ? { note: words } : {}),
-  });
+    ...(spoken ? { memo: crypto.randomUUID() } : {}),
+  };
+  void walks.record(what, spoken);
 };
 
 const replanned = (minutes: number, keep: readonly string[]): void => {
@@ -168,6 +185,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button type="button" class="big dark" @click="walks.record({ kind: 'begin' })">
           Begin
         </button>
+        <ScreenLink v-if="!isRehearsal" :walk="plan.id" />
       </div>
       <div v-else-if="state.finished" class="begin">
         <h1>The walk is finished</h1>
@@ -189,9 +207,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button type="button" class="big dark" @click="walks.record({ kind: 'resume' })">
           Go on
         </button>
+        <ScreenLink v-if="!isRehearsal" :walk="plan.id" />
       </div>
       <template v-else>
-        <WalkCard v-if="point" :point="point" :place="place" class="body" />
+        <FoundMeanwhile :faults="untold" @told="tell" />
+        <WalkCard
+          v-if="now"
+          :point="now.point"
+          :place="place"
+          :was="now.was"
+          :gone="now.gone"
+          class="body"
+        />
         <div v-else class="begin">
           <h1>Every card is given</h1>
           <p>Finish when the last question is answered.</p>

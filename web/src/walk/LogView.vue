@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
-import { clock, logOf, type LogMark, type Mark } from '@fair-gable/core';
+import { clock, logOf, type LogMark } from '@fair-gable/core';
 import { ask, saying } from '../api/client.ts';
+import AfterWalk from '../follow-up/AfterWalk.vue';
 import { useOutbox } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
 import { useAsking } from '../questions/asking.ts';
 import type { YardUnit } from '../yard/units.ts';
+import { markWords } from './sheet.ts';
 import type { WalkView } from './walk.ts';
 
 /** What walks of this unit came to: what was said, shown, missed and asked, with times. */
@@ -42,13 +44,6 @@ const when = (iso: string): string =>
   new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
     new Date(iso),
   );
-
-const markWords: Readonly<Record<Mark, string>> = {
-  liked: 'liked',
-  asked: 'asked',
-  promise: 'promised',
-  'not-working': 'not working',
-};
 
 const { problem: notAsked, ask: askIt } = useAsking();
 /** Whether a question of the walk is on this unit's list already, in the same words. */
@@ -111,11 +106,18 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
         <h3>Asked, promised, found</h3>
         <p v-if="notAsked" class="wrong" role="alert">{{ notAsked }}</p>
         <ul class="rows" data-part="marks">
-          <li v-for="(m, i) in log.marks" :key="i">
+          <li v-for="m in log.marks" :key="m.id">
             <span class="number">{{ clock(m.at) }}</span>
             <span class="mark">{{ markWords[m.mark] }}</span>
             <span
               >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template>
+              <audio
+                v-if="m.memo && session.may('present')"
+                controls
+                preload="none"
+                :src="`/api/walks/${chosen.plan.id}/memos/${m.memo}`"
+                :aria-label="`What was said: ${m.label}`"
+              />
               <template v-if="m.mark === 'asked' && m.note && session.may('record')">
                 <RouterLink
                   v-if="isOnList(m.note)"
@@ -131,6 +133,7 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           </li>
         </ul>
       </template>
+      <AfterWalk :key="chosen.plan.id" :unit="unit" :plan="chosen.plan" :log="log" />
       <h3>Said and shown</h3>
       <p v-if="log.done.length === 0" class="soft">Nothing yet.</p>
       <ul class="rows" data-part="done">
@@ -248,6 +251,13 @@ header {
 
 .mark {
   font-weight: 600;
+}
+
+audio {
+  display: block;
+  width: 100%;
+  max-width: 340px;
+  height: 44px;
 }
 
 aside li {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { PenLine, Plus } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputNumber from 'primevue/inputnumber';
 import MultiSelect from 'primevue/multiselect';
 import Select from 'primevue/select';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   audiences,
@@ -26,6 +27,9 @@ import type { YardUnit } from '../yard/units.ts';
 import { usePlanning } from './planning.ts';
 import ReadyList from './ReadyList.vue';
 import { useWalk } from './walk.ts';
+import { useWording } from './wording.ts';
+
+const WordingForm = defineAsyncComponent(() => import('./WordingForm.vue'));
 
 /** Plans a walk for this buyer and these minutes: what is given, what is left out and why, what must be ready. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -35,7 +39,17 @@ const router = useRouter();
 const busy = ref(false);
 const problem = ref('');
 
-const points = computed(() => pointsOf(props.unit.record, session.system, session.may('operate')));
+const wording = useWording();
+/** The card that is being worded. */
+const worded = ref<Point | 'new'>();
+const points = computed(() =>
+  pointsOf(
+    props.unit.record,
+    session.system,
+    session.may('operate'),
+    wording.talkOf(props.unit.record),
+  ),
+);
 const operable = computed(() => operableOf(props.unit.record));
 const planning = usePlanning(
   () => props.unit.id,
@@ -94,6 +108,7 @@ const start = async (isRehearsal: boolean): Promise<void> => {
   const about = {
     listeners: wishes.value.audiences.map((audience) => ({ audience, weight: 1 })),
     route: route.value.label,
+    system: session.system,
   };
   try {
     const { minutes } = wishes.value;
@@ -147,14 +162,36 @@ const stationTitle = (key: StationKey): string =>
                 :checked="given.has(point.id)"
                 @change="wish([point], !given.has(point.id))"
               />
-              <span>{{ point.sentence }}</span>
+              <span
+                ><em v-if="point.asked" class="asked">{{ point.asked }}</em
+                >{{ point.sentence
+                }}<small v-if="point.changed" class="changed"
+                  >the record has changed under these words</small
+                ><small v-else-if="point.wordedBy" class="soft">{{
+                  point.wordedBy === 'unit' ? 'our words' : 'the model’s words'
+                }}</small></span
+              >
             </label>
             <span class="small soft number">{{
               given.has(point.id) ? spoken(point.seconds) : (why.get(point.id) ?? '')
             }}</span>
+            <button
+              v-if="session.may('record')"
+              type="button"
+              class="pen"
+              :aria-label="`Word it otherwise: ${point.label}`"
+              title="Word it otherwise"
+              @click="worded = point"
+            >
+              <PenLine aria-hidden="true" />
+            </button>
           </li>
         </ul>
       </div>
+      <button v-if="session.may('record')" type="button" class="quiet own" @click="worded = 'new'">
+        <Plus aria-hidden="true" />Add a card of our own
+      </button>
+      <WordingForm v-if="worded" v-model="worded" :unit="unit" />
     </section>
     <aside>
       <OutlineStrip
@@ -342,6 +379,47 @@ li .number {
 .off .number {
   max-width: 46%;
   text-align: right;
+}
+
+.asked {
+  display: block;
+  color: var(--soft);
+}
+
+li small {
+  display: block;
+  font-size: 14px;
+}
+
+.changed {
+  color: var(--amber);
+  font-weight: 600;
+}
+
+.pen {
+  display: grid;
+  flex: none;
+  place-items: center;
+  width: 44px;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  cursor: pointer;
+}
+
+.pen svg,
+.own svg {
+  width: 18px;
+  height: 18px;
+}
+
+.own {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-top: 14px;
 }
 
 .said {

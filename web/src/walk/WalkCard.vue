@@ -1,17 +1,38 @@
 <script setup lang="ts">
-import { ArrowRight, EqualNot, TriangleAlert } from '@lucide/vue';
+import { ArrowRight, EqualNot, RefreshCw, TriangleAlert } from '@lucide/vue';
 import type { Point } from '@fair-gable/core';
 import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 
 /** One thing to say, large enough to read at arm's length; its numbers, what to show, what it is not. */
-defineProps<{ point: Point; place: string }>();
+defineProps<{
+  point: Point;
+  place: string;
+  /** What was planned to be said, where the record has changed since. */
+  was?: string | undefined;
+  /** The record no longer has it. */
+  gone?: boolean | undefined;
+}>();
 </script>
 
 <template>
   <article class="card" aria-live="polite">
     <p class="soft place">{{ place }}</p>
-    <h1>{{ point.sentence }}</h1>
+    <p v-if="gone" class="news" role="status">
+      <TriangleAlert aria-hidden="true" /><span
+        >The record no longer has this. Say nothing of it before you have looked.</span
+      >
+    </p>
+    <p v-else-if="was" class="news" role="status">
+      <RefreshCw aria-hidden="true" /><span>Changed since it was planned; it was: {{ was }}</span>
+    </p>
+    <p v-else-if="point.changed" class="news" role="status">
+      <RefreshCw aria-hidden="true" /><span
+        >The record has changed under our words. It says: {{ point.changed }}</span
+      >
+    </p>
+    <p v-if="point.asked" class="asked">{{ point.asked }}</p>
+    <h1 :class="{ gone }">{{ point.sentence }}</h1>
     <dl v-if="point.numbers.length" class="numbers">
       <div v-for="number in point.numbers" :key="number.label">
         <dt>
@@ -55,6 +76,33 @@ h1 {
   padding: 4px 0 12px;
   font-size: clamp(24px, 6.9vw, 32px);
   line-height: 1.22;
+}
+
+h1.gone {
+  text-decoration: line-through;
+  text-decoration-thickness: 2px;
+}
+
+.asked {
+  font-size: 19px;
+  font-style: italic;
+}
+
+.news {
+  display: flex;
+  gap: 12px;
+  margin: 6px 0;
+  padding: 8px 12px;
+  border: 2px solid var(--amber);
+  border-radius: 6px;
+  font-size: 17px;
+}
+
+.news svg {
+  flex: none;
+  width: 22px;
+  height: 22px;
+  color: var(--amber);
 }
 
 .numbers {

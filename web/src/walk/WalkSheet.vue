@@ -2,9 +2,9 @@
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import InputNumber from 'primevue/inputnumber';
-import InputText from 'primevue/inputtext';
 import { computed, ref, watch } from 'vue';
 import { replan, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
+import MarkForm from './MarkForm.vue';
 import { markButtons, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
 
@@ -14,13 +14,11 @@ const sheet = defineModel<Sheet>();
 const emit = defineEmits<{
   jump: [station: StationKey];
   turnTo: [point: Point];
-  mark: [words: string];
+  mark: [words: string, spoken: Blob | undefined];
   replan: [minutes: number, keep: readonly string[]];
 }>();
 
 const walks = useWalk();
-const note = ref('');
-watch(sheet, () => (note.value = ''));
 
 const title = computed(() => {
   if (sheet.value === 'jump') return 'Jump to a station';
@@ -130,11 +128,7 @@ const stations = computed(() => {
       </p>
       <Button type="submit" label="Give it so" />
     </form>
-    <form v-else-if="sheet === 'mark'" @submit.prevent="emit('mark', note.trim())">
-      <label for="note">In a few words, if you like</label>
-      <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
-      <Button type="submit" label="Keep it" />
-    </form>
+    <MarkForm v-else-if="sheet === 'mark'" @keep="(words, spoken) => emit('mark', words, spoken)" />
   </Drawer>
 </template>
 

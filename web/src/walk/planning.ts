@@ -1,5 +1,4 @@
 import { useSessionStorage } from '@vueuse/core';
-import { wrap, type Remote } from 'comlink';
 import {
   computed,
   onScopeDispose,
@@ -23,7 +22,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
-import type { Planner } from './plan.worker.ts';
+import { walkWorker } from './worker.ts';
 
 /** What somebody wants of a walk; kept by unit while the tab is open. */
 export interface Wishes {
@@ -43,13 +42,6 @@ const first: Wishes = {
   pinned: [],
   dropped: [],
 };
-
-/** One worker for all plans of this page; held on to, for one that nobody holds is let go of. */
-let remote: Remote<Planner> | undefined;
-const planner = (): Remote<Planner> =>
-  (remote ??= wrap<Planner>(
-    new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }),
-  ));
 
 export interface Planning {
   readonly wishes: ComputedRef<Wishes>;
@@ -101,7 +93,7 @@ export const usePlanning = (
         dropped: new Set(dropped),
       };
       try {
-        const made = await planner().planCards(plain(record()), plain(points()), wish);
+        const made = await walkWorker().planCards(plain(record()), plain(points()), wish);
         // Of two that are asked one after the other only the later counts.
         if (mine === asked) plan.value = made;
         problem.value = '';

@@ -10,3 +10,11 @@ export const markButtons: readonly { key: Mark; label: string }[] = [
   { key: 'promise', label: 'Promise' },
   { key: 'not-working', label: 'Not working' },
 ];
+
+/** The four marks, as a log says them. */
+export const markWords: Readonly<Record<Mark, string>> = {
+  liked: 'liked',
+  asked: 'asked',
+  promise: 'promised',
+  'not-working': 'not working',
+};

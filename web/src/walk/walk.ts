@@ -108,7 +108,7 @@ export const useWalk = defineStore('walk', () => {
     return Math.round(Math.min(Math.max(here, lastElapsed(events)), longestWalk));
   };
 
-  const write = async (what: What): Promise<void> => {
+  const write = async (what: What, spoken?: Blob): Promise<void> => {
     if (!walk.value) return;
     const given = {
       id: crypto.randomUUID(),
@@ -120,6 +120,7 @@ export const useWalk = defineStore('walk', () => {
     const event = nextEvent(walk.value.events, isFirst ? { ...given, elapsed: 0 } : given, what);
     const next = { ...walk.value, anchor, events: [...walk.value.events, event] };
     if (next.isRehearsal) await (await device()).put('walks', next, next.plan.id);
+    else if (spoken) await outbox.addMemo(next, event, spoken);
     else await outbox.addEvent(next, event);
     walk.value = next;
   };
@@ -127,10 +128,11 @@ export const useWalk = defineStore('walk', () => {
   /**
    * Writes an event: on the device first, one after the other. One that cannot be kept is told and
    * changes nothing; the next is tried all the same.
+   * @param spoken a voice memo that the mark names
    */
-  const record = (what: What): Promise<void> => {
+  const record = (what: What, spoken?: Blob): Promise<void> => {
     writing = writing
-      .then(() => write(what))
+      .then(() => write(what, spoken))
       .then(
         () => void (problem.value = ''),
         () => void (problem.value = notKept),

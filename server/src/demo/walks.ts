@@ -1,0 +1,182 @@
+import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { z } from 'zod';
+import {
+  audiences,
+  followUpKinds,
+  marks,
+  modelTalk,
+  nextEvent,
+  planCards,
+  pointsOf,
+  questionsShare,
+  routesOf,
+  textOf,
+  usualRoute,
+  type Audience,
+  type ModelSheet,
+  type Point,
+  type UnitFile,
+  type WalkEvent,
+  type WalkPlan,
+  type What,
+} from '@fair-gable/core';
+import { inYard, type InYard } from '../database/index.ts';
+import { keepBuyer, keepFollowUp, nameBuyer } from '../follow-up/index.ts';
+import { keepEvents, keepWalk, Walk } from '../walk/index.ts';
+import type { EntityManager } from 'typeorm';
+
+const audience = z.enum(audiences.map(({ key }) => key) as [Audience, ...Audience[]]);
+
+/** A walk of the demo as it is written down: what was wished, and how it went. */
+const demoWalk = z.strictObject({
+  unit: z.string(),
+  by: z.string(),
+  daysAgo: z.number().int().min(0),
+  /** `10:40`, on the clock of the server. */
+  at: z.string().regex(/^\d\d:\d\d$/),
+  minutes: z.number().int(),
+  listeners: z.array(audience).default([]),
+  route: z.string().default(usualRoute.key),
+  /** How long things took against the plan: 1.2 is a fifth longer; and at some stations. */
+  pace: z.number().default(1),
+  slow: z.record(z.string(), z.number()).default({}),
+  /** Cards that were not given, by their ids. */
+  skipped: z.array(z.string()).default([]),
+  /** Given up after so many cards; paused there. */
+  stopsAfter: z.number().int().optional(),
+  marks: z
+    .array(z.strictObject({ card: z.string(), mark: z.enum(marks), note: z.string().optional() }))
+    .default([]),
+  buyer: z
+    .strictObject({ name: z.string(), email: z.email().optional(), phone: z.string().optional() })
+    .optional(),
+  followUps: z
+    .array(
+      z.strictObject({
+        kind: z.enum(followUpKinds.map(({ key }) => key) as ['promise']),
+        text: z.string(),
+        /** Days from today; less than nought is late. */
+        inDays: z.number().int(),
+        isDone: z.boolean().default(false),
+      }),
+    )
+    .default([]),
+});
+type DemoWalk = z.infer<typeof demoWalk>;
+
+/** The demo's walks, as its folder has them. @throws Error that names what cannot be read */
+export const readDemoWalks = async (folder: string): Promise<readonly DemoWalk[]> =>
+  z.array(demoWalk).parse(JSON.parse(await readFile(join(folder, 'walks.json'), 'utf8')));
+
+const day = 86_400_000;
+const dateIn = (days: number): string =>
+  new Date(Date.now() + days * day).toISOString().slice(0, 10);
+
+const startOf = ({ daysAgo, at }: DemoWalk): Date => {
+  const start = new Date(Date.now() - daysAgo * day);
+  const [hours = 9, minutes = 0] = at.split(':').map(Number);
+  start.setHours(hours, minutes, 0, 0);
+  return start;
+};
+
+const cardsOf = (walk: DemoWalk, { record }: UnitFile, sheets: readonly ModelSheet[]) => {
+  const all = pointsOf(record, 'us', true, modelTalk(record, sheets));
+  const route = routesOf([]).find(({ key }) => key === walk.route) ?? usualRoute;
+  const wanted = [...walk.marks.map(({ card }) => card), ...walk.skipped];
+  const lost = wanted.find((id) => !all.some((point) => point.id === id));
+  if (lost) throw new Error(`walks.json: ${walk.unit} has no card ${lost}`);
+  return planCards(record, all, {
+    listeners: walk.listeners.map((key) => ({ audience: key, weight: 1 })),
+    available: Math.round(walk.minutes * 60 * (1 - questionsShare)),
+    route,
+    ready: ['slide', 'power'],
+    pinned: new Set(wanted),
+    dropped: new Set(),
+  });
+};
+
+/** What was done at a card, and the milliseconds it took. */
+const doneAt = (walk: DemoWalk, point: Point): readonly { what: What; takes: number }[] => {
+  if (walk.skipped.includes(point.id)) return [];
+  const pace = walk.pace * (walk.slow[point.station] ?? 1);
+  const takes = Math.round(point.seconds * 1000 * pace);
+  const kind = point.show === undefined ? 'said' : 'shown';
+  const marked = walk.marks.filter(({ card }) => card === point.id);
+  return [
+    { what: { kind, point: point.id }, takes },
+    ...marked.map(({ mark, note }) => ({
+      what: { kind: 'mark' as const, point: point.id, mark, ...(note ? { note } : {}) },
+      takes: 4000,
+    })),
+  ];
+};
+
+const eventsOf = (walk: DemoWalk, points: readonly Point[]): readonly WalkEvent[] => {
+  const device = randomUUID();
+  const done = points.slice(0, walk.stopsAfter).flatMap((point) => doneAt(walk, point));
+  const end: What = { kind: walk.stopsAfter === undefined ? 'finish' : 'pause' };
+  const all = [{ what: { kind: 'begin' } as What, takes: 0 }, ...done, { what: end, takes: 5000 }];
+  let events: readonly WalkEvent[] = [];
+  let elapsed = 0;
+  for (const { what, takes } of all) {
+    elapsed += takes;
+    events = [...events, nextEvent(events, { id: randomUUID(), device, elapsed }, what)];
+  }
+  return events;
+};
+
+const keepAfter = async (yard: InYard, walk: DemoWalk, plan: WalkPlan): Promise<void> => {
+  if (walk.buyer) {
+    const id = randomUUID();
+    await keepBuyer(yard, { id, ...walk.buyer });
+    await nameBuyer(yard, plan.id, id);
+  }
+  for (const { kind, text, inDays, isDone } of walk.followUps) {
+    const followUp = {
+      id: randomUUID(),
+      walk: plan.id,
+      unit: plan.unit,
+      kind,
+      text,
+      due: dateIn(inDays),
+      who: walk.by,
+      ...(isDone ? { done: dateIn(Math.min(inDays, 0)) } : {}),
+    };
+    await keepFollowUp(yard, followUp, 0, walk.by);
+  }
+};
+
+/**
+ * Keeps the demo's walks as devices would have sent them: planned from the records as they are, given with a pace of
+ * their own, some days ago.
+ */
+export const keepDemoWalks = async (
+  manager: EntityManager,
+  yardId: string,
+  walks: readonly DemoWalk[],
+  { units, sheets }: { units: readonly UnitFile[]; sheets: readonly ModelSheet[] },
+): Promise<void> => {
+  const yard = inYard(manager, yardId);
+  for (const walk of walks) {
+    const unit = units.find(({ record }) => textOf(record, 'stockNumber') === walk.unit);
+    if (!unit) throw new Error(`walks.json: there is no unit ${walk.unit}`);
+    const { points } = cardsOf(walk, unit, sheets);
+    const plan: WalkPlan = {
+      id: randomUUID(),
+      unit: unit.id,
+      minutes: walk.minutes,
+      points: [...points],
+      about: {
+        listeners: walk.listeners.map((key) => ({ audience: key, weight: 1 })),
+        route: routesOf([]).find(({ key }) => key === walk.route)?.label ?? usualRoute.label,
+        system: 'us',
+      },
+    };
+    await keepWalk(yard, plan, walk.by);
+    await yard.update(Walk, { id: plan.id }, { createdAt: startOf(walk) });
+    await keepEvents(yard, plan.id, eventsOf(walk, points));
+    await keepAfter(yard, walk, plan);
+  }
+};

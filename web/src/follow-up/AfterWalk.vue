@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import type { Buyer, WalkLog, WalkPlan } from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import type { YardUnit } from '../yard/units.ts';
+import { useBuyers } from './buyers.ts';
+import BuyerForm from './BuyerForm.vue';
+import FollowUps from './FollowUps.vue';
+import LetterForm from './LetterForm.vue';
+
+/** All that comes after a walk: what is left to do, for whom it was, what is written to them. */
+const props = defineProps<{ unit: YardUnit; plan: WalkPlan; log: WalkLog }>();
+const session = useSession();
+const buyers = useBuyers();
+const maySee = computed(() => session.may('see-buyers'));
+onMounted(() => {
+  if (maySee.value) void buyers.load();
+});
+const kept = computed(() => buyers.of(props.plan.id).value);
+const name = (buyer: Buyer): Promise<void> => buyers.name(props.plan.id, buyer);
+const list = ref<InstanceType<typeof FollowUps>>();
+</script>
+
+<template>
+  <FollowUps ref="list" :plan="plan" :log="log" />
+  <template v-if="maySee">
+    <p v-if="buyers.problem.value" class="wrong" role="alert">{{ buyers.problem.value }}</p>
+    <BuyerForm v-if="buyers.all.value" :kept="kept" :name="name" />
+    <LetterForm
+      v-if="kept"
+      :unit="unit"
+      :plan="plan"
+      :log="log"
+      :buyer="kept.buyer"
+      :follow-ups="list?.list ?? []"
+    />
+  </template>
+</template>

@@ -1,0 +1,220 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Textarea from 'primevue/textarea';
+import ToggleSwitch from 'primevue/toggleswitch';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import {
+  draftLetter,
+  pointsOf,
+  riskyIn,
+  type Buyer,
+  type FollowUp,
+  type WalkLog,
+  type WalkPlan,
+} from '@fair-gable/core';
+import { ask } from '../api/client.ts';
+import { when } from '../base/when.ts';
+import { useSaving } from '../people/saved.ts';
+import FormNews from '../people/FormNews.vue';
+import { useSession } from '../people/session.ts';
+import { useWording } from '../walk/wording.ts';
+import { useUnits, type YardUnit } from '../yard/units.ts';
+import type { KeptLetter } from './buyers.ts';
+
+/** A message to the buyer, drafted from what they liked and asked; read and sent by a person. */
+const props = defineProps<{
+  unit: YardUnit;
+  plan: WalkPlan;
+  log: WalkLog;
+  buyer: Buyer;
+  followUps: readonly FollowUp[];
+}>();
+const session = useSession();
+const units = useUnits();
+const wording = useWording();
+const letters = shallowRef<readonly KeptLetter[]>([]);
+const { busy, done, problem, save } = useSaving();
+
+const load = async (): Promise<void> => {
+  const path = `/api/letters?walk=${props.plan.id}`;
+  letters.value = (await ask<{ letters: KeptLetter[] }>('GET', path)).letters;
+};
+onMounted(() => void load().catch(() => undefined));
+
+const withPrice = ref(false);
+const drafted = computed(() =>
+  draftLetter({
+    walk: props.plan.id,
+    record: props.unit.record,
+    log: props.log,
+    points: pointsOf(props.unit.record, session.system, true, wording.talkOf(props.unit.record)),
+    followUps: props.followUps,
+    buyer: props.buyer.name,
+    from: session.session?.person.name ?? '',
+    yard: session.session?.yard.name ?? '',
+    system: session.system,
+    withPrice: withPrice.value,
+  }),
+);
+const isOpen = ref(false);
+const subject = ref('');
+const text = ref('');
+const isOwn = ref(false);
+/** What is drafted follows what is known until somebody writes in it. */
+watch(
+  drafted,
+  (now) => {
+    if (isOwn.value) return;
+    subject.value = now.subject;
+    text.value = now.text;
+  },
+  { immediate: true },
+);
+const again = (): void => {
+  isOwn.value = false;
+  subject.value = drafted.value.subject;
+  text.value = drafted.value.text;
+};
+const claims = computed(() =>
+  riskyIn(text.value, {
+    record: props.unit.record,
+    stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
+    system: session.system,
+  }),
+);
+const hasPrice = computed(() => props.unit.record.specs.askingPrice !== undefined);
+
+/** One letter however often it is pressed: it keeps its id until it has gone. */
+const id = ref(crypto.randomUUID());
+const send = async (): Promise<void> => {
+  let sent: KeptLetter | undefined;
+  const letter = { id: id.value, walk: props.plan.id, subject: subject.value, text: text.value };
+  const went = await save(async () => {
+    sent = await ask<KeptLetter>('PUT', `/api/letters/${letter.id}`, letter);
+    await load();
+  }, '');
+  if (!went) return;
+  if (!sent?.sentAt) {
+    problem.value = 'The mail does not take it now. It is kept here; send it again later.';
+    return;
+  }
+  done.value = `Handed to the mail for ${sent.to}.`;
+  id.value = crypto.randomUUID();
+  isOpen.value = false;
+  again();
+};
+</script>
+
+<template>
+  <section aria-labelledby="letter-title">
+    <h3 id="letter-title">Message to {{ buyer.name }}</h3>
+    <ul v-if="letters.length" class="sent">
+      <li v-for="letter in letters" :key="letter.id">
+        <details>
+          <summary>
+            {{ letter.subject }}
+            <small class="soft">{{
+              letter.sentAt ? `sent ${when(letter.sentAt)}, ${letter.by}` : 'waits for the mail'
+            }}</small>
+          </summary>
+          <pre>{{ letter.text }}</pre>
+        </details>
+      </li>
+    </ul>
+    <p v-if="!buyer.email" class="soft">
+      {{ buyer.name }} left no e-mail. Call {{ buyer.phone }}, and tick what you told.
+    </p>
+    <Button
+      v-else-if="!isOpen"
+      severity="secondary"
+      label="Draft a message"
+      class="open"
+      @click="isOpen = true"
+    />
+    <form v-else @submit.prevent="send">
+      <label for="letter-subject">Subject</label>
+      <InputText id="letter-subject" v-model="subject" maxlength="120" @input="isOwn = true" />
+      <label for="letter-text">Message</label>
+      <Textarea id="letter-text" v-model="text" rows="16" maxlength="8000" @input="isOwn = true" />
+      <ul v-if="claims.length" class="claims">
+        <li v-for="claim in claims" :key="claim.at">
+          “{{ claim.words }}”: {{ claim.because }} {{ claim.instead }}
+        </li>
+      </ul>
+      <label v-if="hasPrice && session.may('see-prices')" class="price">
+        <ToggleSwitch v-model="withPrice" />
+        With the asking price
+      </label>
+      <div class="buttons">
+        <Button type="submit" :label="`Send it to ${buyer.email}`" :loading="busy" />
+        <Button
+          v-if="isOwn"
+          type="button"
+          severity="secondary"
+          label="Draft it again"
+          @click="again"
+        />
+        <Button type="button" severity="secondary" label="Not now" @click="isOpen = false" />
+      </div>
+    </form>
+    <FormNews :done="done" :problem="problem" />
+    <p v-if="session.session?.yard.demo" class="small soft">
+      In the demo nothing leaves this machine: messages stay in the yard’s own tray.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  padding: 22px 0 4px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 16px;
+}
+
+.open {
+  margin-top: 10px;
+}
+
+form {
+  display: grid;
+  gap: 6px;
+  padding-top: 8px;
+}
+
+form label {
+  font-weight: 600;
+}
+
+.price {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 48px;
+}
+
+.claims li {
+  margin-top: 6px;
+  padding-left: 12px;
+  border-left: 3px solid var(--brick);
+}
+
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.sent summary {
+  min-height: 40px;
+  padding-top: 8px;
+  cursor: pointer;
+}
+
+pre {
+  margin: 0;
+  padding: 8px 0 12px;
+  font: inherit;
+  white-space: pre-wrap;
+}
+</style>

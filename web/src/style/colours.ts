@@ -1,0 +1,38 @@
+import { ref, watch, type Ref } from 'vue';
+import { useMode } from './mode.ts';
+
+/** Colours of the page by purpose, for what is drawn on a canvas. */
+export interface Colours {
+  readonly ink: string;
+  readonly spruce: string;
+  readonly amber: string;
+  readonly soft: string;
+  readonly sand: string;
+  /** Spruce, to be seen through. */
+  readonly band: string;
+}
+
+const none: Colours = { ink: '', spruce: '', amber: '', soft: '', sand: '', band: '' };
+
+/** The page's own colours, and again when the mode changes. */
+export const useColours = (): Readonly<Ref<Colours>> => {
+  const mode = useMode();
+  const colours = ref<Colours>(none);
+  watch(
+    () => mode.shown,
+    () => {
+      const style = getComputedStyle(document.documentElement);
+      const of = (name: string): string => style.getPropertyValue(name).trim();
+      colours.value = {
+        ink: of('--ink'),
+        spruce: of('--spruce'),
+        amber: of('--amber'),
+        soft: of('--soft'),
+        sand: of('--sand'),
+        band: `${of('--spruce')}26`,
+      };
+    },
+    { immediate: true, flush: 'post' },
+  );
+  return colours;
+};

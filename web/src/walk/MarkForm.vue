@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { Mic, Square, Trash2 } from '@lucide/vue';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { ref } from 'vue';
+import { clock } from '@fair-gable/core';
+import { longestMemo, useSpeaking } from './speaking.ts';
+
+/** Words to a mark: typed, or spoken into the phone; either may be left out. */
+const emit = defineEmits<{ keep: [words: string, spoken: Blob | undefined] }>();
+const note = ref('');
+const speaking = useSpeaking();
+const { isOn, seconds, blob, url, problem } = speaking;
+</script>
+
+<template>
+  <form @submit.prevent="emit('keep', note.trim(), blob)">
+    <label for="note">In a few words, if you like</label>
+    <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
+    <template v-if="speaking.canSpeak">
+      <button v-if="isOn" type="button" class="speak on" @click="speaking.stop">
+        <Square aria-hidden="true" />Stop at {{ clock(seconds * 1000) }}
+      </button>
+      <div v-else-if="blob" class="spoken">
+        <audio controls :src="url" aria-label="What you said" />
+        <button type="button" class="icon" aria-label="Drop what you said" @click="speaking.drop">
+          <Trash2 aria-hidden="true" />
+        </button>
+      </div>
+      <button v-else type="button" class="speak" @click="speaking.start">
+        <Mic aria-hidden="true" />Say it instead
+        <span class="small soft">up to {{ longestMemo / 60 }} min, kept here till it is sent</span>
+      </button>
+    </template>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    <Button type="submit" label="Keep it" :disabled="isOn" />
+  </form>
+</template>
+
+<style scoped>
+.speak {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  min-height: 56px;
+  padding: 4px 14px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--paper);
+  font-size: 17px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.on {
+  border: 2px solid var(--brick);
+  font-weight: 700;
+}
+
+.spoken {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+audio {
+  flex: 1;
+  min-width: 0;
+  height: 48px;
+}
+
+.icon {
+  display: grid;
+  place-items: center;
+  width: 48px;
+  height: 48px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--paper);
+  cursor: pointer;
+}
+</style>

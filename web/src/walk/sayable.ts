@@ -1,0 +1,52 @@
+import { computed, onMounted, type ComputedRef } from 'vue';
+import {
+  cardNow,
+  faultsSince,
+  pointsOf,
+  type CardNow,
+  type Point,
+  type WalkPlan,
+} from '@fair-gable/core';
+import { useSheets } from '../model-sheet/sheets.ts';
+import { useSession } from '../people/session.ts';
+import { useUnits } from '../yard/units.ts';
+import { useWording } from './wording.ts';
+
+export interface Sayable {
+  /** A card as the record has it at this moment; as it was planned while the record is not here. */
+  readonly now: ComputedRef<CardNow | undefined>;
+  /** Faults that were found since the walk was planned. */
+  readonly faults: ComputedRef<readonly Point[]>;
+}
+
+/** What may be said of the unit of a walk at this moment, whatever was planned. */
+export const useSayable = (
+  plan: () => WalkPlan | undefined,
+  point: () => Point | undefined,
+): Sayable => {
+  const units = useUnits();
+  const sheets = useSheets();
+  const session = useSession();
+  const wording = useWording();
+  onMounted(() => {
+    if (!units.loaded) void units.load();
+    if (!sheets.loaded) void sheets.load();
+  });
+
+  const all = computed(() => {
+    const record = units.units.get(plan()?.unit ?? '')?.record;
+    if (!record || !sheets.loaded) return undefined;
+    const system = plan()?.about?.system ?? session.system;
+    return pointsOf(record, system, session.may('operate'), wording.talkOf(record));
+  });
+  const now = computed(() => {
+    const card = point();
+    if (!card) return undefined;
+    return all.value ? cardNow(card, all.value) : { point: card };
+  });
+  const faults = computed(() => {
+    const planned = plan();
+    return planned && all.value ? faultsSince(planned, all.value) : [];
+  });
+  return { now, faults };
+};
