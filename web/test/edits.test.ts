@@ -33,6 +33,7 @@ const who: Session = {
     houseViews: {},
     routes: [],
     glossary: [],
+    keepBuyers: 180,
     demo: false,
   },
   yards: [],

@@ -31,20 +31,25 @@ export interface Evidence {
 const isEvidence = (how: string | undefined): boolean =>
   how === 'read' || how === 'measured' || how === 'seen' || how === 'sheet';
 
-const list = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+const list = (words: readonly string[], last: 'and' | 'or' = 'and'): string =>
+  words.length < 2
+    ? words.join('')
+    : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`;
 
-const nounsOf = (keys: readonly FeatureKey[]): string =>
-  list(keys.map((key) => featureEntry(key).noun));
+const nounsOf = (keys: readonly FeatureKey[], last?: 'or'): string =>
+  list(
+    keys.map((key) => featureEntry(key).noun),
+    last,
+  );
 
 /** Any that is surely missing decides; of the others each has to be known well. */
 const byFeatures = (keys: readonly FeatureKey[], record: UnitRecord): Judgement => {
   const known = keys.filter((key) => isEvidence(record.features[key]?.how));
   const missing = known.filter((key) => !hasFeature(record, key));
-  if (missing.length > 0) return { grade: 'not', because: `There is no ${nounsOf(missing)}.` };
+  if (missing.length > 0) return { grade: 'not', because: `Not on it: ${nounsOf(missing)}.` };
   const unknown = keys.filter((key) => !known.includes(key));
   if (unknown.length > 0)
-    return { grade: 'open', because: `Nobody has looked for ${nounsOf(unknown)}.` };
+    return { grade: 'open', because: `Nobody has looked for ${nounsOf(unknown, 'or')}.` };
   return { grade: 'holds', because: `It has ${nounsOf(keys)}.` };
 };
 

@@ -30,6 +30,9 @@ const isSure = ({ numbers, sentence, changed }: Point): boolean =>
   !numbers.some(({ how }) => how === 'guessed') &&
   !/^(Give no figure|Promise nothing)/.test(sentence);
 
+/** Words with one full stop at their end. */
+const ended = (words: string): string => words.replace(/[^.?!]$/, '$&.');
+
 const saying = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
   once(marks, ({ point }) => point).map(({ point, label }) => {
     const now = points.find(({ id }) => id === point);
@@ -41,15 +44,15 @@ const saying = (marks: readonly LogMark[], points: readonly Point[]): readonly s
 const asked = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
   marks.map(({ note, point, label }) => {
     const now = points.find(({ id }) => id === point);
-    const question = note ? `You asked: ${note}` : `You asked about: ${label}.`;
+    const question = note ? `You asked: ${note}` : `You asked about: ${label}`;
     const answer = now && isSure(now) ? ` What we know: ${now.sentence}` : ' We will find out.';
-    return `- ${question.replace(/[^.?!]$/, '$&.')}${answer}`;
+    return `- ${ended(question)}${answer}`;
   });
 
 const promised = (followUps: readonly FollowUp[]): readonly string[] =>
   followUps
     .filter(({ kind, done }) => (kind === 'promise' || kind === 'question') && done === undefined)
-    .map(({ text, due }) => `- By ${formatDate(due)}: ${text.replace(/[^.?!]$/, '$&.')}`);
+    .map(({ text, due }) => `- By ${formatDate(due)}: ${ended(text)}`);
 
 const faults = (points: readonly Point[]): readonly string[] =>
   points.filter(({ first }) => first).map(({ sentence }) => `- ${sentence}`);

@@ -57,6 +57,8 @@ const demoWalk = z.strictObject({
       z.strictObject({
         kind: z.enum(followUpKinds.map(({ key }) => key) as ['promise']),
         text: z.string(),
+        /** The card whose mark it came from. */
+        of: z.string().optional(),
         /** Days from today; less than nought is late. */
         inDays: z.number().int(),
         isDone: z.boolean().default(false),
@@ -127,15 +129,25 @@ const eventsOf = (walk: DemoWalk, points: readonly Point[]): readonly WalkEvent[
   return events;
 };
 
-const keepAfter = async (yard: InYard, walk: DemoWalk, plan: WalkPlan): Promise<void> => {
+/** A follow-up that was proposed bears the id of its mark. */
+const markOf = (events: readonly WalkEvent[], card: string | undefined): string | undefined =>
+  events.find(({ what }) => what.kind === 'mark' && what.mark !== 'liked' && what.point === card)
+    ?.id;
+
+const keepAfter = async (
+  yard: InYard,
+  walk: DemoWalk,
+  plan: WalkPlan,
+  events: readonly WalkEvent[],
+): Promise<void> => {
   if (walk.buyer) {
     const id = randomUUID();
     await keepBuyer(yard, { id, ...walk.buyer });
     await nameBuyer(yard, plan.id, id);
   }
-  for (const { kind, text, inDays, isDone } of walk.followUps) {
+  for (const { kind, text, of, inDays, isDone } of walk.followUps) {
     const followUp = {
-      id: randomUUID(),
+      id: markOf(events, of) ?? randomUUID(),
       walk: plan.id,
       unit: plan.unit,
       kind,
@@ -176,7 +188,8 @@ export const keepDemoWalks = async (
     };
     await keepWalk(yard, plan, walk.by);
     await yard.update(Walk, { id: plan.id }, { createdAt: startOf(walk) });
-    await keepEvents(yard, plan.id, eventsOf(walk, points));
-    await keepAfter(yard, walk, plan);
+    const events = eventsOf(walk, points);
+    await keepEvents(yard, plan.id, events);
+    await keepAfter(yard, walk, plan, events);
   }
 };

@@ -112,6 +112,11 @@ input[type='checkbox'] {
   color: var(--soft);
 }
 
+:deep(.p-inputtext) {
+  width: 100%;
+  min-width: 0;
+}
+
 .drop {
   display: grid;
   place-items: center;
@@ -126,7 +131,7 @@ input[type='checkbox'] {
 
 @media (width < 760px) {
   li {
-    grid-template-columns: 1fr 1fr 48px;
+    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr) 44px;
   }
 
   .what {

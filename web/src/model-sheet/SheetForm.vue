@@ -14,6 +14,7 @@ import {
   type SheetPackage,
 } from '@fair-gable/core';
 import { slugOf } from './draft.ts';
+import { objectionIn, objectionLine } from './objections.ts';
 import { sheetName, useSheets } from './sheets.ts';
 import ValuesEditor from './ValuesEditor.vue';
 
@@ -83,14 +84,11 @@ const lines = (text: string): readonly string[] =>
     .map((line) => line.trim())
     .filter(Boolean);
 const objectionsText = computed(() =>
-  props.sheet.objections.map(({ says, answer }) => `${says} = ${answer}`).join('\n'),
+  props.sheet.objections.map((objection) => objectionLine(objection)).join('\n'),
 );
 const setObjections = (text: string): void =>
   set({
-    objections: lines(text).map((line) => {
-      const [says = '', ...rest] = line.split('=');
-      return { says: says.trim(), answer: rest.join('=').trim() };
-    }),
+    objections: lines(text).map((line) => objectionIn(line)),
   });
 
 /** What keeps the sheet from being looked at, in a sentence. */
@@ -101,8 +99,10 @@ const problem = computed(() => {
   if (midYear.some((m) => !/^\d{4}-(0[1-9]|1[0-2])$/.test(m.from) || m.says.trim() === '')) {
     return 'Mid-year changes: each needs a month like 2026-02 and a few words.';
   }
+  const lost = objections.find(({ about }) => about?.startsWith('?'));
+  if (lost) return `Objections: there is no spec or feature called “${lost.about?.slice(1)}”.`;
   if (objections.some((o) => o.says === '' || o.answer === '')) {
-    return 'Objections: write each as “what they say = the answer”.';
+    return 'Objections: write each as “what they say = the answer = what brings it up”; the last may be left out.';
   }
   return '';
 });
@@ -269,7 +269,9 @@ const problem = computed(() => {
       <legend>Said of it</legend>
       <label for="objections"
         >Objections and honest answers
-        <span class="small soft">a line each: what they say = the answer</span></label
+        <span class="small soft"
+          >a line each: what they say = the answer = the spec or feature that brings it up</span
+        ></label
       >
       <Textarea
         id="objections"

@@ -10,9 +10,11 @@ export interface Colours {
   readonly sand: string;
   /** Spruce, to be seen through. */
   readonly band: string;
+  /** The family that is not for names. */
+  readonly font: string;
 }
 
-const none: Colours = { ink: '', spruce: '', amber: '', soft: '', sand: '', band: '' };
+const none: Colours = { ink: '', spruce: '', amber: '', soft: '', sand: '', band: '', font: '' };
 
 /** The page's own colours, and again when the mode changes. */
 export const useColours = (): Readonly<Ref<Colours>> => {
@@ -30,6 +32,7 @@ export const useColours = (): Readonly<Ref<Colours>> => {
         soft: of('--soft'),
         sand: of('--sand'),
         band: `${of('--spruce')}26`,
+        font: of('--plain'),
       };
     },
     { immediate: true, flush: 'post' },

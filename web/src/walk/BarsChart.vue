@@ -37,6 +37,7 @@ const data = computed<ChartData<'bar'>>(() => ({
     categoryPercentage: 0.75,
   })),
 }));
+const font = computed(() => ({ family: colours.value.font, size: 14 }));
 const options = computed<ChartOptions<'bar'>>(() => ({
   animation: false,
   indexAxis: 'y',
@@ -46,9 +47,17 @@ const options = computed<ChartOptions<'bar'>>(() => ({
     x: {
       beginAtZero: true,
       grid: { display: false },
-      ticks: { color: colours.value.soft, maxTicksLimit: 5, callback: (v) => written(Number(v)) },
+      ticks: {
+        color: colours.value.soft,
+        font: font.value,
+        maxTicksLimit: 5,
+        callback: (v) => written(Number(v)),
+      },
     },
-    y: { grid: { display: false }, ticks: { color: colours.value.ink, autoSkip: false } },
+    y: {
+      grid: { display: false },
+      ticks: { color: colours.value.ink, font: font.value, autoSkip: false },
+    },
   },
 }));
 /** A row of bars, px. */

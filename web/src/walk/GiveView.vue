@@ -290,7 +290,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   display: flex;
   flex-direction: column;
   max-width: 620px;
-  min-height: 100dvh;
+  height: 100dvh;
   margin: 0 auto;
   background: var(--leaf);
 }
@@ -304,11 +304,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .body,
 .begin {
   flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+}
+
+.thumbs,
+.foot {
+  flex: none;
 }
 
 .begin {
   display: grid;
-  align-content: center;
+  align-content: safe center;
   gap: 14px;
   padding: 18px;
 }

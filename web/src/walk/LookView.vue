@@ -90,6 +90,10 @@ const stateWords = computed(() => {
   border-bottom: 1px solid var(--hairline);
 }
 
+.look > .page-part {
+  padding-inline: 18px;
+}
+
 li {
   display: grid;
   grid-template-columns: 52px 1fr;

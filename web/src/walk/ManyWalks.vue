@@ -75,7 +75,7 @@ const minutes = (value: number): string => `${Math.round(value)} min`;
         <li v-for="question in summary.questions" :key="`${question.model} ${question.label}`">
           <span>{{ question.model }}</span>
           <span
-            >{{ question.label
+            >{{ question.label.replace(/[.?!]$/, '')
             }}<template v-if="question.notes.length"
               >: {{ question.notes.map((note) => `“${note}”`).join(' ') }}</template
             ></span

@@ -367,6 +367,10 @@ li {
   border-bottom: 1px solid var(--hairline);
 }
 
+li > label {
+  flex: 1;
+}
+
 li .number {
   flex: none;
   font-weight: 500;
@@ -517,8 +521,27 @@ aside {
     min-height: 52px;
   }
 
-  li {
-    min-height: var(--thumb);
+  .stop li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 44px;
+    gap: 0 10px;
+    padding: 4px 0;
+  }
+
+  .stop li > label {
+    min-height: 40px;
+  }
+
+  .stop li .number {
+    grid-row: 2;
+    max-width: none;
+    padding-left: 30px;
+    text-align: left;
+  }
+
+  .stop li .pen {
+    grid-row: 1;
+    grid-column: 2;
   }
 }
 </style>

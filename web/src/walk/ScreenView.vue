@@ -82,6 +82,7 @@ const stateWords: Readonly<Record<ScreenView['state'], string>> = {
       </div>
       <OutlineStrip
         class="strip"
+        :class="{ large: !photo }"
         :record="view.record"
         system="us"
         label="Where we stand beside the unit, hitch to the left"
@@ -157,5 +158,9 @@ dt {
 .strip {
   height: 24dvh;
   padding: 0 28px 12px;
+}
+
+.strip.large {
+  height: 52dvh;
 }
 </style>

@@ -41,6 +41,14 @@ const aheadWords = computed(() => {
         }}<template v-if="outbox.unsent"> · {{ outbox.unsent }} not sent</template>
       </span>
     </header>
+    <p v-if="outbox.halt" class="halt" role="status">
+      {{ outbox.halt.text }}
+      <RouterLink
+        v-if="outbox.halt.why === 'sign-in'"
+        :to="{ name: 'sign-in', query: { then: $route.fullPath } }"
+        >Sign in</RouterLink
+      >
+    </p>
     <OutlineStrip
       class="strip"
       :record="record"
@@ -76,6 +84,12 @@ const aheadWords = computed(() => {
 
 .head strong {
   font: 700 18px var(--slab);
+}
+
+.halt {
+  padding: 4px 18px;
+  color: var(--amber);
+  font-weight: 600;
 }
 
 .strip {

@@ -88,8 +88,8 @@ const mayWrite = computed(() => session.may('present'));
           <ul>
             <li v-for="walk in underWay" :key="walk.plan.id" class="way">
               <span
-                ><strong>{{ nameOfUnit(walk.plan.unit) }}</strong>
-                <span class="soft">{{ stockOf(walk.plan.unit) }}</span></span
+                ><strong>{{ nameOfUnit(walk.plan.unit) }}</strong
+                >, {{ stockOf(walk.plan.unit) }}</span
               >
               <span class="soft"
                 >{{ walk.by }}, {{ when(walk.createdAt) }}, {{ given(walk)

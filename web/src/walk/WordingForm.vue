@@ -241,6 +241,11 @@ const title = computed(() =>
   font-weight: 600;
 }
 
+.wording .choice {
+  display: grid;
+  gap: 4px;
+}
+
 .wording .claims li {
   display: grid;
   gap: 2px;

@@ -1,0 +1,233 @@
+import { expect, test, type Page } from '@playwright/test';
+import { demo, desk, expectSound, openUnit, phone, signIn } from './yard.ts';
+
+const toPlan = async (page: Page, unit: string): Promise<void> => {
+  await openUnit(page, unit);
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
+};
+const begin = async (page: Page, unit: string): Promise<void> => {
+  await toPlan(page, unit);
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+};
+const card = (page: Page) => page.getByRole('article').getByRole('heading');
+/** Gives card after card until one has some words; each has come before the next is given. */
+const sayUntil = async (page: Page, words: string): Promise<void> => {
+  for (;;) {
+    const text = await card(page).innerText();
+    if (text.includes(words)) return;
+    await said(page).click();
+    await expect(card(page)).not.toHaveText(text);
+  }
+};
+const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
+
+test('a card is worded by us: claims are graded, the words hold till the record changes', async ({
+  page,
+}) => {
+  await signIn(page);
+  await toPlan(page, 'TQ-0391');
+  const row = page.locator('.stop li').filter({ hasText: 'of fresh water' });
+  const before = await row.locator('label span').first().innerText();
+  await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
+  const form = page.getByRole('dialog', { name: 'Fresh tank' });
+  await form.getByLabel('What you say').fill('The best in its class: a weekend of water.');
+  await expect(form.getByText('does not hold')).toBeVisible();
+  await expectSound(page, 'wording a card');
+  await form.getByLabel('What you say').fill('A weekend of water for two.');
+  await expect(form.getByText('does not hold')).toHaveCount(0);
+  await form.getByRole('button', { name: 'always' }).click();
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('A weekend of water for two.')).toBeVisible();
+  await expect(page.getByText('our words').first()).toBeVisible();
+
+  // Somebody reads the label again: the words stay, and say that the number is another.
+  const id = page.url().split('/').at(-2) ?? '';
+  const unit = await (await page.request.get(demo(`/api/units/${id}`))).json();
+  const had = unit.record.specs.freshTank;
+  await page.request.post(demo(`/api/units/${id}/edits`), {
+    data: {
+      id: crypto.randomUUID(),
+      changes: [
+        {
+          part: 'specs',
+          key: 'freshTank',
+          value: { kind: 'quantity', amount: had.value.amount + 7 },
+          how: 'read',
+          basedOn: had.version,
+        },
+      ],
+    },
+  });
+  await expect(page.getByText('the record has changed under these words')).toBeVisible();
+  await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
+  await form.getByRole('button', { name: 'Back to the record’s words' }).click();
+  await expect(page.getByText('A weekend of water for two.')).toHaveCount(0);
+  await expect(row.locator('label span').first()).not.toHaveText(before);
+
+  await page.getByRole('button', { name: 'Add a card of our own' }).click();
+  const own = page.getByRole('dialog', { name: 'A card of our own' });
+  await own.getByLabel('What it is called').fill('Ferry');
+  await own.getByLabel('What you say').fill('It goes on the Friday ferry.');
+  await own.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('It goes on the Friday ferry.')).toBeVisible();
+});
+
+test('a number that changes while one presents is the new one, on the card and before the buyer', async ({
+  page,
+  browser,
+}) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await begin(page, 'TQ-0411');
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: /A screen for the buyer/ }).click();
+  const address = await page
+    .getByRole('link', { name: 'Open it on this device' })
+    .getAttribute('href');
+  await expect(page.getByAltText('The address as a code')).toBeVisible();
+  await expectSound(page, 'the address of a screen');
+  // Whoever looks needs no sign-in.
+  const buyer = await (await browser.newContext({ viewport: desk })).newPage();
+  await buyer.goto(address ?? '');
+  await expect(buyer.getByRole('heading', { name: 'We go on in a moment.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'Jump to…' }).click();
+  await page.getByRole('button', { name: /Label panel/ }).click();
+  await expect(buyer.getByText('Label panel')).toBeVisible();
+  await sayUntil(page, 'may weigh');
+  await expect(buyer.getByRole('heading', { name: 'Gross weight rating' })).toBeVisible();
+  await expectSound(buyer, 'the screen of the buyer');
+
+  const walk = page.url().split('/').at(-1) ?? '';
+  const { plan } = await (await page.request.get(demo(`/api/walks/${walk}`))).json();
+  const unit = await (await page.request.get(demo(`/api/units/${plan.unit}`))).json();
+  const { version, value } = unit.record.specs.gvwr;
+  await page.request.post(demo(`/api/units/${plan.unit}/edits`), {
+    data: {
+      id: crypto.randomUUID(),
+      changes: [
+        {
+          part: 'specs',
+          key: 'gvwr',
+          value: { kind: 'quantity', amount: value.amount + 111 },
+          how: 'read',
+          basedOn: version,
+        },
+      ],
+    },
+  });
+  const now = (value.amount + 111).toLocaleString('en-US');
+  await expect(card(page)).toContainText(now);
+  await expect(page.getByText('Changed since it was planned')).toBeVisible();
+  await expect(buyer.getByText(now)).toBeVisible();
+  await expect(buyer.getByText('and not a pound more')).toHaveCount(0);
+
+  // A manager looks in, and touches nothing.
+  const maren = await (await browser.newContext({ viewport: desk })).newPage();
+  await signIn(maren, 'maren');
+  await maren.goto(demo('/walks'));
+  await maren
+    .locator('.way')
+    .filter({ hasText: 'Skerry 31 TH' })
+    .getByRole('link', { name: 'Look in' })
+    .click();
+  await expect(card(maren)).toContainText(now);
+  await expectSound(maren, 'looking in');
+  const shown = await card(page).innerText();
+  await said(page).click();
+  await expect(card(maren)).not.toHaveText(shown);
+  await expect(maren.getByRole('button', { name: /^Said/ })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: /A screen for the buyer/ }).click();
+  await page.getByRole('button', { name: 'Close the screens of this walk' }).click();
+  await expect(page.getByRole('button', { name: /A screen for the buyer/ })).toBeVisible();
+  await buyer.reload();
+  await expect(buyer.getByRole('heading', { name: 'This screen is closed' })).toBeVisible();
+  await buyer.context().close();
+  await maren.context().close();
+});
+
+test('what was asked, spoken and promised becomes follow-ups and a message, without a network till the end', async ({
+  page,
+}) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await begin(page, 'TQ-0403');
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Liked' }).click();
+  await said(page).click();
+  await page.getByRole('button', { name: 'Promise' }).click();
+  await page.getByRole('button', { name: /Say it instead/ }).click();
+  await expect(page.getByRole('button', { name: /^Stop at 0:0[1-9]/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Stop at/ }).click();
+  await expect(page.locator('audio')).toBeVisible();
+  await page.getByLabel('In a few words').fill('send the manual');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await said(page).click();
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await page.context().setOffline(false);
+  await page.setViewportSize(desk);
+  await expect(page.getByText(/^From this walk: .*send the manual/)).toBeVisible({
+    timeout: 30_000,
+  });
+  // What was said into the phone is heard here.
+  const memo = page.locator('[data-part="marks"] audio');
+  await expect
+    .poll(
+      async () => (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
+      {
+        timeout: 30_000,
+      },
+    )
+    .toBe(200);
+  await page.getByRole('button', { name: 'Put it on the list' }).click();
+  const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
+  await expect(followUp).toHaveCount(1);
+  await page.getByLabel(/^Due:/).fill('2030-01-02');
+  await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
+
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('Name');
+  await page.getByLabel('Name', { exact: true }).fill('Asa Fenn');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('E-mail or phone');
+  await page.getByLabel('E-mail').fill('asa@harbour.example');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Draft a message' }).click();
+  const text = page.getByLabel('Message', { exact: true });
+  await expect(text).toHaveValue(/^Good day Asa Fenn,/);
+  await expect(text).toHaveValue(/By 2 Jan 2030: .*send the manual/);
+  await expect(text).not.toHaveValue(/price/);
+  await page.getByText('With the asking price').click();
+  await expect(text).toHaveValue(/asking price/);
+  await page.getByText('With the asking price').click();
+  await expectSound(page, 'after a walk');
+  await page.getByRole('button', { name: 'Send it to asa@harbour.example' }).click();
+  await expect(page.getByText('Handed to the mail for asa@harbour.example.')).toBeVisible();
+
+  await page.goto(demo('/walks'));
+  await expect(page.getByText('send the manual').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Over \d+ walks/ })).toBeVisible();
+  await expectSound(page, 'walks');
+
+  // They ask to be forgotten.
+  const context = await page.context().browser()?.newContext({ viewport: desk });
+  const maren = await context!.newPage();
+  await signIn(maren, 'maren');
+  await maren.goto(demo('/settings'));
+  const buyers = maren.getByRole('region', { name: 'Buyers' });
+  const asa = buyers.getByRole('listitem').filter({ hasText: 'Asa Fenn' });
+  const file = maren.waitForEvent('download');
+  await asa.getByRole('button', { name: 'Save what is kept' }).click();
+  expect((await file).suggestedFilename()).toBe('what-we-keep-of-asa-fenn.json');
+  await asa.getByRole('button', { name: 'Forget…' }).click();
+  await asa.getByRole('button', { name: 'Forget Asa Fenn' }).click();
+  await expect(asa).toHaveCount(0);
+  await expect(maren.getByText('a buyer was forgotten').first()).toBeVisible();
+  await context!.close();
+});
