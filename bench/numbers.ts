@@ -1,6 +1,5 @@
 // The engines over ten thousand units, against nothing but their arithmetic; and a slider on a slow phone.
 import { readdirSync, readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
 import {
   cargoLabel,
   cargoLabelInputOf,
@@ -29,7 +28,7 @@ import {
   type WaterInput,
   type WeightInput,
 } from '@fair-gable/core';
-import { openGround } from './ground.ts';
+import { frame, openPhone, signIn, slowed, unitAt, workOfKey } from './phone.ts';
 
 const folder = new URL('../demo/units/', import.meta.url);
 const records: readonly UnitRecord[] = readdirSync(folder)
@@ -234,48 +233,23 @@ const microseconds = (inputs: readonly never[], work: (input: never) => unknown)
   return runs.toSorted((a, b) => a - b)[3] ?? Number.NaN;
 };
 
-const frame = 1000 / 60;
-const slowed = 6;
 const pulls = 40;
 
 /** Main-thread work of one pull of a slider in Chromium, its CPU slowed six times. */
 const benchSlider = async (): Promise<void> => {
-  const ground = await openGround();
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const phone = await openPhone();
   try {
-    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-    await page.goto(`${ground.serving.address}/sign-in`);
-    await page.getByLabel('E-mail').fill('ines@thornquay.example');
-    await page.getByLabel('Password').fill('spring-ferry-22');
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.locator('.rows a', { hasText: 'TQ-0417' }).click();
-    await page.locator('.particulars').waitFor();
-    await page.goto(page.url().replace(/(\/units\/[^/]+).*/, '$1/numbers/load'));
+    const { page } = phone;
+    await signIn(phone);
+    await page.goto(`${await unitAt(phone, 'TQ-0417')}/numbers/load`);
     await page.locator('canvas').waitFor();
     await page.getByRole('slider', { name: 'Front store' }).focus();
-    const devtools = await page.context().newCDPSession(page);
-    await devtools.send('Performance.enable');
-    await devtools.send('Emulation.setCPUThrottlingRate', { rate: slowed });
-    // What the page does for it; painting without a graphics card is the machine's.
-    const own = new Set(['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration']);
-    const worked = async (): Promise<number> => {
-      const { metrics } = await devtools.send('Performance.getMetrics');
-      const counted = metrics.filter(({ name }) => own.has(name));
-      return counted.reduce((sum, { value }) => sum + value * 1000, 0);
-    };
-    for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
-    const before = await worked();
-    for (let i = 0; i < pulls; i++) await page.keyboard.press('ArrowRight');
-    const each = ((await worked()) - before) / pulls;
+    const each = await workOfKey(page, 'ArrowRight', pulls);
     console.log(
       `${(each / frame).toFixed(2)} × a frame of ${frame.toFixed(1)} ms: scripts, styles and layout of one pull of a slider, the CPU slowed ${slowed} times (${each.toFixed(1)} ms)`,
     );
   } finally {
-    await browser.close();
-    await ground.close();
+    await phone.close();
   }
 };
 

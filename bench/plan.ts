@@ -1,6 +1,6 @@
 // The planner at three hundred points, against an integer-programming library on the same model.
-import highsLoader from 'highs';
 import { planWalk, type PlanPoint, type PlanProblem } from '@fair-gable/core';
+import { byHighs, loadHighs } from '../core/test/highs.ts';
 
 const draws = (from: number) => {
   let state = from;
@@ -29,63 +29,22 @@ const problemFrom = (seed: number): PlanProblem => {
   return { stations, points, needs, walking: 60, available: 900 };
 };
 
-/** The same model as a linear programme in whole numbers, as HiGHS reads it. */
-const written = ({ stations, points, needs, walking, available }: PlanProblem): string => {
-  const costs = [
-    ...stations.map(({ stop }, s) => `${stop} y${s}`),
-    ...needs.map(({ seconds }, k) => `${seconds} n${k}`),
-    ...points.map(({ seconds }, i) => `${seconds} x${i}`),
-  ];
-  const worth = [
-    ...stations.map(({ bonus }, s) => `${bonus} y${s}`),
-    ...points.map((point, i) => `${point.worth} x${i}`),
-  ];
-  const rules = points.flatMap((point, i) => {
-    const mate = points.findIndex((other, j) => j > i && point.link && other.link === point.link);
-    return [
-      `x${i} - y${point.station} <= 0`,
-      ...point.needs.map((n) => `x${i} - n${needs.findIndex(({ key }) => key === n)} <= 0`),
-      ...(point.compulsory ? [`x${i} = 1`] : []),
-      ...(mate > 0 ? [`x${i} - x${mate} = 0`] : []),
-    ];
-  });
-  const visits = stations.map((_, s) => {
-    const here = points.flatMap((point, i) => (point.station === s ? [`x${i}`] : []));
-    return here.length === 0 ? `y${s} = 0` : `y${s} - ${here.join(' - ')} <= 0`;
-  });
-  const names = [
-    ...stations.map((_, s) => `y${s}`),
-    ...needs.map((_, k) => `n${k}`),
-    ...points.map((_, i) => `x${i}`),
-  ];
-  return [
-    'Maximize',
-    ` obj: ${worth.join(' + ')}`,
-    'Subject To',
-    ` t: ${costs.join(' + ')} <= ${available - walking}`,
-    ...[...visits, ...rules].map((rule, i) => ` r${i}: ${rule}`),
-    'Binary',
-    ` ${names.join(' ')}`,
-    'End',
-  ].join('\n');
-};
-
 const median = (times: readonly number[]): number =>
   times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? Number.NaN;
 
 /** Prints one line; the two must agree. */
 export const benchPlan = async (): Promise<void> => {
-  const highs = await highsLoader();
+  const highs = await loadHighs();
   const problems = Array.from({ length: 9 }, (_, i) => problemFrom(700 + i));
   planWalk(problemFrom(1));
   const times = problems.map((problem) => {
     const begun = performance.now();
     const ours = planWalk(problem);
     const between = performance.now();
-    const theirs = highs.solve(written(problem), { mip_rel_gap: 0, mip_abs_gap: 0 } as never);
+    const theirs = byHighs(highs, problem, false);
     const ended = performance.now();
-    if (ours.over === 0 && ours.worth !== Math.round(theirs.ObjectiveValue)) {
-      throw new Error(`${ours.worth} is not ${theirs.ObjectiveValue}`);
+    if (ours.over === 0 && ours.worth !== theirs) {
+      throw new Error(`${ours.worth} is not ${theirs}`);
     }
     return { ours: between - begun, theirs: ended - between };
   });

@@ -1,6 +1,6 @@
 // Taps by which the two units at the gate (demo/labels) are taken in on a phone, with no network, by a driven thumb.
-import { chromium, type Locator, type Page } from '@playwright/test';
-import { openGround } from './ground.ts';
+import type { Locator, Page } from '@playwright/test';
+import { openPhone, signIn } from './phone.ts';
 
 /** A field of a label sheet: a state, or keys of the pad. */
 interface Entry {
@@ -109,18 +109,10 @@ const makeRound = async (page: Page, unit: string, entries: readonly Entry[]) =>
 
 /** Prints taps a field. */
 export const benchRound = async (): Promise<void> => {
-  const ground = await openGround();
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const phone = await openPhone();
   try {
-    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-    await page.goto(`${ground.serving.address}/sign-in`);
-    await page.getByLabel('E-mail').fill('ines@thornquay.example');
-    await page.getByLabel('Password').fill('spring-ferry-22');
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.locator('.rows a').first().waitFor();
+    const { page, ground } = phone;
+    await signIn(phone);
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     for (const [name, entries] of Object.entries(sheets)) {
       await page.context().setOffline(false);
@@ -142,7 +134,6 @@ export const benchRound = async (): Promise<void> => {
       );
     }
   } finally {
-    await browser.close();
-    await ground.close();
+    await phone.close();
   }
 };

@@ -1,4 +1,4 @@
-// `npm run bench [-- core list numbers photos plan round search shell together]`: ratios against something named. Seconds differ
+// `npm run bench [-- core list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
 // between machines, ratios much less. What was measured last stands in docs/performance.md.
 import { build } from '../tools/lib/build.mjs';
 import { aim, firstLoad } from '../tools/lib/first-load.mjs';
@@ -21,6 +21,7 @@ const benches: Readonly<Record<string, () => Promise<void> | void>> = {
   numbers: async () => (await import('./numbers.ts')).benchNumbers(),
   plan: async () => (await import('./plan.ts')).benchPlan(),
   round: async () => (await import('./round.ts')).benchRound(),
+  walk: async () => (await import('./walk.ts')).benchWalk(),
   together: async () => (await import('./together.ts')).benchTogether(),
 };
 

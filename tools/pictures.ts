@@ -86,14 +86,6 @@ const meanwhile = async (page: Page, pounds: number): Promise<void> => {
   await other?.close();
 };
 
-const listText = [
-  'Stock #,Series,Model,Year,Dry Weight (lbs),GVWR,Fresh water,Notes',
-  'TQ-0501,Pell,17 RK,2026,3455,4400,30,from the mainland',
-  'TQ-0502,Tarn,23 RL,2026,5020,heavy,44,',
-  'TQ-0417,Fenlark,24 RKD,2026,5572,7490,47,is here',
-  'TQ-0402,Pell,14 T,2026,2310,3300,20,another rating',
-].join('\n');
-
 const views: readonly View[] = [
   { file: 'yard', size: desk, go: async () => {} },
   {
@@ -121,19 +113,6 @@ const views: readonly View[] = [
       await page.getByRole('link', { name: 'Model sheets' }).click();
       await page.getByRole('link', { name: /24 RKD · 2026/ }).click();
       await page.getByRole('heading', { name: 'Packages and options' }).waitFor();
-    },
-  },
-  {
-    file: 'take-list',
-    size: desk,
-    go: async (page) => {
-      await page.getByRole('button', { name: 'Bring in a list' }).click();
-      await page.getByLabel('List file').setInputFiles({
-        name: 'mainland.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from(listText),
-      });
-      await page.getByRole('heading', { name: 'What cannot be read' }).waitFor();
     },
   },
   { file: 'yard-phone', size: phone, go: async () => {} },
@@ -203,20 +182,6 @@ const views: readonly View[] = [
   },
   { file: 'walk-phone', size: phone, go: given },
   {
-    file: 'clash',
-    size: desk,
-    go: async (page) => {
-      await atStation(page, 'TQ-0417', 'labels');
-      const row = page.locator('[data-field="hitchWeight"]');
-      await row.getByRole('button').first().click();
-      await row.getByRole('textbox').first().fill('705 lb');
-      await meanwhile(page, 690);
-      await row.getByRole('button', { name: /^Keep (it|both)$/ }).click();
-      await page.locator('.clash').waitFor();
-      await page.evaluate(() => window.scrollTo(0, 0));
-    },
-  },
-  {
     file: 'history',
     size: desk,
     go: async (page) => {
@@ -244,6 +209,37 @@ const views: readonly View[] = [
       await given(page);
       await press(page, 'Finish');
       await page.locator('.log').waitFor();
+    },
+  },
+  {
+    file: 'walks',
+    size: desk,
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Walks', exact: true }).click();
+      await page.getByRole('heading', { name: /^Over/ }).waitFor();
+      await page.getByRole('heading', { name: /^Over/ }).scrollIntoViewIfNeeded();
+      await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight / 3));
+    },
+  },
+  {
+    file: 'screen',
+    size: { width: 1024, height: 700 },
+    go: async (page) => {
+      await beginWalk(page);
+      await press(page, 'Jump to…');
+      await page.getByRole('button', { name: /Label panel/ }).click();
+      while (!(await page.getByRole('article').innerText()).includes('may weigh')) {
+        await press(page, /^Said/);
+        await page.waitForTimeout(200);
+      }
+      await page.getByText('not sent').waitFor({ state: 'detached' });
+      const walk = page.url().split('/').at(-1) ?? '';
+      const opened = await page.request.post(
+        new URL(`/api/walks/${walk}/screens`, page.url()).href,
+      );
+      const { token } = (await opened.json()) as { token: string };
+      await page.goto(new URL(`/screen#${token}`, page.url()).href);
+      await page.getByRole('heading', { name: 'Gross weight rating' }).waitFor();
     },
   },
 ];

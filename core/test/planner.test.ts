@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import highsLoader from 'highs';
 import {
   planWalk,
   secondsOf,
@@ -9,10 +8,9 @@ import {
   type PlanPoint,
   type PlanProblem,
 } from '@fair-gable/core';
+import { byHighs, loadHighs } from './highs.ts';
 
 const seed = 7;
-
-const grid = (seconds: number): number => Math.ceil(seconds / 5) * 5;
 
 /** Whether a set keeps all that a plan has to keep. */
 const isAllowed = (
@@ -149,54 +147,6 @@ describe('a plan', () => {
   });
 });
 
-type Solver = Awaited<ReturnType<typeof highsLoader>>;
-
-/** The same model for an integer-programming library: HiGHS, from the registry. */
-const byHighs = (highs: Solver, problem: PlanProblem, keepsWanted: boolean): number | undefined => {
-  const { stations, points, needs, walking, available } = problem;
-  const room = available - grid(walking);
-  const terms: string[] = [];
-  const costs: string[] = [];
-  const rules: string[] = [];
-  const names: string[] = [];
-  const name = (text: string): string => {
-    names.push(text);
-    return text;
-  };
-  stations.forEach(({ stop, bonus }, s) => {
-    name(`y${s}`);
-    terms.push(`${bonus} y${s}`);
-    costs.push(`${grid(stop)} y${s}`);
-    const here = points.flatMap((point, i) => (point.station === s ? [i] : []));
-    if (here.length === 0) rules.push(`y${s} = 0`);
-    // A station counts as visited only where something is given there.
-    else rules.push(`y${s} - ${here.map((i) => `x${i}`).join(' - ')} <= 0`);
-    if (stations[s]?.wanted && keepsWanted && here.length > 0) rules.push(`y${s} = 1`);
-  });
-  needs.forEach(({ seconds }, k) => {
-    name(`n${k}`);
-    costs.push(`${grid(seconds)} n${k}`);
-  });
-  points.forEach((point, i) => {
-    name(`x${i}`);
-    terms.push(`${point.worth} x${i}`);
-    costs.push(`${grid(point.seconds)} x${i}`);
-    rules.push(`x${i} - y${point.station} <= 0`);
-    for (const need of point.needs) {
-      rules.push(`x${i} - n${needs.findIndex(({ key }) => key === need)} <= 0`);
-    }
-    if (point.compulsory) rules.push(`x${i} = 1`);
-    const mate = points.findIndex((other, j) => j > i && point.link && other.link === point.link);
-    if (mate > 0) rules.push(`x${i} - x${mate} = 0`);
-  });
-  const body = [`Maximize`, ` obj: ${terms.join(' + ')}`, 'Subject To'];
-  [`${costs.join(' + ')} <= ${room}`, ...rules].forEach((rule, i) => body.push(` r${i}: ${rule}`));
-  body.push('Binary', ` ${names.join(' ')}`, 'End');
-  // To the optimum: without this it stops within a ten-thousandth of it.
-  const solution = highs.solve(body.join('\n'), { mip_rel_gap: 0, mip_abs_gap: 0 } as never);
-  return solution.Status === 'Optimal' ? Math.round(solution.ObjectiveValue) : undefined;
-};
-
 /** A problem of any size by a seeded generator. */
 const large = (count: number, from: number, links: number): PlanProblem => {
   let state = from;
@@ -237,7 +187,7 @@ describe('a plan against an integer-programming library', () => {
   it.each([20, 60, 120])(
     'of %s points is worth as much',
     async (count) => {
-      const highs = await highsLoader();
+      const highs = await loadHighs();
       for (const from of [1, 2, 3]) {
         const problem = large(count, from * 77 + count, 6);
         const ours = planWalk(problem);

@@ -71,11 +71,11 @@ export const walkRound = (record: UnitRecord): number => {
 const compulsoryKeys = new Set(['specs.gvwr', 'specs.uvw', 'specs.ccc']);
 
 /**
- * Told before anything else, what a label says of weights, and a trial that somebody sent to the walk: never left out
- * for want of time.
+ * Told before anything else, what a label says of weights, a trial that somebody sent to the walk, and what is wanted in
+ * every plan: never left out for want of time.
  */
-export const isCompulsory = ({ id, first }: Point): boolean =>
-  first === true || compulsoryKeys.has(id) || id.startsWith('trials.');
+export const isCompulsory = ({ id, first, wanted }: Point): boolean =>
+  first === true || wanted === 'always' || compulsoryKeys.has(id) || id.startsWith('trials.');
 
 /** Cards in the order of a route; within a station as they are. */
 export const inRouteOrder = (
@@ -110,7 +110,7 @@ const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem =>
       station: point.first ? 0 : places.indexOf(point.station),
       seconds: point.seconds,
       worth: worthOfPoint(point, given.listeners),
-      compulsory: isCompulsory(point) || given.pinned.has(point.id) || point.wanted === 'always',
+      compulsory: isCompulsory(point) || given.pinned.has(point.id),
       needs: point.needs ?? [],
       link: point.link,
     })),
