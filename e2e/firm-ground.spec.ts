@@ -175,22 +175,25 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
   await maren.context().close();
 });
 
-test('every mode is sound on every view', async ({ page }) => {
-  await signIn(page);
-  await openUnit(page, 'TQ-0417');
-  const record = page.url();
-  for (const mode of ['dark', 'sunlight']) {
+for (const mode of ['dark', 'sunlight']) {
+  test(`every view is sound in the ${mode} mode`, async ({ page }) => {
+    await signIn(page);
+    await openUnit(page, 'TQ-0417');
+    const record = page.url();
     await page.evaluate((m) => localStorage.setItem('fair-gable-mode', m), mode);
     for (const place of ['record/labels', 'record/hitch', 'walk', 'history']) {
       await page.goto(record.replace(/record.*/, place));
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await expectSound(page, `${place}, ${mode}`);
     }
+    await page.goto(demo('/walks'));
+    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
+    await expectSound(page, `walks, ${mode}`);
     await page.goto(demo('/yard'));
     await expect(page.getByRole('link', { name: /Outline of/ }).first()).toBeVisible();
     await expectSound(page, `yard, ${mode}`);
-  }
-});
+  });
+}
 
 test('a guest presenter sees no price, changes nothing, and gives a walk that operates nothing', async ({
   page,
