@@ -43,8 +43,18 @@ export const slowed = 6;
 /**
  * Main-thread work of one press of a key, its CPU slowed six times, ms: what the page does for it. Painting without a
  * graphics card is the machine’s, and a locator would work in the page itself.
+ * @param between ms that somebody waits between two presses
  */
-export const workOfKey = async (page: Page, key: string, presses: number): Promise<number> => {
+export const workOfKey = async (
+  page: Page,
+  key: string,
+  presses: number,
+  between = 0,
+): Promise<number> => {
+  const press = async (): Promise<void> => {
+    await page.keyboard.press(key);
+    if (between > 0) await page.waitForTimeout(between);
+  };
   const devtools = await page.context().newCDPSession(page);
   await devtools.send('Performance.enable');
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: slowed });
@@ -54,8 +64,8 @@ export const workOfKey = async (page: Page, key: string, presses: number): Promi
     const counted = metrics.filter(({ name }) => own.has(name));
     return counted.reduce((sum, { value }) => sum + value * 1000, 0);
   };
-  for (let i = 0; i < 5; i++) await page.keyboard.press(key);
+  for (let i = 0; i < 5; i++) await press();
   const before = await worked();
-  for (let i = 0; i < presses; i++) await page.keyboard.press(key);
+  for (let i = 0; i < presses; i++) await press();
   return ((await worked()) - before) / presses;
 };

@@ -27,6 +27,9 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await page.goto(record.replace(/record.*/, 'log'));
     await expect(page.getByText('No walk was given here yet')).toBeVisible();
     await expectSound(page, 'empty log');
+    await page.goto(demo('/walks'));
+    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
+    await expectSound(page, 'walks');
     await page.goto(demo('/yard/take-in'));
     await page.getByLabel('Width', { exact: true }).fill('7 cubits');
     await page.getByLabel('Propane cylinders').fill('230');

@@ -321,6 +321,7 @@ describe('a device of the first version', () => {
       'clashes',
       'declined',
       'kept',
+      'memos',
       'outbox',
       'pictures',
       'units',

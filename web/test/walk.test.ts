@@ -36,6 +36,7 @@ describe('giving a walk on a device', () => {
     expect(walks.state?.current?.id).toBe('h2');
     await walks.record({ kind: 'undo', event: walks.state?.undoable?.id ?? '' });
     expect(walks.state?.current?.id).toBe('h1');
+    await useOutbox().flush();
     expect(useOutbox().unsent).toBe(4);
   });
 

@@ -1,3 +1,4 @@
+import { useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { useSheets } from '../model-sheet/sheets.ts';
@@ -7,6 +8,8 @@ import { useUnits } from '../yard/units.ts';
 
 /** News that come in a burst are looked after together. */
 const settleFor = 150;
+/** Between two looks at a walk that somebody gives, ms. */
+const between = 1000;
 
 /**
  * What others change on this yard, on this screen as it happens. Without a network the browser
@@ -35,13 +38,21 @@ export const useLive = defineStore('live', () => {
     timer ??= setTimeout(look, settleFor);
   };
 
-  /** Walks come with the page that gives one: whoever looks at the yard need not have them. */
-  const onWalk = async (event: MessageEvent<string>): Promise<void> => {
-    const { id } = JSON.parse(event.data) as { id: string };
-    const { useWalk } = await import('../walk/walk.ts');
-    const walks = useWalk();
-    if (walks.walk?.plan.id === id) await walks.join(id);
-  };
+  /**
+   * Walks come with the page that gives one: whoever looks at the yard need not have them. Whoever gives one hears of
+   * every tap of their own, so that it is asked for at once, and then at most every so often.
+   */
+  const joinWalk = useThrottleFn(
+    async (id: string): Promise<void> => {
+      const { useWalk } = await import('../walk/walk.ts');
+      const walks = useWalk();
+      if (walks.walk?.plan.id === id) await walks.join(id);
+    },
+    between,
+    true,
+  );
+  const onWalk = (event: MessageEvent<string>): Promise<void> =>
+    joinWalk((JSON.parse(event.data) as { id: string }).id);
 
   const catchUp = (): void => void Promise.all([units.load(), sheets.load()]);
   const onPeople = (): void => void session.reload().catch(() => undefined);

@@ -137,8 +137,7 @@ export const isOf = (owner: Owner, { person, yard }: Owner): boolean =>
 export const clashKey = ({ person, unit, change }: OwnClash): string =>
   `${person} ${unit} ${fieldOf(change)}`;
 
-/** This device's own id, made once. */
-export const deviceId = async (): Promise<string> => {
+const readDeviceId = async (): Promise<string> => {
   const db = await device();
   const kept = (await db.get('kept', 'device')) as string | undefined;
   if (kept) return kept;
@@ -146,6 +145,11 @@ export const deviceId = async (): Promise<string> => {
   await db.put('kept', made, 'device');
   return made;
 };
+
+let ownId: string | undefined;
+
+/** This device's own id, made once; read once by a page. */
+export const deviceId = async (): Promise<string> => (ownId ??= await readDeviceId());
 
 interface Kept {
   session: Session;

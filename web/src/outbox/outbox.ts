@@ -80,17 +80,21 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
   const addPlan = (walk: KeptWalk, plan: WalkPlan): Promise<void> =>
     put({ kind: 'plan', ...own(), plan }, walk);
 
+  /** It is on the device: what is read of the queue and sent from here on is nobody’s to wait for. */
+  const sendAfter = (): void => void read().then(soon, soon);
+
   /** Keeps a walk with its newest event, and queues the event. */
-  const addEvent = (walk: KeptWalk, event: WalkEvent): Promise<void> =>
-    put({ kind: 'event', ...own(), walk: walk.plan.id, event }, walk);
+  const addEvent = async (walk: KeptWalk, event: WalkEvent): Promise<void> => {
+    await addItem({ kind: 'event', ...own(), walk: walk.plan.id, event }, walk);
+    sendAfter();
+  };
 
   /** Keeps a walk with an event and what was spoken to it, and queues both. */
   const addMemo = async (walk: KeptWalk, event: WalkEvent, blob: Blob): Promise<void> => {
     if (event.what.kind !== 'mark' || event.what.memo === undefined) return;
     const memo = { id: event.what.memo, walk: walk.plan.id, blob };
     await addSpoken(own(), { kind: 'event', ...own(), walk: walk.plan.id, event }, walk, memo);
-    await read();
-    soon();
+    sendAfter();
   };
 
   /** Queues a unit that was taken in here. */

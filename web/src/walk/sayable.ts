@@ -33,11 +33,13 @@ export const useSayable = (
     if (!sheets.loaded) void sheets.load();
   });
 
+  // The list of units is another whenever something is sent; a record is not, so that a tap does not word all cards anew.
+  const record = computed(() => units.units.get(plan()?.unit ?? '')?.record);
+  const system = computed(() => plan()?.about?.system ?? session.system);
   const all = computed(() => {
-    const record = units.units.get(plan()?.unit ?? '')?.record;
-    if (!record || !sheets.loaded) return undefined;
-    const system = plan()?.about?.system ?? session.system;
-    return pointsOf(record, system, session.may('operate'), wording.talkOf(record));
+    if (!record.value || !sheets.loaded) return undefined;
+    const talk = wording.talkOf(record.value);
+    return pointsOf(record.value, system.value, session.may('operate'), talk);
   });
   const now = computed(() => {
     const card = point();

@@ -96,7 +96,10 @@ export const useWalk = defineStore('walk', () => {
     if (walk.value?.isRehearsal) return;
     await outbox.flush();
     const there = await fromServer(id).catch(() => undefined);
-    if (walk.value?.plan.id === id) walk.value = joined(walk.value, there);
+    if (walk.value?.plan.id !== id || !there) return;
+    // What this device sent itself comes back as news; it changes nothing.
+    const here = new Set(walk.value.events.map((event) => event.id));
+    if (there.events.some((event) => !here.has(event.id))) walk.value = joined(walk.value, there);
   };
 
   /** Milliseconds since the walk began, by this device's clock; never behind what is written. */
