@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
@@ -23,8 +24,8 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         clientsClaim: true,
-        // What renders the stand-in's labels is for the demo: it is not kept on every phone.
-        globIgnores: ['**/stand-in-*.js'],
+        // What draws codes is large, and wants a network anyway: it is not kept on every phone.
+        globIgnores: ['**/stand-in-*.js', '**/bwip-js-*.js'],
         runtimeCaching: [
           {
             // A photo never changes; once looked at it is there without a network, until signing out.
@@ -36,7 +37,12 @@ export default defineConfig({
       },
     }),
   ],
-  resolve: { conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'] },
+  resolve: {
+    conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'],
+    alias: {
+      'primevue/ripple': fileURLToPath(new URL('src/style/no-ripple.ts', import.meta.url)),
+    },
+  },
   // `npm run dev` runs the server beside; the browser sees one address.
   server: {
     proxy: {

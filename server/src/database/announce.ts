@@ -6,6 +6,8 @@ export interface News {
   /** `stock`: so many units that the list is best read anew. */
   readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles';
   readonly id: string;
+  /** The last of what was added, where something was: who has it need not ask. */
+  readonly newest?: string;
 }
 
 export const channel = 'fair_gable';

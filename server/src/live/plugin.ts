@@ -25,7 +25,8 @@ const heartbeat = 20_000;
 
 const message = (heard: Heard): string => {
   if (heard === 'catch-up') return 'event: catch-up\ndata: {}\n\n';
-  return `event: ${heard.kind}\ndata: ${JSON.stringify({ id: heard.id })}\n\n`;
+  const { kind, id, newest } = heard;
+  return `event: ${kind}\ndata: ${JSON.stringify({ id, ...(newest ? { newest } : {}) })}\n\n`;
 };
 
 const head = {

@@ -72,7 +72,13 @@ export const keepEvents = async (
     WalkEventRow,
     events.map((event) => ({ walkId, ...event })),
   );
-  await announce(yard.manager, { yard: yard.yardId, kind: 'walk', id: walkId });
+  const newest = events.at(-1)?.id;
+  await announce(yard.manager, {
+    yard: yard.yardId,
+    kind: 'walk',
+    id: walkId,
+    ...(newest ? { newest } : {}),
+  });
 };
 
 /**

@@ -11,6 +11,8 @@ const settleFor = 150;
 /** Between two looks at a walk that somebody gives, ms. */
 const between = 1000;
 
+const walks = async () => (await import('../walk/walk.ts')).useWalk();
+
 /**
  * What others change on this yard, on this screen as it happens. Without a network the browser
  * tries again by itself, and the yard is read anew when it is back.
@@ -40,19 +42,18 @@ export const useLive = defineStore('live', () => {
 
   /**
    * Walks come with the page that gives one: whoever looks at the yard need not have them. Whoever gives one hears of
-   * every tap of their own, so that it is asked for at once, and then at most every so often.
+   * every tap of their own, which is here already.
    */
   const joinWalk = useThrottleFn(
-    async (id: string): Promise<void> => {
-      const { useWalk } = await import('../walk/walk.ts');
-      const walks = useWalk();
-      if (walks.walk?.plan.id === id) await walks.join(id);
-    },
+    async (id: string): Promise<void> => (await walks()).join(id),
     between,
     true,
   );
-  const onWalk = (event: MessageEvent<string>): Promise<void> =>
-    joinWalk((JSON.parse(event.data) as { id: string }).id);
+  const onWalk = async (event: MessageEvent<string>): Promise<void> => {
+    const { id, newest } = JSON.parse(event.data) as { id: string; newest?: string };
+    const { walk } = await walks();
+    if (walk?.plan.id === id && !walk.events.some((one) => one.id === newest)) await joinWalk(id);
+  };
 
   const catchUp = (): void => void Promise.all([units.load(), sheets.load()]);
   const onPeople = (): void => void session.reload().catch(() => undefined);

@@ -10,7 +10,6 @@ import iconfield from '@primeuix/themes/aura/iconfield';
 import inputnumber from '@primeuix/themes/aura/inputnumber';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import multiselect from '@primeuix/themes/aura/multiselect';
-import ripple from '@primeuix/themes/aura/ripple';
 import select from '@primeuix/themes/aura/select';
 import selectbutton from '@primeuix/themes/aura/selectbutton';
 import slider from '@primeuix/themes/aura/slider';
@@ -33,7 +32,6 @@ const used = {
     inputnumber,
     inputtext,
     multiselect,
-    ripple,
     select,
     selectbutton,
     slider,
