@@ -12,6 +12,7 @@ import {
   row,
   signIn,
   unitsInDemo,
+  walkSent,
 } from './yard.ts';
 
 /** The whole way, as one would go it: record, check, take in, walk, log, file. */
@@ -157,7 +158,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await later.click();
   await expect(card).toContainText('trailer brakes itself');
 
-  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await walkSent(page);
   await context.setOffline(true);
   await said.click();
   await expect(card).toContainText('up and down with a switch');
@@ -173,7 +174,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await expect(page.getByText(/4 not sent/)).toBeVisible();
   await expect(page.getByText(/card 6 of \d+/)).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await walkSent(page);
 
   await said.click();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, signIn } from './yard.ts';
+import { demo, openUnit, phone, signIn, walkSent } from './yard.ts';
 
 /** Begins a walk of a unit on a phone, all of it sent; the walk's id. */
 const begin = async (
@@ -20,9 +20,6 @@ const begin = async (
 
 const card = (page: Page) => page.getByRole('article').getByRole('heading');
 const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
-const allSent = (page: Page) =>
-  expect(page.getByText(/not sent/)).toHaveCount(0, { timeout: 30_000 });
-
 interface Told {
   readonly events: readonly { what: { kind: string; point?: string; event?: string } }[];
 }
@@ -98,7 +95,7 @@ test('a tab killed in mid-walk loses no tick, and the walk goes on where it was'
   await expect(again.getByText(/^card 6 of/)).toBeVisible();
   await expect(card(again)).toHaveText(next);
   await context.setOffline(false);
-  await allSent(again);
+  await walkSent(again);
   const kinds = await kindsOf(again, walk);
   expect(kinds.filter((kind) => kind === 'said')).toHaveLength(5);
 });
@@ -154,7 +151,7 @@ test('a full phone says so, marks nothing, and drops nothing that is not sent', 
   await expect(page.getByText(/^card 3 of/)).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.context().setOffline(false);
-  await allSent(page);
+  await walkSent(page);
   expect(await kindsOf(page, walk)).toEqual(['begin', 'said', 'said']);
 });
 
@@ -180,7 +177,7 @@ test('a sign-in that lapses in mid-walk stops nothing but the sending', async ({
   await page.getByLabel('Password').fill('spring-ferry-22');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText(/^card 3 of/)).toBeVisible();
-  await allSent(page);
+  await walkSent(page);
   expect(await kindsOf(page, walk)).toEqual(['begin', 'said', 'said']);
   await elsewhere.context().close();
 });

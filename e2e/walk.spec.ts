@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, signIn } from './yard.ts';
+import { demo, desk, expectSound, openUnit, phone, signIn, walkSent } from './yard.ts';
 
 const planOf = async (page: Page, unit: string): Promise<void> => {
   await openUnit(page, unit);
@@ -60,7 +60,7 @@ test('with eight minutes left the best of what is left is given, and undo takes 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(`card 2 of ${total}`)).toBeVisible();
   await page.context().setOffline(false);
-  await expect(page.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await walkSent(page);
 });
 
 test('a rehearsal counts what was missed, and leaves no log', async ({ page }) => {

@@ -37,6 +37,13 @@ export const goTo = async (page: Page, station: RegExp): Promise<void> => {
   await peg.click();
 };
 
+/** All that was tapped on a walk is on the server; a tap is in the queue a moment after it is on the screen. */
+export const walkSent = async (page: Page): Promise<void> => {
+  await page.waitForTimeout(300);
+  const head = page.locator('[data-unsent]');
+  await expect(head).toHaveAttribute('data-unsent', '0', { timeout: 30_000 });
+};
+
 /** A row of the record by its catalogue key. */
 export const row = (page: Page, key: string) => page.locator(`[data-field="${key}"]`);
 

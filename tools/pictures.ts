@@ -232,7 +232,7 @@ const views: readonly View[] = [
         await press(page, /^Said/);
         await page.waitForTimeout(200);
       }
-      await page.getByText('not sent').waitFor({ state: 'detached' });
+      await page.locator('[data-unsent="0"]').waitFor();
       const walk = page.url().split('/').at(-1) ?? '';
       const opened = await page.request.post(
         new URL(`/api/walks/${walk}/screens`, page.url()).href,

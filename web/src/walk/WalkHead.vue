@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import { clock, emptyRecord, stationEntry } from '@fair-gable/core';
 import OutlineStrip from '../outline/OutlineStrip.vue';
@@ -17,6 +18,14 @@ const plan = computed(() => walks.walk?.plan);
 const point = computed(() => walks.state?.current);
 const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
 
+/** What goes out at once is no news: only what waits is told, and no tap makes the head jump. */
+const patience = 1500;
+const since = refDebounced(
+  computed(() => outbox.unsent > 0),
+  patience,
+);
+const waiting = computed(() => (since.value ? outbox.unsent : 0));
+
 /** As the last plan has it. */
 const minutes = computed(() => walks.state?.minutes ?? plan.value?.minutes ?? 0);
 
@@ -30,15 +39,14 @@ const aheadWords = computed(() => {
 
 <template>
   <div v-if="plan">
-    <header class="head">
+    <header class="head" :data-unsent="outbox.unsent">
       <strong>{{
         point
           ? `${stationEntry(point.station).number} ${stationEntry(point.station).label}`
           : 'Done'
       }}</strong>
       <span class="soft" role="status">
-        {{ walks.walk?.unitName
-        }}<template v-if="outbox.unsent"> · {{ outbox.unsent }} not sent</template>
+        {{ walks.walk?.unitName }}<template v-if="waiting"> · {{ waiting }} not sent</template>
       </span>
     </header>
     <p v-if="outbox.halt" class="halt" role="status">
