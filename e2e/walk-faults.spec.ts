@@ -58,7 +58,13 @@ test('the network may be cut at every step of a walk', async ({ page }) => {
   await page.getByRole('button', { name: /come-back pile/ }).click();
   await said(page).click();
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  // Its log is read on the device.
+  await expect(page.getByText('This is what the device has.')).toBeVisible();
+  await expect(page.getByText('How long is it?')).toBeVisible();
   await cut(false);
+  await expect(page.getByRole('heading', { name: 'To follow up' })).toBeVisible({
+    timeout: 30_000,
+  });
   const expected = [
     'begin',
     'finish',

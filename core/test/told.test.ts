@@ -15,6 +15,7 @@ import {
   screenOf,
   textOf,
   usualRoute,
+  type FeatureKey,
   type HowKnown,
   type ModelSheet,
   type Point,
@@ -98,6 +99,19 @@ describe('what the model’s sheet adds', () => {
       for (const point of points) expect(pointSchema.safeParse(point).error).toBeUndefined();
       expect(new Set(points.map(({ id }) => id)).size).toBe(points.length);
     }
+  });
+});
+
+describe('what is lacking', () => {
+  it('is confused with nothing; what is only prepared is', () => {
+    for (const { record } of demoFiles) {
+      for (const { id, not } of pointsOf(record, 'us')) {
+        const key = id.startsWith('features.') ? (id.slice(9) as FeatureKey) : undefined;
+        if (key && record.features[key]?.value.state === 'none') expect(not).toBeUndefined();
+      }
+    }
+    const prepared = pointsOf(fenlark, 'us').find(({ id }) => id === 'features.ladder');
+    expect(prepared?.not).toBeDefined();
   });
 });
 

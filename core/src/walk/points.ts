@@ -8,6 +8,7 @@ import {
   specs,
   type Feature,
   type FeatureKey,
+  type FeatureState,
   type HowKnown,
   type Spec,
   type SpecKey,
@@ -121,6 +122,10 @@ const sentenceFor = (record: UnitRecord, feature: Feature, system: System): stri
   return worded(filled(record, feature.say, system) + stateTail[state] + faulty, entry.how);
 };
 
+/** What is only prepared is taken for the thing; what is lacking is confused with nothing. */
+const lookAlike = ({ notToBeConfused }: Feature, state: FeatureState): Pick<Point, 'not'> =>
+  notToBeConfused && state !== 'none' ? { not: notToBeConfused } : {};
+
 const featurePoint = (feature: Feature, telling: Telling): Point | undefined => {
   const { record, system } = telling;
   const sentence = sentenceFor(record, feature, system);
@@ -136,7 +141,7 @@ const featurePoint = (feature: Feature, telling: Telling): Point | undefined => 
     sentence,
     numbers: keys.map((key) => numberOn(record, key, system)),
     ...(show ? { show: show.what } : {}),
-    ...(fitted ? extras(feature) : feature.notToBeConfused ? { not: feature.notToBeConfused } : {}),
+    ...(fitted ? extras(feature) : lookAlike(feature, entry.value.state)),
     seconds: secondsFor(sentence, show?.seconds),
   };
 };

@@ -193,6 +193,12 @@ export const dropPicture = async (id: string): Promise<void> => {
   await (await device()).delete('pictures', id);
 };
 
+/** The walks of a unit that this device has, rehearsals aside. */
+export const keptWalks = async (unit: string): Promise<readonly KeptWalk[]> =>
+  (await (await device()).getAll('walks')).filter(
+    (walk) => walk.plan.unit === unit && walk.isRehearsal !== true,
+  );
+
 /** A voice memo that waits here to be sent. */
 export const keptMemo = async (id: string): Promise<Blob | undefined> =>
   (await (await device()).get('memos', id))?.blob;

@@ -9,6 +9,7 @@ export {
   keptMemo,
   keptPicture,
   keptUnits,
+  keptWalks,
   type KeptMemo,
   type KeptWalk,
   type NewUnit,

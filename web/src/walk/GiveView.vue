@@ -40,7 +40,7 @@ const state = computed(() => walks.state);
 const plan = computed(() => walks.walk?.plan);
 const point = computed(() => state.value?.current);
 
-const { now, faults } = useSayable(
+const { now, faults, answers } = useSayable(
   () => plan.value,
   () => point.value,
 );
@@ -277,6 +277,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <WalkSheet
       v-model="sheet"
       :mark="mark"
+      :answers="answers"
       @jump="jump"
       @turn-to="turnTo"
       @mark="keepMark"

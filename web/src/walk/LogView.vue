@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { clock, logOf, type LogMark } from '@fair-gable/core';
-import { ask, saying } from '../api/client.ts';
+import { ask, NoNetwork, saying } from '../api/client.ts';
 import AfterWalk from '../follow-up/AfterWalk.vue';
-import { useOutbox } from '../outbox/index.ts';
+import { keptWalks, useOutbox } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
 import { useAsking } from '../questions/asking.ts';
 import type { YardUnit } from '../yard/units.ts';
@@ -24,10 +25,25 @@ const load = async (): Promise<void> => {
     walks.value = (
       await ask<{ walks: WalkView[] }>('GET', `/api/units/${props.unit.id}/walks`)
     ).walks;
+    isHere.value = false;
   } catch (error) {
-    problem.value = saying(error);
+    const here = error instanceof NoNetwork ? await walksHere() : [];
+    if (here.length > 0) walks.value = here;
+    else problem.value = saying(error);
+    isHere.value = here.length > 0;
   }
 };
+/** The log is read here while the server is out of reach: of this device’s own walks. */
+const isHere = ref(false);
+const walksHere = async (): Promise<readonly WalkView[]> =>
+  (await keptWalks(props.unit.id))
+    .map(({ plan, events, anchor }) => ({
+      plan,
+      events,
+      by: session.session?.person.name ?? '',
+      createdAt: new Date(anchor.at - anchor.elapsed).toISOString(),
+    }))
+    .toSorted((a, b) => b.createdAt.localeCompare(a.createdAt));
 onMounted(load);
 watch(() => props.unit.id, load);
 watch(
@@ -63,7 +79,8 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
 
 <template>
   <p v-if="problem" class="pad wrong" role="alert">
-    {{ problem }} <button type="button" @click="load">Try again</button>
+    {{ problem }}
+    <Button severity="secondary" label="Try again" class="again" @click="load" />
   </p>
   <p v-else-if="!walks" class="pad soft">Opening the log…</p>
   <div v-else-if="!chosen || !log" class="pad">
@@ -133,7 +150,11 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           </li>
         </ul>
       </template>
-      <AfterWalk :key="chosen.plan.id" :unit="unit" :plan="chosen.plan" :log="log" />
+      <AfterWalk v-if="!isHere" :key="chosen.plan.id" :unit="unit" :plan="chosen.plan" :log="log" />
+      <p v-else class="here" role="status">
+        This is what the device has. What is left to do and the message to the buyer are made when
+        there is a network again; all that was marked is kept till then.
+      </p>
       <h3>Said and shown</h3>
       <p v-if="log.done.length === 0" class="soft">Nothing yet.</p>
       <ul class="rows" data-part="done">
@@ -185,6 +206,16 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+}
+
+.again {
+  justify-self: start;
+}
+
+.here {
+  margin-top: 16px;
+  padding-left: 12px;
+  border-left: 3px solid var(--amber);
 }
 
 .pad {

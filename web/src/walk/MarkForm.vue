@@ -3,10 +3,14 @@ import { Mic, Square, Trash2 } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
-import { clock } from '@fair-gable/core';
+import { clock, type Point } from '@fair-gable/core';
 import { longestMemo, useSpeaking } from './speaking.ts';
 
 /** Words to a mark: typed, or spoken into the phone; either may be left out. */
+defineProps<{
+  /** What is often said of this model, and the answers, to have at hand when somebody asks. */
+  answers: readonly Point[];
+}>();
 const emit = defineEmits<{ keep: [words: string, spoken: Blob | undefined] }>();
 const note = ref('');
 const speaking = useSpeaking();
@@ -32,6 +36,12 @@ const { isOn, seconds, blob, url, problem } = speaking;
         <span class="small soft">up to {{ longestMemo / 60 }} min, kept here till it is sent</span>
       </button>
     </template>
+    <div v-if="answers.length" class="answers">
+      <details v-for="answer in answers" :key="answer.id">
+        <summary>{{ answer.asked }}</summary>
+        <p>{{ answer.sentence }}</p>
+      </details>
+    </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <Button type="submit" label="Keep it" :disabled="isOn" />
   </form>
@@ -68,6 +78,18 @@ audio {
   flex: 1;
   min-width: 0;
   height: 48px;
+}
+
+summary {
+  min-height: 44px;
+  padding-top: 10px;
+  font-size: 17px;
+  cursor: pointer;
+}
+
+.answers p {
+  padding: 0 0 10px 16px;
+  font: 600 19px/1.3 var(--slab);
 }
 
 .icon {

@@ -23,6 +23,7 @@ import {
 } from '@fair-gable/core';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
+import { takeAlong } from '../photo/take-along.ts';
 import type { YardUnit } from '../yard/units.ts';
 import { usePlanning } from './planning.ts';
 import ReadyList from './ReadyList.vue';
@@ -113,6 +114,7 @@ const start = async (isRehearsal: boolean): Promise<void> => {
   try {
     const { minutes } = wishes.value;
     const id = await walk.plan(unit, { minutes, points: chosen.value, about, isRehearsal });
+    void takeAlong(props.unit);
     await router.push({ name: 'give', params: { walk: id } });
   } catch {
     problem.value = 'This device could not keep the walk. Free some room on it, then start again.';

@@ -9,7 +9,7 @@ import { markButtons, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
 
 /** The sheet over a card: where to jump, what was missed, or words to a mark. */
-const props = defineProps<{ mark: Mark }>();
+const props = defineProps<{ mark: Mark; answers: readonly Point[] }>();
 const sheet = defineModel<Sheet>();
 const emit = defineEmits<{
   jump: [station: StationKey];
@@ -128,7 +128,11 @@ const stations = computed(() => {
       </p>
       <Button type="submit" label="Give it so" />
     </form>
-    <MarkForm v-else-if="sheet === 'mark'" @keep="(words, spoken) => emit('mark', words, spoken)" />
+    <MarkForm
+      v-else-if="sheet === 'mark'"
+      :answers="mark === 'asked' ? answers : []"
+      @keep="(words, spoken) => emit('mark', words, spoken)"
+    />
   </Drawer>
 </template>
 

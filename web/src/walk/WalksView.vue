@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { foldWalk, nameOf, textOf, type WalksSummary } from '@fair-gable/core';
 import { ask, saying } from '../api/client.ts';
@@ -73,7 +74,7 @@ const mayWrite = computed(() => session.may('present'));
       <p class="soft">A walk is planned on its unit’s page, under Walk.</p>
     </header>
     <p v-if="problem" class="page-part wrong" role="alert">
-      {{ problem }} <button type="button" @click="load">Try again</button>
+      {{ problem }} <Button severity="secondary" label="Try again" @click="load" />
     </p>
     <p v-else-if="!walks" class="page-part soft" role="status">Opening the walks…</p>
     <p v-else-if="walks.length === 0" class="page-part">

@@ -17,6 +17,8 @@ export interface Sayable {
   readonly now: ComputedRef<CardNow | undefined>;
   /** Faults that were found since the walk was planned. */
   readonly faults: ComputedRef<readonly Point[]>;
+  /** What people say of the model, with the honest answers; also those that the plan left out. */
+  readonly answers: ComputedRef<readonly Point[]>;
 }
 
 /** What may be said of the unit of a walk at this moment, whatever was planned. */
@@ -50,5 +52,6 @@ export const useSayable = (
     const planned = plan();
     return planned && all.value ? faultsSince(planned, all.value) : [];
   });
-  return { now, faults };
+  const answers = computed(() => all.value?.filter(({ id }) => id.startsWith('objections.')) ?? []);
+  return { now, faults, answers };
 };
