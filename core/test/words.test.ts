@@ -1,14 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  applyChange,
   emptyRecord,
   fieldLabel,
   fieldText,
-  applyChange,
+  inText,
   ourKeys,
   pointsOf,
+  sentence,
   typedSpec,
   withoutOurs,
-  sentence,
   type FieldValue,
   type Part,
 } from '@fair-gable/core';
@@ -97,5 +98,17 @@ describe('a guest presenter’s cards', () => {
       '',
     );
     expect(pointsOf(none, 'us', false)[0]?.show).toBeUndefined();
+  });
+});
+
+describe('a label within a sentence', () => {
+  it.each([
+    ['Fresh tank', 'fresh tank'],
+    ['LP changeover', 'LP changeover'],
+    ['TV bracket', 'TV bracket'],
+    ['A/C quick dump', 'A/C quick dump'],
+    ['', ''],
+  ])('%s', (label, within) => {
+    expect(inText(label)).toBe(within);
   });
 });

@@ -32,3 +32,4 @@ export { tyrePositions } from './entries/tyres.ts';
 export type { Choice } from './choice.ts';
 export * from './condition/index.ts';
 export { findEntries } from './find.ts';
+export { inText } from './in-text.ts';

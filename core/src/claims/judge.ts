@@ -1,4 +1,10 @@
-import { featureEntry, specEntry, type FeatureKey, type SpecKey } from '../catalogue/index.ts';
+import {
+  featureEntry,
+  inText,
+  specEntry,
+  type FeatureKey,
+  type SpecKey,
+} from '../catalogue/index.ts';
 import { findingsOf, inspectionState } from '../condition/index.ts';
 import {
   formatSpec,
@@ -99,7 +105,7 @@ const byNumber = (key: SpecKey, words: string, { record, system }: Evidence): Ju
   const value = amountIn(record.specs[key]?.value);
   const said = numberIn(words);
   const text = valueText(record, key, system);
-  const label = specEntry(key).label.toLowerCase();
+  const label = inText(specEntry(key).label);
   if (value === undefined || text === undefined || !isEvidence(record.specs[key]?.how))
     return { grade: 'open', because: `The ${label} is not known well enough.` };
   return isAbout(said, value)
@@ -165,7 +171,7 @@ export const compare = (
 ): Judgement => {
   const own = record.specs[key];
   const mine = amountIn(own?.value);
-  const label = specEntry(key).label.toLowerCase();
+  const label = inText(specEntry(key).label);
   if (!own || mine === undefined || !isEvidence(own.how))
     return { grade: 'open', because: `The ${label} of this unit is not known well enough.` };
   const others = stock.flatMap((other) => {

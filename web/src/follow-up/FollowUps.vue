@@ -50,7 +50,7 @@ defineExpose({ list });
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="!loaded && !problem" class="soft">Opening…</p>
     <div v-if="loaded && mayWrite && proposed.length" class="proposed">
-      <p>From this walk: {{ proposed.map((one) => one.text.replace(/[.]$/, '')).join('; ') }}.</p>
+      <p>From this walk: {{ proposed.map((one) => one.text).join('; ') }}</p>
       <Button
         :label="
           proposed.length === 1 ? 'Put it on the list' : `Put these ${proposed.length} on the list`

@@ -3,7 +3,14 @@ import { Flag, Pause, Signpost, TimerReset, Undo2 } from '@lucide/vue';
 import { useEventListener, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { clock, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
+import {
+  clock,
+  inText,
+  stationEntry,
+  type Mark,
+  type Point,
+  type StationKey,
+} from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from './sayable.ts';
@@ -179,8 +186,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           {{ plan.minutes }} minutes
         </h1>
         <p>
-          First: {{ stationEntry(plan.points[0]?.station ?? 'hitch').label.toLowerCase() }}. The
-          clock starts when you do.
+          First: {{ inText(stationEntry(plan.points[0]?.station ?? 'hitch').label) }}. The clock
+          starts when you do.
         </p>
         <button type="button" class="big dark" @click="walks.record({ kind: 'begin' })">
           Begin
@@ -194,8 +201,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </p>
         <template v-if="isRehearsal">
           <p v-if="notGiven.length">
-            {{ notGiven.length }} missed:
-            {{ notGiven.map((p) => p.label.toLowerCase()).join(', ') }}.
+            {{ notGiven.length }} missed: {{ notGiven.map((p) => inText(p.label)).join(', ') }}.
           </p>
           <p v-else>None was missed.</p>
           <button type="button" class="big dark" @click="toPlan">Back to the plan</button>
@@ -230,7 +236,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             {{ state.missed.length }} missed so far:
             {{
               state.missed
-                .map((p) => p.label.toLowerCase())
+                .map((p) => inText(p.label))
                 .slice(0, 3)
                 .join(', ')
             }}
@@ -252,7 +258,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <button type="button" class="big" @click="act('shown')">Shown</button>
             <button type="button" class="big dark" @click="act('said')">
               Said
-              <small v-if="next">next: {{ next.label.toLowerCase() }}</small>
+              <small v-if="next">next: {{ inText(next.label) }}</small>
             </button>
           </div>
         </div>

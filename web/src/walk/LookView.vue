@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { clock, logOf } from '@fair-gable/core';
+import { clock, inText, logOf } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import { useSayable } from './sayable.ts';
 import { markWords } from './sheet.ts';
@@ -72,7 +72,7 @@ const stateWords = computed(() => {
       </section>
       <section v-if="state.missed.length" class="page-part">
         <h3>Missed so far</h3>
-        <p>{{ state.missed.map((p) => p.label.toLowerCase()).join(', ') }}</p>
+        <p>{{ state.missed.map((p) => inText(p.label)).join(', ') }}</p>
       </section>
     </template>
   </div>

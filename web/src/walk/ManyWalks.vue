@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clock, type WalksSummary } from '@fair-gable/core';
+import { clock, inText, type WalksSummary } from '@fair-gable/core';
 import BarsChart from './BarsChart.vue';
 
 /** What many walks have in common, as pictures and as tables. */
@@ -26,7 +26,7 @@ const pace = computed(() =>
 );
 const cared = computed(() =>
   props.summary.cared.slice(0, 10).map(({ who, label, liked, asked }) => ({
-    label: `${who}: ${label.toLowerCase()}`,
+    label: `${who}: ${inText(label)}`,
     values: [liked + asked],
   })),
 );

@@ -8,6 +8,7 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   audiences,
+  inText,
   nameOf,
   needRows,
   operableOf,
@@ -267,7 +268,7 @@ const stationTitle = (key: StationKey): string =>
           >What must be said alone is {{ spoken(plan.over) }} too long.
           <template v-if="plan.couldTell.length">
             Told instead of shown,
-            {{ plan.couldTell.map(({ point }) => point.label.toLowerCase()).join(', ') }} would save
+            {{ plan.couldTell.map(({ point }) => inText(point.label)).join(', ') }} would save
             {{ spoken(plan.couldTell.reduce((sum, { saves }) => sum + saves, 0)) }}.
           </template></span
         >

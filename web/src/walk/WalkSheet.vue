@@ -3,7 +3,14 @@ import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import InputNumber from 'primevue/inputnumber';
 import { computed, ref, watch } from 'vue';
-import { replan, stationEntry, type Mark, type Point, type StationKey } from '@fair-gable/core';
+import {
+  inText,
+  replan,
+  stationEntry,
+  type Mark,
+  type Point,
+  type StationKey,
+} from '@fair-gable/core';
 import MarkForm from './MarkForm.vue';
 import { markButtons, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
@@ -42,7 +49,7 @@ const anew = computed(() => {
 /** So many are named; all of them stand under “missed”. */
 const named = 5;
 const leftWords = computed(() => {
-  const labels = anew.value?.leftOut.map(({ point }) => point.label.toLowerCase()) ?? [];
+  const labels = anew.value?.leftOut.map(({ point }) => inText(point.label)) ?? [];
   const more = labels.length > named ? ` and ${labels.length - named} more` : '';
   return `${labels.slice(0, named).join(', ')}${more}`;
 });
