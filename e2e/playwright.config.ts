@@ -7,9 +7,10 @@ export default defineConfig({
   // Each worker has a yard in a database of its own, and goes through it one test after the other.
   workers: 2,
   fullyParallel: false,
-  timeout: 120_000,
+  // Looking through every page in every mode takes its time, twice as long with two at work on two cores.
+  timeout: 360_000,
   // What is looked for comes at once on a desk; a machine with a slow disk may take its time over it.
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -30,6 +30,17 @@ const cared = computed(() =>
     values: [liked + asked],
   })),
 );
+/** Questions of each model, most first; what they were stands below. */
+const asked = computed(() => {
+  const times = new Map<string, number>();
+  for (const { model, times: n } of props.summary.questions) {
+    times.set(model, (times.get(model) ?? 0) + n);
+  }
+  return [...times]
+    .map(([label, n]) => ({ label, values: [n] }))
+    .toSorted((a, b) => (b.values[0] ?? 0) - (a.values[0] ?? 0))
+    .slice(0, most);
+});
 const minutes = (value: number): string => `${Math.round(value)} min`;
 </script>
 
@@ -68,9 +79,15 @@ const minutes = (value: number): string => `${Math.round(value)} min`;
         :heads="['who and what', 'liked or asked']"
         :rows="cared"
       />
+      <BarsChart
+        v-if="asked.length"
+        label="Questions by model"
+        :heads="['model', 'questions']"
+        :rows="asked"
+      />
     </div>
     <template v-if="summary.questions.length">
-      <h3>Asked, by model</h3>
+      <h3>What was asked</h3>
       <ul>
         <li v-for="question in summary.questions" :key="`${question.model} ${question.label}`">
           <span>{{ question.model }}</span>

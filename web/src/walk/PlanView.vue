@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PenLine, Plus } from '@lucide/vue';
+import { Plus } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputNumber from 'primevue/inputnumber';
 import MultiSelect from 'primevue/multiselect';
@@ -27,6 +27,7 @@ import { useSession } from '../people/session.ts';
 import { takeAlong } from '../photo/take-along.ts';
 import type { YardUnit } from '../yard/units.ts';
 import { usePlanning } from './planning.ts';
+import PlanRow from './PlanRow.vue';
 import ReadyList from './ReadyList.vue';
 import { useWalk } from './walk.ts';
 import { useWording } from './wording.ts';
@@ -158,37 +159,16 @@ const stationTitle = (key: StationKey): string =>
           }}</span>
         </h2>
         <ul>
-          <li v-for="point in here" :key="point.id" :class="{ off: !given.has(point.id) }">
-            <label>
-              <input
-                type="checkbox"
-                :checked="given.has(point.id)"
-                @change="wish([point], !given.has(point.id))"
-              />
-              <span
-                ><em v-if="point.asked" class="asked">{{ point.asked }}</em
-                >{{ point.sentence
-                }}<small v-if="point.changed" class="changed"
-                  >the record has changed under these words</small
-                ><small v-else-if="point.wordedBy" class="soft">{{
-                  point.wordedBy === 'unit' ? 'our words' : 'the model’s words'
-                }}</small></span
-              >
-            </label>
-            <span class="small soft number">{{
-              given.has(point.id) ? spoken(point.seconds) : (why.get(point.id) ?? '')
-            }}</span>
-            <button
-              v-if="session.may('record')"
-              type="button"
-              class="pen"
-              :aria-label="`Word it otherwise: ${point.label}`"
-              title="Word it otherwise"
-              @click="worded = point"
-            >
-              <PenLine aria-hidden="true" />
-            </button>
-          </li>
+          <PlanRow
+            v-for="point in here"
+            :key="point.id"
+            :point="point"
+            :given="given.has(point.id)"
+            :says="given.has(point.id) ? spoken(point.seconds) : (why.get(point.id) ?? '')"
+            :may-word="session.may('record')"
+            @toggle="wish([point], !given.has(point.id))"
+            @word="worded = point"
+          />
         </ul>
       </div>
       <button v-if="session.may('record')" type="button" class="quiet own" @click="worded = 'new'">
@@ -370,53 +350,11 @@ li {
   border-bottom: 1px solid var(--hairline);
 }
 
-li > label {
-  flex: 1;
-}
-
 li .number {
   flex: none;
   font-weight: 500;
 }
 
-.off {
-  color: var(--soft);
-}
-
-.off .number {
-  max-width: 46%;
-  text-align: right;
-}
-
-.asked {
-  display: block;
-  color: var(--soft);
-}
-
-li small {
-  display: block;
-  font-size: 14px;
-}
-
-.changed {
-  color: var(--amber);
-  font-weight: 600;
-}
-
-.pen {
-  display: grid;
-  flex: none;
-  place-items: center;
-  width: 44px;
-  min-height: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--soft);
-  cursor: pointer;
-}
-
-.pen svg,
 .own svg {
   width: 18px;
   height: 18px;
@@ -522,29 +460,6 @@ aside {
 
   aside :deep(.p-button) {
     min-height: 52px;
-  }
-
-  .stop li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 44px;
-    gap: 0 10px;
-    padding: 4px 0;
-  }
-
-  .stop li > label {
-    min-height: 40px;
-  }
-
-  .stop li .number {
-    grid-row: 2;
-    max-width: none;
-    padding-left: 30px;
-    text-align: left;
-  }
-
-  .stop li .pen {
-    grid-row: 1;
-    grid-column: 2;
   }
 }
 </style>
