@@ -126,7 +126,7 @@ small {
 
   .number {
     grid-row: 2;
-    padding-left: 30px;
+    padding-left: 37px;
   }
 
   .off .number {

@@ -138,7 +138,7 @@ const stationTitle = (key: StationKey): string =>
       <div v-if="first.length" class="stop">
         <h2>Said first</h2>
         <ul>
-          <li v-for="point in first" :key="point.id">
+          <li v-for="point in first" :key="point.id" class="told">
             <span class="said">{{ point.sentence }}</span>
             <span class="small soft number">{{ spoken(point.seconds) }}</span>
           </li>
@@ -341,7 +341,7 @@ label {
   cursor: pointer;
 }
 
-li {
+.told {
   display: flex;
   justify-content: space-between;
   gap: 14px;
@@ -350,7 +350,7 @@ li {
   border-bottom: 1px solid var(--hairline);
 }
 
-li .number {
+.told .number {
   flex: none;
   font-weight: 500;
 }
