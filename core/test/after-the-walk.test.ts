@@ -226,6 +226,10 @@ describe('over many walks', () => {
       { model: 'Fenlark', label: 'Card h1', notes: ['Why?'], times: 1 },
       { model: 'Pell', label: 'Card h1', notes: ['Why?'], times: 1 },
     ]);
+    expect(summary.asked).toEqual([
+      { model: 'Fenlark', times: 1 },
+      { model: 'Pell', times: 1 },
+    ]);
     expect(summary.cared).toEqual([
       { audience: 'couple', who: 'Couple', label: 'Card h1', liked: 1, asked: 2 },
     ]);
@@ -252,6 +256,7 @@ describe('over many walks', () => {
       skipped: [],
       stations: [],
       questions: [],
+      asked: [],
       pace: [],
       cared: [],
     });

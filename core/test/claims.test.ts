@@ -4,7 +4,6 @@ import {
   claimsIn,
   comparedRows,
   emptyRecord,
-  hasFeature,
   isSpecKey,
   modelTalk,
   pointsOf,
@@ -207,9 +206,5 @@ describe('the program’s own words', () => {
         expect(wrong).toEqual([]);
       }
     }
-  });
-
-  it('a demo unit with all of it in place is known', () => {
-    expect(demoFiles.some(({ record }) => hasFeature(record, 'enclosedBelly'))).toBe(true);
   });
 });

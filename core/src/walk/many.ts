@@ -61,6 +61,8 @@ export interface WalksSummary {
   readonly skipped: readonly SkippedCard[];
   readonly stations: readonly StationPace[];
   readonly questions: readonly ModelQuestion[];
+  /** How often anything was asked of each model, most first. */
+  readonly asked: readonly { readonly model: string; readonly times: number }[];
   readonly pace: readonly WalkPace[];
   readonly cared: readonly CaredFor[];
 }
@@ -122,6 +124,14 @@ const questionsIn = (walks: readonly Read[]): readonly ModelQuestion[] => {
     .toSorted((a, b) => b.times - a.times);
 };
 
+const askedOf = (questions: readonly ModelQuestion[]): WalksSummary['asked'] =>
+  grouped(questions, ({ model }) => model)
+    .map((same) => ({
+      model: same[0]?.model ?? '',
+      times: same.reduce((sum, { times }) => sum + times, 0),
+    }))
+    .toSorted((a, b) => b.times - a.times);
+
 const minutes = (ms: number): number => ms / 60_000;
 
 const whoOf = (audience: Audience | undefined): string =>
@@ -150,12 +160,14 @@ const caredIn = (walks: readonly Read[]): readonly CaredFor[] => {
 export const summaryOf = (walks: readonly WalkSeen[]): WalksSummary => {
   const read = walks.map((walk): Read => ({ ...walk, log: logOf(walk.plan, walk.events) }));
   const finished = read.filter(({ log }) => log.finished);
+  const questions = questionsIn(read);
   return {
     walks: walks.length,
     finished: finished.length,
     skipped: skippedIn(finished),
     stations: stationsIn(finished),
-    questions: questionsIn(read),
+    questions,
+    asked: askedOf(questions),
     pace: finished.map(({ plan, model, log }) => ({
       id: plan.id,
       model,

@@ -75,7 +75,7 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
       <li v-for="one in all" :key="one.buyer.id">
         <span
           ><strong>{{ one.buyer.name }}</strong>
-          <span class="small soft">until {{ formatDate(one.keepUntil) }}</span></span
+          <span class="small soft">, until {{ formatDate(one.keepUntil) }}</span></span
         >
         <span v-if="asked === one.buyer.id" class="doors">
           Name, contact, notes, memos and messages go for good.

@@ -30,17 +30,9 @@ const cared = computed(() =>
     values: [liked + asked],
   })),
 );
-/** Questions of each model, most first; what they were stands below. */
-const asked = computed(() => {
-  const times = new Map<string, number>();
-  for (const { model, times: n } of props.summary.questions) {
-    times.set(model, (times.get(model) ?? 0) + n);
-  }
-  return [...times]
-    .map(([label, n]) => ({ label, values: [n] }))
-    .toSorted((a, b) => (b.values[0] ?? 0) - (a.values[0] ?? 0))
-    .slice(0, most);
-});
+const asked = computed(() =>
+  props.summary.asked.slice(0, most).map(({ model, times }) => ({ label: model, values: [times] })),
+);
 const minutes = (value: number): string => `${Math.round(value)} min`;
 </script>
 
