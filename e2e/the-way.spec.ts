@@ -278,3 +278,33 @@ test('the addresses lead where they say', async ({ page }) => {
   await page.getByRole('link', { name: 'Back to the yard' }).click();
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
 });
+
+test('one key finds a unit and keeps the place where one stands; another shows every key', async ({
+  page,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'TQ-0417');
+  await page.getByRole('link', { name: 'Condition', exact: true }).click();
+  await page.keyboard.press('f');
+  const field = page.getByRole('combobox', { name: 'Find a unit' });
+  await expect(field).toBeFocused();
+  await page.keyboard.type('0402');
+  await expect(page.getByRole('option', { name: /Pell 14 T/ })).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.particulars')).toContainText('TQ-0402');
+  await expect(page).toHaveURL(/\/condition/);
+
+  await page.getByRole('button', { name: 'Find a unit' }).click();
+  await page.keyboard.type('no such unit');
+  await expect(page.getByRole('option', { name: 'No unit of this yard is' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Find a unit' })).toBeFocused();
+
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(keys.getByText('Page Down').first()).toBeVisible();
+  await expectSound(page);
+  await page.keyboard.press('Escape');
+  await expect(keys).toBeHidden();
+});

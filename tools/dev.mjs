@@ -1,13 +1,12 @@
 // `npm run dev`: the demo yard with hot reload of web and server, for those who carry on.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { dataFolder, startCluster } from './lib/postgres.mjs';
+import { dataFolder, freePort, startCluster } from './lib/postgres.mjs';
 import { checkNode } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { sentenceFor, step } from './lib/steps.mjs';
 
 const webPort = process.env['PORT'] || '4780';
-const apiPort = String(Number(webPort) + 1);
 const bin = (/** @type {string} */ name) => join(root, 'node_modules/.bin', name);
 
 /** @type {import('node:child_process').ChildProcess[]} */
@@ -44,6 +43,8 @@ const main = async () => {
     databaseUrl = cluster.url;
     if (!cluster.wasRunning) stopDatabase = cluster.stop;
   }
+  // Only Vite asks it, so any free port will do; the next number may be taken, and `tsx watch` would wait in silence.
+  const apiPort = String(await freePort());
   const source = ['--conditions=@fair-gable/source', '--tsconfig', 'server/tsconfig.json'];
   beside(bin('tsx'), ['watch', '--clear-screen=false', ...source, 'tools/dev-server.ts'], root, {
     DATABASE_URL: databaseUrl,

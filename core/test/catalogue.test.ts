@@ -100,6 +100,9 @@ describe('the catalogue', () => {
     for (const entry of entries) {
       for (const key of entry.numbers ?? []) expect(isSpecKey(key)).toBe(true);
       if (entry.partOf) expect(isFeatureKey(entry.partOf)).toBe(true);
+      const other = specs.find(({ key }) => key === entry.unless?.spec)?.value;
+      const choices = other?.kind === 'choice' ? other.choices.map(({ key }) => key) : [];
+      if (entry.unless) expect(choices).toContain(entry.unless.is);
     }
   });
 

@@ -177,3 +177,77 @@ describe('a station’s state', () => {
     }
   });
 });
+
+describe('the inside', () => {
+  const written = (
+    record: typeof emptyRecord,
+    part: 'specs' | 'features',
+    key: string,
+    value: object,
+  ) => applyChange(record, { part, key, value, how: 'measured', basedOn: 0 } as Change, 'Ines', at);
+  const size = (...sides: number[]) => ({ kind: 'size', sides });
+  const bare = written(
+    written(
+      written(emptyRecord, 'specs', 'overallLength', { kind: 'quantity', amount: 300 }),
+      'specs',
+      'boxLength',
+      {
+        kind: 'quantity',
+        amount: 250,
+      },
+    ),
+    'specs',
+    'width',
+    { kind: 'quantity', amount: 96 },
+  );
+
+  it('draws a bed to its own size, and turned where it lies across', () => {
+    const along = written(bare, 'specs', 'bedSize', size(60, 75));
+    const [bed] = outlineOf(along).furniture;
+    expect(bed).toMatchObject({ key: 'bedSize', size: [60, 75], box: { width: 60, height: 75 } });
+    const across = written(along, 'specs', 'bedDirection', { kind: 'choice', choice: 'across' });
+    expect(outlineOf(across).furniture[0]?.box).toMatchObject({ width: 75, height: 60 });
+  });
+
+  it('ends a garage at the rear wall, and keeps bunks and shower before it', () => {
+    const garage = written(bare, 'specs', 'garageLength', { kind: 'quantity', amount: 120 });
+    const whole = written(
+      written(garage, 'specs', 'bunkSize', size(30, 75)),
+      'specs',
+      'showerSize',
+      size(24, 32),
+    );
+    const pieces = outlineOf(whole).furniture;
+    const gear = pieces.find(({ key }) => key === 'garageLength')!.box;
+    expect([gear.y, gear.y + gear.height]).toEqual([180, 300]);
+    for (const { box } of pieces.filter(({ key }) => key !== 'garageLength')) {
+      expect(box.y).toBeGreaterThanOrEqual(50);
+      expect(box.y + box.height).toBeLessThanOrEqual(180);
+    }
+  });
+
+  it('draws nothing whose size nobody wrote, nor what is not on the unit', () => {
+    expect(outlineOf(bare).furniture).toEqual([]);
+    const none = written(
+      written(bare, 'specs', 'garageLength', { kind: 'quantity', amount: 120 }),
+      'features',
+      'gearSpace',
+      { state: 'none' },
+    );
+    expect(outlineOf(none).furniture).toEqual([]);
+  });
+
+  it('lies within the body on every demo unit', () => {
+    const pieces = demoFiles.flatMap(({ record }: { readonly record: typeof emptyRecord }) => {
+      const { body, furniture } = outlineOf(record);
+      return furniture.map(({ box }) => ({ box, body }));
+    });
+    expect(pieces.length).toBeGreaterThan(10);
+    for (const { box, body } of pieces) {
+      expect(box.x).toBeGreaterThanOrEqual(body.x);
+      expect(box.x + box.width).toBeLessThanOrEqual(body.x + body.width);
+      expect(box.y).toBeGreaterThanOrEqual(body.y);
+      expect(box.y + box.height).toBeLessThanOrEqual(body.y + body.height + 1e-9);
+    }
+  });
+});

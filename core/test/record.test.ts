@@ -10,6 +10,7 @@ import {
   nameOf,
   nextNeed,
   particularsOf,
+  specEntry,
   specs,
   typedSpec,
   type Change,
@@ -66,6 +67,24 @@ describe('a record', () => {
     expect(applies(demoRecord('TQ-0402'), spec)).toBe(false);
     expect(applies(demoRecord('TQ-0417'), spec)).toBe(true);
     expect(applies(emptyRecord, spec)).toBe(true);
+  });
+
+  it('asks no tankless heater for its tank, and keeps in sight what was written all the same', () => {
+    const tank = specEntry('heaterTank');
+    const put = (record: typeof emptyRecord, key: string, value: object) =>
+      applyChange(
+        record,
+        { part: 'specs', key, value, how: 'read', basedOn: 0 } as Change,
+        'Ines',
+        at,
+      );
+    const tankless = put(emptyRecord, 'heaterKind', { kind: 'choice', choice: 'tankless' });
+    expect([applies(emptyRecord, tank), applies(tankless, tank)]).toEqual([true, false]);
+    const six = { kind: 'quantity', amount: 6 };
+    expect(applies(put(tankless, 'heaterTank', six), tank)).toBe(true);
+    expect(applies(put(emptyRecord, 'heaterKind', { kind: 'choice', choice: 'tank' }), tank)).toBe(
+      true,
+    );
   });
 });
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { Settings, Sun } from '@lucide/vue';
-import { computed, defineAsyncComponent, watch } from 'vue';
+import { Search, Settings, Sun } from '@lucide/vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import AnywhereKeys from './keys/AnywhereKeys.vue';
 import BrandMark from './base/BrandMark.vue';
 import SaveState from './base/SaveState.vue';
 import { useLive } from './live/live.ts';
@@ -16,6 +17,9 @@ const route = useRoute();
 const session = useSession();
 const live = useLive();
 const mode = useMode();
+
+/** What lies over the page: the finder of units, or the keys. */
+const over = ref<'keys' | 'finder'>();
 
 const framed = computed(() => route.matched.length > 0 && !route.meta.bare && session.session);
 
@@ -64,6 +68,15 @@ watch(
       <button
         type="button"
         class="icon"
+        aria-label="Find a unit"
+        title="Find a unit: F"
+        @click="over = 'finder'"
+      >
+        <Search aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="icon"
         aria-label="Sunlight mode"
         :aria-pressed="mode.shown === 'sunlight'"
         title="Black on white for the sun"
@@ -77,6 +90,11 @@ watch(
       <SignOut class="out" />
     </p>
   </header>
+  <AnywhereKeys
+    v-if="session.session && !route.meta.open"
+    v-model:open="over"
+    :may-leave="!route.meta.bare"
+  />
   <main id="content" tabindex="-1">
     <RouterView />
   </main>

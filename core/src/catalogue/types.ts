@@ -44,6 +44,8 @@ interface Entry {
   readonly school?: SchoolKey;
   /** The feature it belongs to: where that is not fitted, there is nothing to know here. */
   readonly partOf?: string;
+  /** Nothing to know where another spec says so: no tank where the heater is tankless. */
+  readonly unless?: { readonly spec: string; readonly is: string };
   /** On units with at least so many axles only. */
   readonly fromAxles?: number;
   /** What to demonstrate beside the card's sentence, and how long the doing takes. */

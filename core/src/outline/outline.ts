@@ -2,7 +2,6 @@ import {
   locatedEntries,
   isSpecKey,
   type Feature,
-  type Layer,
   type Located,
   type Medium,
   type Shape,
@@ -11,6 +10,8 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { amountOf, countedOf, hasFeature, type Place, type UnitRecord } from '../record/index.ts';
+import type { Box } from './box.ts';
+import { endOfLiving, furnitureOf, type Furniture } from './furniture.ts';
 import { isOnUnit } from './station-state.ts';
 import { isOnRing, stationPlaces, type StationPlace } from './stations.ts';
 
@@ -18,13 +19,6 @@ import { isOnRing, stationPlaces, type StationPlace } from './stations.ts';
  * Conventions: inches; x across, door side positive, 0 on the centre line; y back from the coupler.
  * A shape that is not measured is drawn where it usually is, and said to be so (`known: false`).
  */
-
-export interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
 
 export interface OutlinePart {
   readonly key: string;
@@ -57,6 +51,8 @@ export interface Outline {
   readonly pegs: readonly Peg[];
   /** Pegs of the layers that are not walked round but looked at from within and above. */
   readonly within: Readonly<Record<'inside' | 'roof', readonly Peg[]>>;
+  /** Beds, shower and gear space of the inside, by the sizes recorded. */
+  readonly furniture: readonly Furniture[];
   /** Distance of the walking path from the centre line at the sides, and beyond coupler and rear. */
   readonly path: Box;
   /** Located things whose place nobody has measured. */
@@ -195,9 +191,10 @@ const partsOf = (
 
 /** Pegs of one side, pushed apart until they no longer touch. */
 const spread = (places: readonly StationPlace[], from: number, to: number): readonly number[] => {
+  const gap = Math.min(pegGap, (to - from) / Math.max(places.length - 1, 1));
   const sorted = places.map((p) => Math.min(Math.max(p.back, from), to));
   const apart = sorted.reduce<readonly number[]>(
-    (ys, y) => [...ys, Math.max(y, (ys.at(-1) ?? -Infinity) + pegGap)],
+    (ys, y) => [...ys, Math.max(y, (ys.at(-1) ?? -Infinity) + gap)],
     [],
   );
   const over = Math.max((apart.at(-1) ?? to) - to, 0);
@@ -229,13 +226,52 @@ const pegsAtEnd = (places: readonly StationPlace[], side: Side, y: number): read
   return here.map((p, i) => pegAt(p, (i - (here.length - 1) / 2) * pegGap * 1.6, y));
 };
 
-/** The stations of a layer that lies within the body: each where it is, pushed apart until none touch. */
-const pegsWithin = (places: readonly StationPlace[], layer: Layer, body: Box): readonly Peg[] => {
+/** Pegs nearer to each other than this stand by turns left and right. */
+const touching = 28;
+
+/** The stations of a layer that lies within a stretch of the body: each where it is, pushed apart until none touch. */
+const pegsWithin = (
+  places: readonly StationPlace[],
+  body: Box,
+  stretch: { readonly from: number; readonly to: number },
+): readonly Peg[] => {
   const inset = { door: 1, 'off-door': -1, centre: 0, front: 0, rear: 0 } as const;
-  const here = places.filter((p) => p.station.layer === layer).toSorted((a, b) => a.back - b.back);
-  const ys = spread(here, body.y + pegGap / 2 + 6, body.y + body.height - pegGap / 2 - 6);
-  return here.map((p, i) => pegAt(p, inset[p.side] * (body.width / 4), ys[i] ?? p.back));
+  const here = places.toSorted((a, b) => a.back - b.back);
+  const edge = pegGap / 2 + 6;
+  const ys = spread(here, stretch.from + edge, stretch.to - edge);
+  const isCrowded = ys.some((y, i) => i > 0 && y - (ys[i - 1] ?? 0) < touching);
+  return here.map((p, i) => {
+    const across = isCrowded ? (i % 2 ? 0.7 : -0.7) : inset[p.side];
+    return pegAt(p, across * (body.width / 4), ys[i] ?? p.back);
+  });
 };
+
+/** The stations inside: before the gear space, and the garage within it. */
+const pegsInside = (places: readonly StationPlace[], body: Box, end: number): readonly Peg[] => {
+  const rear = body.y + body.height;
+  const isGarage = ({ station }: StationPlace): boolean => station.key === 'garage' && end < rear;
+  return [
+    ...pegsWithin(
+      places.filter((p) => !isGarage(p)),
+      body,
+      { from: body.y, to: end },
+    ),
+    ...pegsWithin(places.filter(isGarage), body, { from: end, to: rear }),
+  ];
+};
+
+/** Where rooms usually are is a share of the whole: a gear space at the rear moves them forward together. */
+const placesInside = (
+  places: readonly StationPlace[],
+  body: Box,
+  end: number,
+): readonly StationPlace[] =>
+  places
+    .filter(({ station }) => station.layer === 'inside')
+    .map((p) => ({ ...p, back: body.y + ((p.back - body.y) * (end - body.y)) / body.height }));
+
+const pegHeight = (pegs: readonly Peg[], key: StationKey, otherwise: number): number =>
+  pegs.find(({ station }) => station === key)?.y ?? otherwise;
 
 const pegsOf = (places: readonly StationPlace[], path: Box): readonly Peg[] => {
   const onRing = places.filter((p) => isOnRing(p.station));
@@ -269,7 +305,14 @@ export const outlineOf = (record: UnitRecord): Outline => {
   const parts = locatedEntries.flatMap((entry) => partsOf(record, entry, frame));
   const path = pathOf(frame, parts);
   const places = stationPlaces(record, frame.length);
-  const there = places.filter((p) => isOnUnit(record, p.station.key));
+  const end = endOfLiving(record, frame.body);
+  const rooms = placesInside(places, frame.body, end).filter((p) =>
+    isOnUnit(record, p.station.key),
+  );
+  const inside = pegsInside(rooms, frame.body, end);
+  const roof = places.filter(
+    ({ station }) => station.layer === 'roof' && isOnUnit(record, station.key),
+  );
   return {
     length: { inches: frame.length, known: lengthKnown },
     body: { ...frame.body, known },
@@ -277,9 +320,15 @@ export const outlineOf = (record: UnitRecord): Outline => {
     path,
     pegs: pegsOf(places, path),
     within: {
-      inside: pegsWithin(there, 'inside', frame.body),
-      roof: pegsWithin(there, 'roof', frame.body),
+      inside,
+      roof: pegsWithin(roof, frame.body, {
+        from: frame.body.y,
+        to: frame.body.y + frame.body.height,
+      }),
     },
+    furniture: furnitureOf(record, frame.body, (station) =>
+      pegHeight(inside, station, frame.length / 2),
+    ),
     missing: [...new Set(parts.filter((p) => !p.known).map((p) => p.label))],
   };
 };

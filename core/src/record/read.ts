@@ -59,13 +59,21 @@ export const howOf = (record: UnitRecord, key: SpecKey): HowKnown | undefined =>
 export const hasFeature = (record: UnitRecord, key: FeatureKey): boolean =>
   isFitted(record.features[key]?.value.state);
 
+const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolean => {
+  if (!unless || textOf(record, unless.spec as SpecKey) !== unless.is) return false;
+  const written = isSpecKey(key) ? record.specs[key] : record.features[key];
+  return written === undefined;
+};
+
 /**
  * Whether there is anything to know of an entry on this unit: not of the awning's length where there is no
- * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle.
+ * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle; not of
+ * a tank where the heater is tankless. What was written all the same stays in sight, to be objected to and corrected.
  */
 export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
   const axles = countedOf(record, 'axleRating')?.count ?? 1;
   if ((entry.fromAxles ?? 1) > axles) return false;
+  if (isRuledOut(record, entry)) return false;
   if (entry.partOf === undefined) return true;
   const whole = featureEntry(entry.partOf as FeatureKey);
   return record.features[whole.key]?.value.state !== 'none' && applies(record, whole);

@@ -1,6 +1,6 @@
 export { basicsMissing, guessesIn, knownOf, nextNeed, type Need } from './next-need.ts';
 export { hangingOn, toConfirm, type Hanging, type ToConfirm, type Why } from './to-confirm.ts';
-export { isFoundIn, searchText } from './search.ts';
+export { calledText, isFoundIn, searchText } from './search.ts';
 export {
   columnLabels,
   comparing,

@@ -7,7 +7,7 @@ import {
   specs,
   type FeatureKey,
 } from '../catalogue/index.ts';
-import type { UnitRecord } from '../record/index.ts';
+import { nameOf, particularsOf, textOf, type UnitRecord } from '../record/index.ts';
 
 const words = (record: UnitRecord, key: string): string => {
   if (!isSpecKey(key)) return '';
@@ -42,3 +42,7 @@ export const isFoundIn = (text: string, search: string): boolean =>
     .toLowerCase()
     .split(/\s+/)
     .every((word) => text.includes(word));
+
+/** What a unit is called, to be searched by `isFoundIn`: name, stock number, year, new or used, VIN. */
+export const calledText = (record: UnitRecord): string =>
+  [nameOf(record), particularsOf(record), textOf(record, 'vin') ?? ''].join(' ').toLowerCase();

@@ -65,7 +65,7 @@ const tap = (event: MouseEvent): void => {
       "
       @click="tap"
     >
-      <OutlineBody :outline="outline" heading="up" :system="system" class="body" />
+      <OutlineBody :outline="outline" heading="up" :system="system" :layer="layer" class="body" />
       <g
         v-for="mark in shown"
         :key="mark.id"

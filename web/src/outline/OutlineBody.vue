@@ -1,19 +1,31 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { formatQuantity, type Outline, type OutlinePart, type System } from '@fair-gable/core';
+import {
+  formatQuantity,
+  floorSize,
+  specEntry,
+  type Outline,
+  type OutlinePart,
+  type System,
+} from '@fair-gable/core';
 import { frameLines, spot, turned, type Heading } from './project.ts';
 
 /**
  * The trailer itself, to scale: body, hitch, wheels, and whatever its record places.
  * Dashed is not measured; colours say water, waste, gas and power, and only here.
  */
-const props = defineProps<{
-  outline: Outline;
-  heading: Heading;
-  system: System;
-  /** Words in tanks and slides; left out in small drawings. */
-  words?: boolean;
-}>();
+const props = withDefaults(
+  defineProps<{
+    outline: Outline;
+    heading: Heading;
+    system: System;
+    /** Words in tanks and slides; left out in small drawings. */
+    words?: boolean;
+    /** From outside with what lies under the floor, from within with the furniture, or the roof alone. */
+    layer?: 'outside' | 'inside' | 'roof';
+  }>(),
+  { layer: 'outside' },
+);
 
 const body = computed(() => turned(props.heading, props.outline.body));
 const frame = computed(() => frameLines(props.outline, props.heading));
@@ -41,8 +53,19 @@ const amountIn = (part: OutlinePart): string =>
 const middle = (part: OutlinePart) =>
   spot(props.heading, part.box.x + part.box.width / 2, part.box.y + part.box.height / 2);
 
-const ofShape = (...shapes: readonly string[]) =>
-  props.outline.parts.filter((part) => shapes.includes(part.shape));
+/** What one sees of the unit from within and from above. */
+const shapesOf = {
+  outside: ['slide', 'awning', 'tank', 'cylinder', 'battery', 'axle', 'door', 'inlet'],
+  inside: ['slide', 'door'],
+  roof: ['slide'],
+} as const;
+
+const ofShape = (...shapes: readonly OutlinePart['shape'][]) =>
+  props.outline.parts.filter(
+    ({ shape }) => shapes.includes(shape) && shapesOf[props.layer].some((s) => s === shape),
+  );
+
+const furniture = computed(() => (props.layer === 'inside' ? props.outline.furniture : []));
 </script>
 
 <template>
@@ -58,6 +81,12 @@ const ofShape = (...shapes: readonly string[]) =>
       <title>{{ part.label }}{{ part.known ? '' : ', place not measured' }}</title>
     </g>
     <rect class="body" :class="{ dashed: !outline.body.known }" v-bind="body" rx="7" />
+    <g v-for="piece in furniture" :key="piece.key">
+      <rect class="furniture dashed" v-bind="turned(heading, piece.box)" rx="3" />
+      <title>
+        {{ specEntry(piece.key).label }}, {{ floorSize(piece, system) }}, place not measured
+      </title>
+    </g>
     <g v-for="part in ofShape('tank', 'cylinder', 'battery')" :key="part.key">
       <rect
         :class="[part.shape, part.medium, { dashed: !part.known }]"
@@ -141,6 +170,12 @@ const ofShape = (...shapes: readonly string[]) =>
 
 .wheel.unmeasured {
   fill: var(--leaf);
+}
+
+.furniture {
+  fill: var(--paper);
+  stroke: var(--soft);
+  stroke-width: 1.2;
 }
 
 .door {

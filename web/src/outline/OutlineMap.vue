@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import {
+  floorSize,
   isOnUnit,
   outlineOf,
   stationEntry,
@@ -60,9 +61,16 @@ const stateWords: Readonly<Record<StationState, string>> = {
   wrong: 'numbers disagree',
 };
 
-/** Beside the peg, away from the trailer; within it to the right. */
+/** Right of the wall and of any slide there: where the names of what is within the body stand. */
+const besideBody = computed(() => {
+  const { body, parts } = outline.value;
+  const walls = parts.filter((p) => p.shape === 'slide').map((p) => p.box.x + p.box.width);
+  return Math.max(body.x + body.width, ...walls) + 10;
+});
+
+/** Beside the peg, away from the trailer; of what is within, beside the body. */
 const label = (peg: Peg) => {
-  if (layer.value !== 'outside') return { x: peg.x + 20, anchor: 'start' };
+  if (layer.value !== 'outside') return { x: besideBody.value, anchor: 'start' };
   if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
   if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
   // In front and behind pegs stand side by side: the left one's name goes to its left.
@@ -77,6 +85,12 @@ const pegs = computed<readonly Peg[]>(() => {
   if (layer.value === 'outside') return outline.value.pegs;
   return layer.value === 'papers' ? [] : outline.value.within[layer.value];
 });
+
+/** How large what stands there is, where the drawing has it. */
+const sizeAt = (peg: Peg): string => {
+  const piece = outline.value.furniture.find(({ station }) => station === peg.station);
+  return piece && layer.value === 'inside' ? floorSize(piece, props.system) : '';
+};
 
 /** What the layer says of itself by shape and fill: its least known station. */
 const standing = (key: LayerKey): StationState => {
@@ -132,8 +146,9 @@ const lists = computed(() =>
         :outline="outline"
         heading="up"
         :system="system"
-        :words="layer === 'outside'"
-        :class="{ faint: layer !== 'outside' }"
+        :layer="layer === 'papers' ? 'roof' : layer"
+        :class="{ faint: layer === 'papers' }"
+        words
       />
       <g
         v-for="peg in pegs"
@@ -147,6 +162,14 @@ const lists = computed(() =>
         @keydown.enter.prevent="emit('go', peg.station)"
         @keydown.space.prevent="emit('go', peg.station)"
       >
+        <line
+          v-if="layer !== 'outside'"
+          class="leader"
+          :x1="peg.x + 14"
+          :y1="peg.y"
+          :x2="besideBody - 4"
+          :y2="peg.y"
+        />
         <circle class="target" :cx="peg.x" :cy="peg.y" r="20" />
         <StationPeg
           :number="peg.number"
@@ -162,6 +185,7 @@ const lists = computed(() =>
           :class="{ here: peg.station === here }"
         >
           {{ peg.short }}
+          <tspan v-if="sizeAt(peg)" class="size" :x="label(peg).x" dy="13">{{ sizeAt(peg) }}</tspan>
         </text>
       </g>
     </svg>
@@ -246,6 +270,11 @@ svg {
   stroke-linecap: round;
 }
 
+.leader {
+  stroke: var(--hairline);
+  stroke-width: 1.2;
+}
+
 .stop {
   outline: none;
   cursor: pointer;
@@ -263,6 +292,11 @@ svg {
 text {
   fill: var(--soft);
   font: 500 13px var(--plain);
+}
+
+.size {
+  font-weight: 400;
+  font-size: 11px;
 }
 
 text.here {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useSession } from './session.ts';
+import KeysSettings from './KeysSettings.vue';
 import MySessions from './MySessions.vue';
 import MySettings from './MySettings.vue';
 import PasswordForm from './PasswordForm.vue';
@@ -28,6 +29,7 @@ const changes = ref(0);
         <MySettings />
         <PasswordForm />
         <MySessions />
+        <KeysSettings />
       </div>
       <div v-if="session.may('manage')">
         <YardSettings @changed="changes += 1" />

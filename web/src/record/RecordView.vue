@@ -400,14 +400,6 @@ header {
   cursor: pointer;
 }
 
-kbd {
-  padding: 1px 6px;
-  border: 1px solid var(--edge);
-  border-radius: 4px;
-  background: var(--leaf);
-  font: 600 12px var(--plain);
-}
-
 .same {
   display: flex;
   align-items: center;

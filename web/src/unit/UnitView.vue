@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { knownOf, nameOf, particularsOf } from '@fair-gable/core';
 import LostView from '../base/LostView.vue';
@@ -58,6 +58,18 @@ const places = [
 const place = computed(() =>
   places.find(({ parts }) => parts.some(({ name }) => name === route.name)),
 );
+
+/** On a phone the parts run beyond the edge: the one where one is comes into the middle. */
+const parts = ref<HTMLElement>();
+watch(
+  [() => route.name, parts],
+  () => {
+    const here = parts.value?.querySelector<HTMLElement>('.here');
+    if (!parts.value || !here) return;
+    parts.value.scrollLeft = here.offsetLeft - (parts.value.clientWidth - here.offsetWidth) / 2;
+  },
+  { flush: 'post' },
+);
 </script>
 
 <template>
@@ -93,6 +105,7 @@ const place = computed(() =>
     </header>
     <nav
       v-if="place && place.parts.length > 1"
+      ref="parts"
       class="parts"
       :class="{ quiet: route.name === 'round' }"
       :aria-label="`Parts of ${place.label.toLowerCase()}`"
@@ -176,6 +189,7 @@ h1 {
 }
 
 .parts {
+  position: relative;
   display: flex;
   gap: 2px;
   padding: 0 18px;

@@ -38,6 +38,7 @@ export const bath = {
     {
       key: 'showerSize',
       label: 'Shower floor',
+      partOf: 'shower',
       explain: 'Width × depth where one stands.',
       check: 'Tape the pan inside.',
       audiences: ['limited-mobility', 'couple'],
@@ -51,6 +52,7 @@ export const bath = {
     {
       key: 'showerHeight',
       label: 'Height in the shower',
+      partOf: 'shower',
       explain: 'From the pan to the ceiling or the skylight.',
       check: 'Tape from the pan, under the skylight.',
       say: 'In the shower you stand under {}.',
@@ -60,6 +62,7 @@ export const bath = {
     {
       key: 'tubThreshold',
       label: 'Step into the shower or tub',
+      partOf: 'shower',
       explain: 'How high one has to step.',
       check: 'Tape from the floor to the edge.',
       audiences: ['limited-mobility'],
@@ -68,6 +71,7 @@ export const bath = {
     {
       key: 'toiletMaterial',
       label: 'Toilet made of',
+      partOf: 'toilet',
       explain: 'Porcelain or plastic.',
       check: 'Knock on it; porcelain is cold and heavy.',
       audiences: ['downsizer'],
@@ -82,6 +86,7 @@ export const bath = {
     {
       key: 'toiletFlush',
       label: 'Toilet flush',
+      partOf: 'toilet',
       explain: 'By foot or by hand.',
       check: 'Flush once.',
       school: 'flush',
@@ -100,6 +105,7 @@ export const bath = {
     {
       key: 'toiletWidth',
       label: 'Room at the toilet',
+      partOf: 'toilet',
       explain: 'Elbow room where one sits.',
       check: 'Tape wall to wall at elbow height.',
       audiences: ['limited-mobility'],
@@ -132,6 +138,7 @@ export const bath = {
     {
       key: 'waterSaver',
       label: 'Water-saver valve',
+      partOf: 'shower',
       noun: 'a water-saver valve',
       explain: 'Turns cold water back to the tank until it comes hot.',
       check: 'Turn it and watch its indicator.',
@@ -177,6 +184,7 @@ export const bath = {
     {
       key: 'showerDoor',
       label: 'Glass shower door',
+      partOf: 'shower',
       noun: 'a glass shower door',
       explain: 'A door rather than a curtain.',
       check: 'Latches for the road?',
@@ -187,6 +195,7 @@ export const bath = {
     {
       key: 'showerSeat',
       label: 'Shower seat or handle',
+      partOf: 'shower',
       noun: 'a seat or handle in the shower',
       explain: 'Something to sit or hold on to.',
       check: 'Lean on it.',

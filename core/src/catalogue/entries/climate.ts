@@ -7,6 +7,7 @@ export const climate = {
       key: 'furnace',
       label: 'Furnace',
       basic: true,
+      partOf: 'furnaceFitted',
       explain: 'What the furnace burns an hour; it gives about three quarters of it as heat.',
       check: 'On the rating plate behind the outside furnace door.',
       caution: 'Hot exhaust: keep clear of the vent. Gas work is for licensed people.',
@@ -21,6 +22,7 @@ export const climate = {
     {
       key: 'heatPath',
       label: 'Heat comes',
+      partOf: 'furnaceFitted',
       explain: 'How the furnace’s air gets into the room.',
       check: 'Feel at each outlet.',
       school: 'heat-path',
@@ -38,6 +40,7 @@ export const climate = {
     {
       key: 'heatOutlets',
       label: 'Heat outlets',
+      partOf: 'furnaceFitted',
       explain: 'How many rooms get warm air, bath and bedroom among them.',
       check: 'Count them; none under a rug.',
       audiences: ['winter'],
@@ -46,6 +49,7 @@ export const climate = {
     {
       key: 'converterAmps',
       label: 'Converter rating',
+      partOf: 'converter',
       explain: 'What charges the battery on a hookup.',
       check: 'On its plate, behind the fuse panel.',
       audiences: ['off-grid', 'seasonal'],
@@ -54,6 +58,7 @@ export const climate = {
     {
       key: 'converterSetting',
       label: 'Converter set for',
+      partOf: 'converter',
       explain: 'The battery kind it charges.',
       check: 'A switch or jumper beside the fuses.',
       notToBeConfused: 'Lithium-ready is not the same as set for lithium.',

@@ -79,6 +79,7 @@ export const controlPanel = {
     {
       key: 'tankPercent',
       label: 'Tank meter in per cent',
+      partOf: 'monitorPanel',
       noun: 'a tank meter in per cent',
       explain: 'Senses the level from outside the tank.',
       check: 'Watch it while water is let out.',

@@ -178,6 +178,18 @@ export const garage = {
       audiences: ['family', 'small-tow'],
     },
     {
+      key: 'tipOutSupports',
+      label: 'Supports of the tip-out beds',
+      noun: 'supports for the tip-out beds',
+      partOf: 'tipOutBeds',
+      explain: 'Cables or legs that carry the bed when somebody lies on it.',
+      check: 'Count them against the label; look for frayed cables and bent pins.',
+      say: 'Cables and legs carry the bed, and the label says how much.',
+      notToBeConfused: 'Springs that only help to lift it.',
+      caution: 'Nobody lies down before every support is set as the label says.',
+      audiences: ['gear', 'family'],
+    },
+    {
       key: 'garageBenches',
       label: 'Benches that fold away',
       noun: 'benches that fold away',

@@ -24,6 +24,7 @@ export const living = {
     {
       key: 'tableKind',
       label: 'Table',
+      unless: { spec: 'dinetteKind', is: 'none' },
       explain: 'What it stands on, and so how it becomes a bed.',
       check: 'Lower it once.',
       audiences: ['limited-mobility'],
@@ -40,6 +41,7 @@ export const living = {
     {
       key: 'dinetteBed',
       label: 'Dinette as a bed',
+      partOf: 'dinetteConverts',
       explain: 'Length × width of the made bed.',
       check: 'Make it, and tape it.',
       notToBeConfused: 'Mostly a child’s bed: say who fits.',
@@ -71,6 +73,7 @@ export const living = {
     {
       key: 'sofaBed',
       label: 'Sofa as a bed',
+      partOf: 'sofaConverts',
       explain: 'Width × length of the made bed.',
       check: 'Make it, and tape it.',
       audiences: ['family'],
@@ -160,6 +163,7 @@ export const living = {
     {
       key: 'tableSeats',
       label: 'Seats at the table',
+      unless: { spec: 'dinetteKind', is: 'none' },
       explain: 'How many sit to eat.',
       check: 'Count, with elbows.',
       audiences: ['family'],
@@ -170,6 +174,7 @@ export const living = {
     {
       key: 'dinetteConverts',
       label: 'Dinette makes a bed',
+      unless: { spec: 'dinetteKind', is: 'none' },
       noun: 'a dinette that makes a bed',
       explain: 'The table goes down and the cushions fill it.',
       check: 'Make it once; cushions that fit, no gaps.',
@@ -181,6 +186,7 @@ export const living = {
     {
       key: 'dinetteStorage',
       label: 'Storage under the dinette',
+      unless: { spec: 'dinetteKind', is: 'none' },
       noun: 'storage under the dinette',
       explain: 'Reached by a drawer, a door, or by lifting the seat.',
       check: 'Open it; what takes up the space?',
@@ -190,6 +196,7 @@ export const living = {
     {
       key: 'sofaConverts',
       label: 'Sofa makes a bed',
+      unless: { spec: 'sofaKind', is: 'none' },
       noun: 'a sofa that makes a bed',
       explain: 'It folds down or out.',
       check: 'Make it once.',
@@ -220,6 +227,7 @@ export const living = {
     {
       key: 'tvMount',
       label: 'TV mount that moves',
+      partOf: 'tv',
       noun: 'a TV mount that moves',
       explain: 'An arm or lift that turns the set to where one sits.',
       check: 'Turn it to every seat, then lock it.',
@@ -230,6 +238,7 @@ export const living = {
     {
       key: 'tvSightLines',
       label: 'TV seen from the seats',
+      partOf: 'tv',
       noun: 'a straight look at the TV',
       explain: 'Whether one sees the set without twisting.',
       check: 'Sit in each seat.',

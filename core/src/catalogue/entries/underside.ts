@@ -32,6 +32,7 @@ export const underside = {
     {
       key: 'stabiliserCount',
       label: 'Number of stabilisers',
+      partOf: 'stabilisers',
       explain: 'How many legs steady it.',
       check: 'Count them at the corners.',
       notToBeConfused: 'They steady; they do not lift and do not level.',

@@ -75,6 +75,7 @@ export const utilities = {
       key: 'heaterTank',
       label: 'Water heater tank',
       basic: true,
+      unless: { spec: 'heaterKind', is: 'tankless' },
       partOf: 'waterHeater',
       explain: 'Hot water kept ready; a tankless heater has none.',
       check: 'On the plate inside the heater’s outside door.',
@@ -118,6 +119,7 @@ export const utilities = {
     {
       key: 'heaterGas',
       label: 'Water heater burner',
+      unless: { spec: 'heaterFuel', is: 'electric' },
       partOf: 'waterHeater',
       explain: 'What its burner uses an hour.',
       check: 'On the plate inside the heater’s outside door.',
@@ -131,6 +133,7 @@ export const utilities = {
     {
       key: 'heaterElement',
       label: 'Water heater element',
+      unless: { spec: 'heaterFuel', is: 'gas' },
       partOf: 'waterHeater',
       explain: 'What its electric element draws.',
       check: 'On the plate inside the heater’s outside door.',

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { defineAsyncComponent, watch } from 'vue';
+import { isKeyAlone } from './keys.ts';
+
+/** F finds a unit, ? shows the keys: what is open over the page. */
+const props = defineProps<{
+  /** False where one must not be led away, as in the midst of a walk. */
+  mayLeave: boolean;
+}>();
+
+// Neither is needed before somebody asks for it.
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
+const UnitFinder = defineAsyncComponent(() => import('../yard/UnitFinder.vue'));
+
+const open = defineModel<'keys' | 'finder' | undefined>('open');
+/** Where the focus was, to be given back. */
+let from: Element | null = null;
+watch(open, (which) => which && (from = document.activeElement), { flush: 'sync' });
+
+const close = (isLed = false): void => {
+  open.value = undefined;
+  if (!isLed && from instanceof HTMLElement) from.focus();
+};
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (!isKeyAlone(event)) return;
+  const which = event.key === '?' ? 'keys' : 'finder';
+  if (which === 'finder' && (event.key.toLowerCase() !== 'f' || !props.mayLeave)) return;
+  event.preventDefault();
+  open.value = which;
+});
+</script>
+
+<template>
+  <KeysDialog v-if="open === 'keys'" @close="close()" />
+  <UnitFinder v-if="open === 'finder'" @close="close()" @went="close(true)" />
+</template>

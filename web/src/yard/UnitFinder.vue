@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import AutoComplete from 'primevue/autocomplete';
+import Dialog from 'primevue/dialog';
+import { computed, nextTick, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { calledText, isFoundIn, nameOf, particularsOf } from '@fair-gable/core';
+import { useUnits, type YardUnit } from './units.ts';
+
+/** Finds a unit by what it is called, and goes to the same place of it where one stands at a unit. */
+const emit = defineEmits<{ close: []; went: [] }>();
+const units = useUnits();
+const route = useRoute();
+const router = useRouter();
+
+onMounted(() => {
+  if (!units.loaded) void units.load();
+});
+
+const most = 8;
+const typed = ref<string | YardUnit>('');
+const asked = ref('');
+const found = computed(() =>
+  [...units.units.values()]
+    .filter(({ record }) => isFoundIn(calledText(record), asked.value))
+    .slice(0, most),
+);
+
+/** A walk's log is of one unit; every other place is there for each. */
+const placeOf = (unit: string) => {
+  const isAtUnit = route.path.startsWith('/units/') && route.name && route.name !== 'log';
+  const { station } = route.params;
+  return isAtUnit
+    ? { name: route.name, params: { id: unit, ...(station ? { station } : {}) } }
+    : { name: 'record', params: { id: unit } };
+};
+
+const go = async (unit: YardUnit): Promise<void> => {
+  await router.push(placeOf(unit.id));
+  emit('went');
+  await nextTick();
+  document.querySelector<HTMLElement>('#content')?.focus();
+};
+</script>
+
+<template>
+  <Dialog
+    :visible="true"
+    modal
+    dismissable-mask
+    position="top"
+    header="Find a unit"
+    class="unit-finder"
+    @update:visible="emit('close')"
+  >
+    <label for="find-unit" class="visually-hidden">Find a unit</label>
+    <AutoComplete
+      v-model="typed"
+      input-id="find-unit"
+      :pt="{ pcInputText: { root: { autofocus: true } } }"
+      :suggestions="found"
+      :option-label="(unit: YardUnit) => nameOf(unit.record)"
+      placeholder="Stock number, name, year or VIN"
+      auto-option-focus
+      :delay="80"
+      :empty-search-message="
+        units.loaded ? 'No unit of this yard is called so.' : 'The yard is still being opened…'
+      "
+      @complete="(event) => (asked = event.query)"
+      @option-select="(event) => go(event.value)"
+    >
+      <template #option="{ option }">
+        <span class="found">
+          <strong>{{ nameOf(option.record) }}</strong>
+          <span class="soft">{{ particularsOf(option.record) }}</span>
+        </span>
+      </template>
+    </AutoComplete>
+  </Dialog>
+</template>
+
+<style scoped>
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  align-items: baseline;
+}
+</style>
+
+<style>
+.unit-finder {
+  width: min(520px, calc(100vw - 24px));
+}
+
+.unit-finder .p-autocomplete,
+.unit-finder .p-inputtext {
+  width: 100%;
+}
+</style>
