@@ -229,10 +229,20 @@ describe('a buyer', () => {
     await ines('PUT', `/api/buyers/${old.id}`, old);
     await ines('PUT', `/api/walks/${plan.id}/buyer`, { buyer: old.id });
     await put(letter());
+    await tell({
+      kind: 'mark',
+      point: plan.points[0]?.id ?? '',
+      mark: 'liked',
+      note: 'Bly Orr likes the steps',
+    });
     await b.source.query(`UPDATE buyer SET keep_until = current_date - 1 WHERE id = $1`, [old.id]);
     expect((await keptBuyers()).map(({ buyer }) => buyer.name)).not.toContain('Bly Orr');
     expect((await ines('GET', '/api/letters')).body.letters).toEqual([]);
     expect((await ines('GET', `/api/buyers/${old.id}`)).status).toBe(404);
+    // What was noted of them goes with them; that something was liked stays.
+    const { events } = (await ines('GET', `/api/walks/${plan.id}`)).body;
+    expect(JSON.stringify(events)).not.toContain('Bly Orr');
+    expect(JSON.stringify(events)).toContain('"liked"');
   });
 });
 

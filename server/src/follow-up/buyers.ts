@@ -1,6 +1,6 @@
 import { In, type EntityManager } from 'typeorm';
 import type { Buyer } from '@fair-gable/core';
-import type { InYard } from '../database/index.ts';
+import { inYard, type InYard } from '../database/index.ts';
 import { Yard } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Walk, WalkEventRow } from '../walk/index.ts';
@@ -30,19 +30,6 @@ const dayIn = (days: number): string =>
 
 const walksOf = async (yard: InYard, ids: readonly string[]): Promise<readonly Walk[]> =>
   yard.find(Walk, { buyerId: In([...ids]) }, { order: { createdAt: 'DESC' } });
-
-/** Everybody whose day has passed, of every yard, with all that was written to them. */
-export const forgetOverdue = async (manager: EntityManager): Promise<void> => {
-  await manager.transaction(async (within) => {
-    const gone = `SELECT yard_id, id FROM buyer WHERE keep_until < current_date`;
-    await within.query(
-      `DELETE FROM letter l USING walk w
-       WHERE w.yard_id = l.yard_id AND w.id = l.walk_id AND (w.yard_id, w.buyer_id) IN (${gone})`,
-    );
-    await within.query(`UPDATE walk SET buyer_id = NULL WHERE (yard_id, buyer_id) IN (${gone})`);
-    await within.query(`DELETE FROM buyer WHERE keep_until < current_date`);
-  });
-};
 
 /** The buyers of a yard by name. */
 export const buyersOf = async (yard: InYard): Promise<readonly KeptBuyer[]> => {
@@ -116,13 +103,10 @@ export const allOf = async (yard: InYard, id: string) => {
 };
 
 /**
- * Forgets a buyer: name and contact, letters, follow-ups, and what was noted or said into the phone on their walks.
- * Which cards were given stays, for it says nothing of them.
- * @throws Refusal not-found
+ * Everything of a buyer and of what was said of them: name and contact, letters, follow-ups, and what was noted or said
+ * into the phone on their walks. Which cards were given stays, for it says nothing of them.
  */
-export const eraseBuyer = async (yard: InYard, id: string): Promise<void> => {
-  const row = await yard.findOne(BuyerRow, { id });
-  if (!row) throw missing();
+const forget = async (yard: InYard, id: string): Promise<void> => {
   const ids = (await walksOf(yard, [id])).map((walk) => walk.id);
   await yard.remove(LetterRow, { walkId: In(ids) });
   await dropFollowUpsOf(yard, ids);
@@ -137,4 +121,20 @@ export const eraseBuyer = async (yard: InYard, id: string): Promise<void> => {
   );
   for (const walk of ids) await yard.update(Walk, { id: walk }, { buyerId: null });
   await yard.remove(BuyerRow, { id });
+};
+
+/** Forgets a buyer who asks for it. @throws Refusal not-found */
+export const eraseBuyer = async (yard: InYard, id: string): Promise<void> => {
+  if (!(await yard.findOne(BuyerRow, { id }))) throw missing();
+  await forget(yard, id);
+};
+
+/** Forgets everybody whose day has passed, of every yard, each whole or not at all. */
+export const forgetOverdue = async (manager: EntityManager): Promise<void> => {
+  const overdue: { yard_id: string; id: string }[] = await manager.query(
+    `SELECT yard_id, id FROM buyer WHERE keep_until < current_date`,
+  );
+  for (const { yard_id: yard, id } of overdue) {
+    await manager.transaction((within) => forget(inYard(within, yard), id));
+  }
 };

@@ -8,7 +8,6 @@ import {
   labelsOf,
   labelTargets,
   nameOf,
-  readScanned,
   specEntry,
   type Change,
   type LabelKind,
@@ -26,8 +25,14 @@ import { useEdits } from '../record/edits.ts';
 import SpecInput from '../record/SpecInput.vue';
 import { readTyped } from '../record/typing.ts';
 import type { YardUnit } from '../yard/units.ts';
-import { standInCamera } from './camera.ts';
-import { readCode } from './scan.ts';
+import {
+  photoScanner,
+  standInCamera,
+  standInScanner,
+  type Aim,
+  type CodeScanner,
+} from './ports.ts';
+import { scanWith } from './scanning.ts';
 
 /** The labels of a unit: a photo of each beside the fields that it settles. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -44,6 +49,9 @@ const fields = computed(() =>
 const targets = computed(() => (label.value ? labelTargets(label.value) : []));
 /** The newest photo of this label. */
 const photo = computed(() => photosOf(props.unit.record, targets.value[0] ?? '').at(-1));
+
+/** Labels that bear a bar code or a QR code. */
+const hasCode = computed(() => at.value === 'vin' || at.value === 'number');
 
 const typed = ref<Partial<Record<SpecKey, string>>>({});
 const problem = ref('');
@@ -97,26 +105,20 @@ const pictureOf = async (id: string): Promise<Blob> =>
   (await keptPicture(id)) ??
   (await (await fetch(`/api/units/${props.unit.id}/photos/${id}?size=whole`)).blob());
 
-const scan = async (): Promise<void> => {
-  if (!photo.value) return;
+const aim = computed<Aim>(() => {
+  const id = photo.value?.id;
+  const unitName = nameOf(props.unit.record);
+  return { label: at.value, unitName, ...(id ? { photo: () => pictureOf(id) } : {}) };
+});
+
+const scan = async (scanner: CodeScanner): Promise<void> => {
   busy.value = true;
-  problem.value = '';
-  try {
-    const text = await readCode(await pictureOf(photo.value.id));
-    const scanned = text === undefined ? undefined : readScanned(text);
-    if (!scanned)
-      problem.value = 'No bar code or QR code is found on this photo. Type what it says.';
-    else if (scanned.kind === 'vin') typed.value.vin = scanned.vin;
-    else if (scanned.kind === 'stock-number') typed.value.stockNumber = scanned.stockNumber;
-    else problem.value = `The code says “${scanned.text}”, which is no VIN and no stock number.`;
-    if (scanned && scanned.kind !== 'other') {
-      notice.value = 'The code was read. Hold it against the label, then keep it.';
-    }
-  } catch {
-    problem.value = 'The photo cannot be read just now. Type what it says.';
-  } finally {
-    busy.value = false;
-  }
+  const { fills, problem: refused } = await scanWith(scanner, aim.value);
+  busy.value = false;
+  problem.value = refused ?? '';
+  if (!fills) return;
+  typed.value = { ...typed.value, ...fills };
+  notice.value = 'The code was read. Hold it against the label, then keep it.';
 };
 
 /** With a photo of each the labels are photographed: that is ticked by itself. */
@@ -134,7 +136,7 @@ const standIn = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
   try {
-    const blob = await standInCamera.take(at.value, nameOf(props.unit.record));
+    const blob = await standInCamera.take(aim.value);
     if (!blob) return;
     const { width, height, blob: small } = await prepared(blob);
     const taken = { id: crypto.randomUUID(), blob: small };
@@ -180,12 +182,12 @@ const standIn = async (): Promise<void> => {
         >
           <template #tools>
             <Button
-              v-if="mayWrite && (label.key === 'vin' || label.key === 'number')"
+              v-if="mayWrite && hasCode"
               type="button"
               severity="secondary"
               label="Read its code"
               :loading="busy"
-              @click="scan"
+              @click="scan(photoScanner)"
             />
           </template>
         </ZoomTurn>
@@ -206,6 +208,14 @@ const standIn = async (): Promise<void> => {
             label="No camera here: use a demo label"
             :disabled="busy"
             @click="standIn"
+          />
+          <Button
+            v-if="session.session?.yard.demo && hasCode"
+            type="button"
+            text
+            label="Scan it with the demo’s hand scanner"
+            :disabled="busy"
+            @click="scan(standInScanner)"
           />
         </div>
       </div>

@@ -1,4 +1,5 @@
 import type { LabelKind } from '@fair-gable/core';
+import type { Aim } from './ports.ts';
 
 /** A label of one of the two units that stand at the demo's gate; see demo/labels. Invented. */
 export interface StandInLabel {
@@ -79,3 +80,11 @@ export const standInLabels: readonly StandInLabel[] = [
     code: 'qr',
   },
 ];
+
+const plain = (text: string): string => text.toLowerCase().replaceAll(/\W/g, '');
+
+/** The demo's label that is aimed at: that of the unit by name, else any of its kind. */
+export const labelAt = ({ label, unitName }: Aim): StandInLabel | undefined => {
+  const ofKind = standInLabels.filter((row) => row.label === label);
+  return ofKind.find(({ model }) => plain(unitName).includes(plain(model))) ?? ofKind[0];
+};

@@ -1,6 +1,6 @@
 import bwip from 'bwip-js/browser';
-import type { LabelKind } from '@fair-gable/core';
-import { standInLabels, type StandInLabel } from './stand-in-labels.ts';
+import type { Aim } from './ports.ts';
+import { labelAt, type StandInLabel } from './stand-in-labels.ts';
 
 const width = 1200;
 const margin = 60;
@@ -46,18 +46,8 @@ const draw = async ({ title, lines, code, says }: StandInLabel): Promise<Blob> =
   return asPhoto(canvas);
 };
 
-/**
- * A label of the demo, photographed by the stand-in.
- * @param unitName series and floor plan, as somebody has typed them
- */
-export const renderLabel = async (
-  label: LabelKind['key'],
-  unitName: string,
-): Promise<Blob | undefined> => {
-  const plain = (text: string): string => text.toLowerCase().replaceAll(/\W/g, '');
-  const found =
-    standInLabels.find(
-      (row) => row.label === label && plain(unitName).includes(plain(row.model)),
-    ) ?? standInLabels.find((row) => row.label === label);
+/** A label of the demo, photographed by the stand-in; undefined where there is none of this kind. */
+export const renderLabel = async (aim: Aim): Promise<Blob | undefined> => {
+  const found = labelAt(aim);
   return found && draw(found);
 };

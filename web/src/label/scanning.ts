@@ -1,0 +1,22 @@
+import { readScanned, type SpecKey } from '@fair-gable/core';
+import type { Aim, CodeScanner } from './ports.ts';
+
+/** What came of a scan: what it fills in, or what to do instead. */
+export type Scanning =
+  | { readonly fills: Partial<Record<SpecKey, string>>; readonly problem?: undefined }
+  | { readonly fills?: undefined; readonly problem: string };
+
+/** Reads a code and says for which field it is; never throws. */
+export const scanWith = async (scanner: CodeScanner, aim: Aim): Promise<Scanning> => {
+  try {
+    const text = await scanner.read(aim);
+    if (text === undefined)
+      return { problem: 'No bar code or QR code is found here. Type what the label says.' };
+    const scanned = readScanned(text);
+    if (scanned.kind === 'vin') return { fills: { vin: scanned.vin } };
+    if (scanned.kind === 'stock-number') return { fills: { stockNumber: scanned.stockNumber } };
+    return { problem: `The code says “${scanned.text}”, which is no VIN and no stock number.` };
+  } catch {
+    return { problem: 'The code cannot be read just now. Type what the label says.' };
+  }
+};
