@@ -13,7 +13,7 @@ const firstPages = ['src/people/SignIn.vue', 'src/yard/YardView.vue'];
 const entry = 'index.html';
 
 /** Above this a build fails; the aim is `aim`. Bytes, compressed. */
-export const limit = 300_000;
+export const limit = 270_000;
 export const aim = 250_000;
 
 /** Everything a chunk needs before it runs. @param {Manifest} manifest @param {string} name @param {Set<string>} [seen] */

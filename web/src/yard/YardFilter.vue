@@ -1,25 +1,12 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import MultiSelect from 'primevue/multiselect';
-import Select from 'primevue/select';
-import { computed, ref } from 'vue';
-import {
-  features,
-  formatQuantity,
-  mostColumns,
-  parseQuantity,
-  sentence,
-  sentenceOf,
-  sorts,
-  specs,
-  wholeYard,
-  type SavedView,
-  type Sort,
-  type YardView,
-} from '@fair-gable/core';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { sentenceOf, wholeYard, type SavedView, type YardView } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
+
+// Its lists to choose from are heavy, and most days nobody opens it.
+const YardFilterForm = defineAsyncComponent(() => import('./YardFilterForm.vue'));
 
 /** What is looked at of the yard, as a sentence; opened, its words can be changed. */
 const props = defineProps<{
@@ -35,49 +22,8 @@ const session = useSession();
 const isOpen = ref(false);
 const name = ref('');
 const problem = ref('');
-const limitProblem = ref('');
 
 const isWhole = computed(() => JSON.stringify(props.view) === JSON.stringify(wholeYard));
-const conditions = [
-  { key: null, label: 'new and used' },
-  { key: 'new', label: 'new' },
-  { key: 'used', label: 'used' },
-];
-const needs = [
-  { key: null, label: 'whatever they need' },
-  { key: 'now', label: 'that need something now' },
-  { key: 'soon', label: 'that need something soon' },
-  { key: 'none', label: 'ready to show' },
-];
-const sortNames: Readonly<Record<Sort, string>> = {
-  length: 'length',
-  gvwr: 'gross rating',
-  name: 'name',
-  'stock-number': 'stock number',
-  year: 'model year',
-  need: 'what they need',
-};
-const sortChoices = sorts.map((key) => ({ key, label: sortNames[key] }));
-const featureChoices = features.map(({ key, label }) => ({ key, label }));
-const columnChoices = specs.map(({ key, label }) => ({ key, label }));
-
-const shown = (amount: number | null, display: 'feet' | 'weight'): string =>
-  amount === null ? '' : formatQuantity(amount, display, session.system);
-
-const setLimit = (which: 'longest' | 'heaviest', typed: string | undefined): void => {
-  limitProblem.value = '';
-  const text = (typed ?? '').trim();
-  if (text === '') return emit('set', { [which]: null });
-  const read = parseQuantity(text, which === 'longest' ? 'feet' : 'weight', session.system);
-  if (read.ok && read.value > 0) emit('set', { [which]: read.value });
-  else {
-    const problemOf = read.ok
-      ? { code: 'negative' as const, params: { typed: text } }
-      : read.problem;
-    limitProblem.value = sentence(which === 'longest' ? 'Length' : 'Gross rating', problemOf);
-  }
-};
-
 const guarded = async (work: () => Promise<void>): Promise<void> => {
   problem.value = '';
   try {
@@ -121,106 +67,15 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
         </button>
       </span>
     </div>
-    <form v-if="isOpen" @submit.prevent="guarded(() => keep(name.trim()))">
-      <div>
-        <label id="f-condition">Units that are</label>
-        <Select
-          :model-value="view.condition"
-          :options="conditions"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="f-condition"
-          placeholder="new and used"
-          @update:model-value="(condition) => emit('set', { condition })"
-        />
-      </div>
-      <div>
-        <label for="f-longest">up to this long</label>
-        <InputText
-          id="f-longest"
-          :model-value="shown(view.longest, 'feet')"
-          :placeholder="session.system === 'us' ? '26 ft' : '8 m'"
-          @change="(e: Event) => setLimit('longest', (e.target as HTMLInputElement).value)"
-        />
-      </div>
-      <div>
-        <label for="f-heaviest">gross up to</label>
-        <InputText
-          id="f-heaviest"
-          :model-value="shown(view.heaviest, 'weight')"
-          :placeholder="session.system === 'us' ? '7,000 lb' : '3,200 kg'"
-          @change="(e: Event) => setLimit('heaviest', (e.target as HTMLInputElement).value)"
-        />
-      </div>
-      <div>
-        <label id="f-has">with</label>
-        <MultiSelect
-          :model-value="[...view.has]"
-          :options="featureChoices"
-          option-label="label"
-          option-value="key"
-          filter
-          :selection-limit="8"
-          :max-selected-labels="2"
-          aria-labelledby="f-has"
-          placeholder="anything"
-          :virtual-scroller-options="{ itemSize: 40 }"
-          @update:model-value="(has) => emit('set', { has })"
-        />
-      </div>
-      <div>
-        <label id="f-need">and</label>
-        <Select
-          :model-value="view.need"
-          :options="needs"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="f-need"
-          placeholder="whatever they need"
-          @update:model-value="(need) => emit('set', { need })"
-        />
-      </div>
-      <div>
-        <label id="f-sort">by</label>
-        <Select
-          :model-value="view.sort"
-          :options="sortChoices"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="f-sort"
-          @update:model-value="(sort) => emit('set', { sort })"
-        />
-      </div>
-      <div>
-        <label id="f-columns">and show</label>
-        <MultiSelect
-          :model-value="[...view.columns]"
-          :options="columnChoices"
-          option-label="label"
-          option-value="key"
-          filter
-          :selection-limit="mostColumns"
-          :max-selected-labels="1"
-          aria-labelledby="f-columns"
-          placeholder="weights"
-          :virtual-scroller-options="{ itemSize: 40 }"
-          @update:model-value="(columns) => emit('set', { columns })"
-        />
-      </div>
-      <div class="keep">
-        <label for="f-name">Keep this view as</label>
-        <span>
-          <InputText id="f-name" v-model="name" maxlength="40" placeholder="For the ferry" />
-          <Button
-            type="submit"
-            severity="secondary"
-            label="Keep the view"
-            :disabled="name.trim() === ''"
-          />
-        </span>
-      </div>
-      <p v-if="limitProblem || problem" class="wrong" role="alert">{{ limitProblem || problem }}</p>
-    </form>
+    <YardFilterForm
+      v-if="isOpen"
+      v-model:name="name"
+      :view="view"
+      :system="session.system"
+      :problem="problem"
+      @set="(more) => emit('set', more)"
+      @keep="(as) => guarded(() => keep(as))"
+    />
   </div>
 </template>
 
@@ -265,44 +120,6 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
   cursor: pointer;
 }
 
-form {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: 10px 16px;
-  padding-top: 10px;
-}
-
-form > div {
-  display: grid;
-  gap: 3px;
-  align-content: start;
-  min-width: 0;
-}
-
-label {
-  color: var(--soft);
-  font-size: 15px;
-}
-
-form :deep(.p-inputtext:not(.p-select-label)),
-form :deep(.p-select),
-form :deep(.p-multiselect) {
-  width: 100%;
-}
-
-.keep {
-  grid-column: span 2;
-}
-
-.keep span {
-  display: flex;
-  gap: 8px;
-}
-
-.keep :deep(.p-button) {
-  flex: none;
-}
-
 @media (width < 760px) {
   .filter {
     padding-inline: 16px;
@@ -310,10 +127,6 @@ form :deep(.p-multiselect) {
 
   .line :deep(.p-inputtext) {
     width: 100%;
-  }
-
-  form {
-    grid-template-columns: 1fr 1fr;
   }
 }
 </style>
