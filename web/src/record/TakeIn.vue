@@ -196,6 +196,7 @@ fieldset {
   grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
   gap: 12px 18px;
   align-items: start;
+  width: 100%;
   margin: 0;
   padding: 10px 0 18px;
   border: 0;

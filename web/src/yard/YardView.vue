@@ -39,6 +39,9 @@ const wholeUpTo = 60;
 const list = ref<HTMLElement>();
 const { top } = useElementBounding(list);
 const isNarrow = useMediaQuery('(width < 760px)');
+/** On the lot one walks to a unit; lists and files are asked for. */
+const wantsFiles = ref(false);
+const showsFiles = computed(() => !isNarrow.value || wantsFiles.value);
 const keyed =
   (keys: readonly string[]) =>
   (i: number): string | number =>
@@ -78,20 +81,35 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
       <p class="soft">
         {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock
       </p>
-      <template v-if="rows.length">
+      <p v-if="rows.length && showsFiles" class="files">
         <a class="list" href="/api/stock-list.csv" download
           ><Download aria-hidden="true" />Save the list as CSV</a
         >
         <a class="list" href="/api/stock-list.json" download>or as JSON</a>
-      </template>
-      <div v-if="session.may('record')" class="actions">
-        <Button
-          severity="secondary"
-          label="Bring in a list"
-          @click="router.push({ name: 'take-list' })"
-        />
-        <TakeFile @taken="taken" @refused="(text) => (notice = { text, wrong: true })" />
-        <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
+      </p>
+      <div class="actions">
+        <template v-if="session.may('record')">
+          <Button
+            v-if="showsFiles"
+            severity="secondary"
+            label="Bring in a list"
+            @click="router.push({ name: 'take-list' })"
+          />
+          <TakeFile
+            v-if="showsFiles"
+            @taken="taken"
+            @refused="(text) => (notice = { text, wrong: true })"
+          />
+          <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
+        </template>
+        <button
+          v-if="isNarrow && !showsFiles"
+          type="button"
+          class="plain"
+          @click="wantsFiles = true"
+        >
+          Lists and files
+        </button>
       </div>
     </header>
     <p v-if="notice" :class="['notice', { wrong: notice.wrong }]" role="alert">{{ notice.text }}</p>
@@ -173,6 +191,11 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
 </template>
 
 <style scoped>
+.files {
+  display: flex;
+  gap: 16px;
+}
+
 .list {
   display: inline-flex;
   align-items: center;
@@ -284,7 +307,12 @@ aside p {
   }
 
   .actions {
+    flex-basis: 100%;
     margin-left: 0;
+  }
+
+  .actions .plain {
+    min-height: var(--thumb);
   }
 
   .actions :deep(.p-button) {
