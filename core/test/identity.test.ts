@@ -40,8 +40,23 @@ describe('VIN check digit', () => {
       kind: 'character',
       character: 'O',
       position: 12,
+      // By table IV of 49 CFR 565.15 nothing else is worth 0.
+      fitting: ['0'],
     });
     expect(vinCheckDigit('1M8GDM9AXKPO42788')).toBeUndefined();
+  });
+
+  it('names what a smudged ninth character must be, and nothing where two cannot be read', () => {
+    // The worked number of 49 CFR 565.15, its check digit X smudged.
+    expect(readVin('1M8GDM9A?KP042788')).toMatchObject({ position: 9, fitting: ['X'] });
+    expect(readVin('1M8GDM9A?KP?42788')).toMatchObject({ position: 9, fitting: [] });
+  });
+
+  it('offers for another place only characters with which the number checks', () => {
+    const reading = readVin('1M8GD?9AXKP042788');
+    const fitting = reading.kind === 'character' ? reading.fitting : [];
+    expect(fitting).toContain('M');
+    for (const one of fitting) expect(readVin(`1M8GD${one}9AXKP042788`).kind).toBe('good');
   });
 
   it('counts the characters of a short one', () => {

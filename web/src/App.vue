@@ -84,7 +84,13 @@ watch(
       >
         <Sun aria-hidden="true" />
       </button>
-      <RouterLink :to="{ name: 'settings' }" class="icon" aria-label="Settings" title="Settings">
+      <RouterLink
+        :to="{ name: 'settings' }"
+        class="icon"
+        :class="{ beside: isAtUnit }"
+        aria-label="Settings"
+        title="Settings"
+      >
         <Settings aria-hidden="true" />
       </RouterLink>
       <SignOut class="out" />
@@ -194,7 +200,7 @@ main:focus {
   }
 
   /* On the phone one signs out in the settings. */
-  nav.beside,
+  .top .beside,
   .name,
   .out,
   .home :deep(.word) {

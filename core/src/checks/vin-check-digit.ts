@@ -3,6 +3,21 @@ import { textOf } from '../record/index.ts';
 import type { Rule } from './types.ts';
 import { goTo, withReason } from './ways.ts';
 
+type Unreadable = Extract<VinReading, { kind: 'character' }>;
+
+/** Letters that no VIN has, and what they are read for. */
+const readFor: Readonly<Record<string, string>> = { I: '1', O: '0', Q: '0' };
+
+/** What may stand where a character cannot be read, by the check digit. */
+const otherwise = ({ character, position, fitting }: Unreadable): string => {
+  const likely = readFor[character];
+  const last = fitting.at(-1);
+  if (last === undefined) return 'I and O are read for 1 and 0, Q for 0.';
+  if (position === 9) return `The other sixteen ask for ${last}.`;
+  if (likely && fitting.includes(likely)) return `With ${likely} in its place the VIN checks.`;
+  return `If the others are right it is ${fitting.slice(0, -1).join(', ')} or ${last}.`;
+};
+
 const sentenceOf = (reading: VinReading): string | undefined => {
   switch (reading.kind) {
     case 'good':
@@ -10,7 +25,7 @@ const sentenceOf = (reading: VinReading): string | undefined => {
     case 'length':
       return `It has ${reading.length} characters, not 17. Older, foreign and home-built trailers have other numbers; else one was left out.`;
     case 'character':
-      return `Character ${reading.position} is “${reading.character}”, which no VIN has. I and O are read for 1 and 0, Q for 0.`;
+      return `Character ${reading.position} is “${reading.character}”, which no VIN has. ${otherwise(reading)}`;
     case 'check-digit':
       return `The ninth character is ${reading.found}, but the other sixteen ask for ${reading.expected}. One character was misread.`;
   }

@@ -15,7 +15,13 @@ const weights = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2] as const;
 export type VinReading =
   | { readonly kind: 'good' }
   | { readonly kind: 'length'; readonly length: number }
-  | { readonly kind: 'character'; readonly character: string; readonly position: number }
+  | {
+      readonly kind: 'character';
+      readonly character: string;
+      readonly position: number;
+      /** What would stand there if all others are right: one at the ninth, some elsewhere, none where two are unreadable. */
+      readonly fitting: readonly string[];
+    }
   | { readonly kind: 'check-digit'; readonly found: string; readonly expected: string };
 
 const valueOf = (character: string): number | undefined =>
@@ -36,6 +42,15 @@ export const vinCheckDigit = (vin: string): string | undefined => {
   return sum % 11 === 10 ? 'X' : String(sum % 11);
 };
 
+const characters = [...Object.keys(letterValues), ...'0123456789'];
+
+/** The characters with which a VIN would check, at a place where one cannot be read. */
+const fittingAt = (vin: string, place: number): readonly string[] =>
+  characters.filter((character) => {
+    const tried = vin.slice(0, place) + character + vin.slice(place + 1);
+    return vinCheckDigit(tried) === tried[8];
+  });
+
 /**
  * What there is to say about a VIN as read.
  * @param typed as it was typed
@@ -44,7 +59,10 @@ export const readVin = (typed: string): VinReading => {
   const vin = tidyVin(typed);
   if (vin.length !== weights.length) return { kind: 'length', length: vin.length };
   const bad = [...vin].findIndex((c) => valueOf(c) === undefined);
-  if (bad >= 0) return { kind: 'character', character: vin[bad] ?? '', position: bad + 1 };
+  if (bad >= 0) {
+    const fitting = fittingAt(vin, bad);
+    return { kind: 'character', character: vin[bad] ?? '', position: bad + 1, fitting };
+  }
   const expected = vinCheckDigit(vin) ?? '';
   const found = vin[8] ?? '';
   return found === expected ? { kind: 'good' } : { kind: 'check-digit', found, expected };

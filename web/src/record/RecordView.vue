@@ -175,7 +175,14 @@ const reopen = (objection: Objection): void => {
   void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
 };
 
-watch(here, () => (refusal.value = undefined));
+/** The next station begins at its head, wherever the last one was left. */
+const section = ref<HTMLElement>();
+watch(here, async () => {
+  refusal.value = undefined;
+  await nextTick();
+  const isAbove = (section.value?.getBoundingClientRect().top ?? 0) < 0;
+  if (isAbove) section.value?.scrollIntoView({ block: 'start' });
+});
 
 /** A list leads to a field: it is opened where it stands. */
 const asked = useRoute();
@@ -238,7 +245,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       />
     </Drawer>
 
-    <section class="station" :aria-labelledby="`station-${here}`">
+    <section ref="section" class="station" :aria-labelledby="`station-${here}`">
       <header>
         <h2 :id="`station-${here}`">{{ current.number }} {{ current.label }}</h2>
         <p class="soft">
@@ -451,6 +458,11 @@ header {
 
   .side {
     display: none;
+  }
+
+  /* Below the strip that stays. */
+  .station {
+    scroll-margin-top: 108px;
   }
 
   .standing {

@@ -80,9 +80,8 @@ const reading = computed(() => {
 
 const version = computed(() => {
   const { key } = entry.value;
-  const { part } = props.step;
-  const part2 = props.record[part] as Partial<Record<string, { version: number }>>;
-  return part2[key]?.version ?? 0;
+  const entries = props.record[props.step.part] as Partial<Record<string, { version: number }>>;
+  return entries[key]?.version ?? 0;
 });
 
 const change = (value: unknown, known: HowKnown): readonly Change[] => [
@@ -202,6 +201,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
         <InputText
           v-model="typed"
           :inputmode="pad ? 'none' : 'text'"
+          :placeholder="step.part === 'places' ? 'how far back' : ''"
           :aria-label="step.part === 'places' ? `${entry.label}, its place` : entry.label"
           autocomplete="off"
           :spellcheck="false"
