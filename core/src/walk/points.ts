@@ -15,7 +15,13 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { operableOf, saidFirst } from '../condition/index.ts';
-import { formatSpec, hasFeature, type QuestionKey, type UnitRecord } from '../record/index.ts';
+import {
+  applies,
+  formatSpec,
+  hasFeature,
+  type QuestionKey,
+  type UnitRecord,
+} from '../record/index.ts';
 import { keptTrials, questionWords } from '../trial/index.ts';
 import type { System } from '../quantity/index.ts';
 import { grid, secondsFor, type CardNumber, type Point } from './point.ts';
@@ -217,8 +223,9 @@ export const pointsOf = (
   const { may, toldOnly } = operableOf(record);
   const telling: Telling = { record, system, operates: operates && may, toldOnly };
   const all = [
-    ...specs.flatMap((s) => specPoint(s, telling) ?? []),
-    ...features.flatMap((f) => featurePoint(f, telling) ?? []),
+    // Nothing is said of a part of something that is not fitted, whatever stands in the record.
+    ...specs.filter((s) => applies(record, s)).flatMap((s) => specPoint(s, telling) ?? []),
+    ...features.filter((f) => applies(record, f)).flatMap((f) => featurePoint(f, telling) ?? []),
     ...trialPoints(record, system),
     ...modelPoints(talk),
   ].map((point) => (links[point.id] ? { ...point, link: links[point.id] } : point));
