@@ -304,7 +304,7 @@ test('one key finds a unit and keeps the place where one stands; another shows e
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys' });
   await expect(keys.getByText('Page Down').first()).toBeVisible();
-  await expectSound(page);
+  await expectSound(page, 'keys');
   await page.keyboard.press('Escape');
   await expect(keys).toBeHidden();
 });
