@@ -1,6 +1,7 @@
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import { heat, listed, say } from './say.ts';
 import type { Rule } from './types.ts';
+import { pounds } from './ways.ts';
 import type { FeatureKey } from '../catalogue/index.ts';
 
 const isKnownMissing = (record: UnitRecord, key: FeatureKey): boolean => {
@@ -77,19 +78,22 @@ const slideOverride: Rule = {
   },
 };
 
+/** What labels of bunks mostly say, lb. */
+const usualRating = { from: 150, to: 350 } as const;
+
 const bunksRated: Rule = {
   key: 'bunk-rating',
   about: 'Bunks have a rating that was read',
   needs: ['bunks', 'bunkRating'],
   source: 'The label decides: common practice',
-  test: (record) => {
+  test: (record, { system }) => {
     if (!hasFeature(record, 'bunks') || record.specs.bunkRating) return [];
     return [
       say({
         field: 'bunkRating',
         severity: 'look',
         title: 'What may a bunk carry?',
-        sentence: `${textOf(record, 'bunkCount') ?? 'Some'} bunks, and no rating on record; 150 to 350 lb are usual. Read the label before anybody is put to bed.`,
+        sentence: `${textOf(record, 'bunkCount') ?? 'Some'} bunks, and no rating on record; ${pounds(usualRating.from, system)} to ${pounds(usualRating.to, system)} are usual. Read the label before anybody is put to bed.`,
         also: ['bunks'],
       }),
     ];

@@ -166,7 +166,7 @@ const gasPressure: Rule = {
         severity: 'doubtful',
         title: 'High pressure for a low-pressure cooker?',
         sentence:
-          'The outlet is labelled high pressure and the cooker runs on the trailer’s gas, which is mostly 11 in of water column. Read both labels; licensed people connect them.',
+          'The outlet is labelled high pressure and the cooker runs on the trailer’s gas, which is mostly at low pressure, 11 in of water column (28 mbar). Read both labels; licensed people connect them.',
         also: ['outsideCookerFuel'],
       }),
     ];

@@ -46,6 +46,7 @@ export const amps = shown('current');
 export const watts = shown('watts');
 export const gallons = shown('volume');
 export const heat = shown('heat');
+export const psi = shown('pressure');
 
 /** Today in the reader's words. */
 export const todayOf = ({ today }: Look): string => formatDate(today);

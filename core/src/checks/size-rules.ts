@@ -29,6 +29,9 @@ const within = (
   },
 });
 
+/** Hitch and bumper together, inches. */
+const usualHitch = { from: 30, to: 84 } as const;
+
 const hitchLength: Rule = {
   key: 'hitch-length',
   about: 'What the overall length has over the box is a hitch and a bumper',
@@ -38,13 +41,13 @@ const hitchLength: Rule = {
     const [overall, box] = [amountOf(record, 'overallLength'), amountOf(record, 'boxLength')];
     if (overall === undefined || box === undefined || box >= overall) return [];
     const rest = overall - box;
-    if (rest >= 30 && rest <= 84) return [];
+    if (rest >= usualHitch.from && rest <= usualHitch.to) return [];
     return [
       say({
         field: 'boxLength',
         severity: 'doubtful',
         title: 'An odd length of hitch',
-        sentence: `${feet(overall, system)} overall less a box of ${feet(box, system)} leaves ${feet(rest, system)} for hitch and bumper; 2 ½ to 7 ft is usual.`,
+        sentence: `${feet(overall, system)} overall less a box of ${feet(box, system)} leaves ${feet(rest, system)} for hitch and bumper; ${feet(usualHitch.from, system)} to ${feet(usualHitch.to, system)} is usual.`,
         also: ['overallLength'],
       }),
     ];
@@ -73,6 +76,9 @@ const heights: Rule = {
   },
 };
 
+/** From one step to the next, inches. */
+const usualRise = { from: 5, to: 11 } as const;
+
 const steps: Rule = {
   key: 'steps-and-floor',
   about: 'The number of steps goes with the floor’s height',
@@ -83,18 +89,21 @@ const steps: Rule = {
     const height = amountOf(record, 'floorHeight');
     if (!count || height === undefined) return [];
     const rise = height / (count + 1);
-    if (rise >= 5 && rise <= 11) return [];
+    if (rise >= usualRise.from && rise <= usualRise.to) return [];
     return [
       say({
         field: 'stepCount',
         severity: 'doubtful',
         title: 'Steps and floor do not go together',
-        sentence: `${many(count, 'step')} up to a floor at ${inches(height, system)}: rises of ${inches(rise, system)}; 5 to 11 in is usual.`,
+        sentence: `${many(count, 'step')} up to a floor at ${inches(height, system)}: rises of ${inches(rise, system)}; ${inches(usualRise.from, system)} to ${inches(usualRise.to, system)} is usual.`,
         also: ['floorHeight'],
       }),
     ];
   },
 };
+
+/** What a dome over the shower adds to its height, inches. */
+const skylight = 10;
 
 const shower: Rule = {
   key: 'shower-height',
@@ -103,13 +112,13 @@ const shower: Rule = {
   source: 'A skylight adds to about 10 in: common practice',
   test: (record, { system }) => {
     const [height, room] = [amountOf(record, 'showerHeight'), amountOf(record, 'insideHeight')];
-    if (height === undefined || room === undefined || height <= room + 10) return [];
+    if (height === undefined || room === undefined || height <= room + skylight) return [];
     return [
       say({
         field: 'showerHeight',
         severity: 'doubtful',
         title: 'A shower higher than its room',
-        sentence: `${feet(height, system)} in the shower under a ceiling of ${feet(room, system)}: a skylight adds about 10 in.`,
+        sentence: `${feet(height, system)} in the shower under a ceiling of ${feet(room, system)}: a skylight adds about ${inches(skylight, system)}.`,
         also: ['insideHeight'],
       }),
     ];

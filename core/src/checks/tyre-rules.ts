@@ -4,6 +4,7 @@ import {
   builtOn,
   loadOfIndex,
   loadRanges,
+  pressureOfRange,
   readDotDate,
   readTyreCode,
   sizeOf,
@@ -13,7 +14,7 @@ import {
 } from '../identity/index.ts';
 import { amountOf, countedOf, textOf, type UnitRecord } from '../record/index.ts';
 import { formatQuantity } from '../quantity/index.ts';
-import { inches, percent, say } from './say.ts';
+import { inches, percent, psi, say } from './say.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
 
@@ -213,16 +214,18 @@ const labelRange: Rule = {
   about: 'The load range is not below the label’s',
   needs: ['loadRange', 'labelLoadRange'],
   source: 'Common practice; the label decides',
-  test: (record) => {
+  test: (record, { system }) => {
     const order = loadRanges.map((row) => row.key);
     const [now, label] = [textOf(record, 'loadRange'), textOf(record, 'labelLoadRange')];
     if (!now || !label || order.indexOf(now) >= order.indexOf(label)) return [];
+    const cold = pressureOfRange(label);
+    const at = cold === undefined ? '' : ` at ${psi(cold, system)}`;
     return [
       say({
         field: 'loadRange',
         severity: 'wrong',
         title: 'Weaker tyres than the label asks for',
-        sentence: `Load range ${now} where the label asks for ${label}, ${loadRanges.find((r) => r.key === label)?.pressure} psi. Not to be towed on these.`,
+        sentence: `Load range ${now} where the label asks for ${label}${at}. Not to be towed on these.`,
         also: ['labelLoadRange'],
       }),
     ];

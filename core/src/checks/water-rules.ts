@@ -2,6 +2,7 @@ import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.t
 import { poundsPerGallon } from '../quantity/index.ts';
 import { gallons, inches, manyAre, say, watts } from './say.ts';
 import type { Rule } from './types.ts';
+import { pounds } from './ways.ts';
 
 const stateOf = (
   record: UnitRecord,
@@ -155,7 +156,7 @@ const freshBehind: Rule = {
         field: 'freshTank',
         severity: 'look',
         title: 'Water behind the axles',
-        sentence: `The fresh tank’s middle lies ${inches(behind, system)} behind the axles: ${gallons(size, system)} there take about ${Math.round(takes)} lb off the hitch. Weigh it full.`,
+        sentence: `The fresh tank’s middle lies ${inches(behind, system)} behind the axles: ${gallons(size, system)} there take about ${pounds(takes, system)} off the hitch. Weigh it full.`,
         also: ['axleRating'],
       }),
     ];
