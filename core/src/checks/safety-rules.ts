@@ -65,28 +65,33 @@ const missing: Rule = {
           field,
           severity: 'wrong',
           title: 'Something that protects is missing',
-          sentence: `0 of 1: ${inSentence(entryFor(field).label)} is recorded as not fitted. Nobody sleeps here before it is.`,
+          sentence: `Recorded as not fitted: ${inSentence(entryFor(field).label)}. Nobody sleeps here before it is.`,
         }),
       ),
 };
 
-const labelKeys: readonly FeatureKey[] = ['vinLabel', 'weightLabel', 'tyreLabel'];
+/** The labels that a maker has to fix, and what each proves. */
+const labels = [
+  { key: 'vinLabel', label: 'VIN label', proves: 'who built it, when, and for what gross weight' },
+  { key: 'weightLabel', label: 'weight label', proves: 'what may still be put aboard' },
+  { key: 'tyreLabel', label: 'tyre label', proves: 'which tyres carry it, and at what pressure' },
+] as const satisfies readonly { key: FeatureKey; label: string; proves: string }[];
 
 const labelMissing: Rule = {
   key: 'label-missing',
   about: 'The maker’s labels are there',
-  needs: labelKeys,
+  needs: labels.map(({ key }) => key),
   fieldByField: true,
   source: '49 CFR 567 and 571.110, from memory',
   test: (record) =>
-    labelKeys
-      .filter((key) => record.features[key]?.value.state === 'none')
-      .map((field) =>
+    labels
+      .filter(({ key }) => record.features[key]?.value.state === 'none')
+      .map(({ key, label, proves }) =>
         say({
-          field,
+          field: key,
           severity: 'doubtful',
           title: 'A label is missing',
-          sentence: `${inSentence(entryFor(field).label)}: 1 of ${labelKeys.length} labels is gone, and what it certified cannot be proved. Ask the maker for another.`,
+          sentence: `The ${label} is gone or cannot be read, and with it the proof of ${proves}. Ask the maker for another.`,
         }),
       ),
 };

@@ -8,7 +8,7 @@ export const entry = {
       label: 'Number of steps',
       explain: 'How many steps up to the floor; it follows from the floor’s height.',
       check: 'Count them with the trailer level.',
-      say: 'It is {} steps up.',
+      say: 'Steps up to the door: {}.',
       audiences: ['limited-mobility', 'pets'],
       value: { kind: 'number', plausible: { from: 1, to: 5 } },
     },

@@ -86,6 +86,26 @@ describe.each(['us', 'metric'] as const)('sentences in %s units', (system) => {
   });
 });
 
+/** What a slip in wording leaves behind. */
+const slips = /undefined|NaN|\[object| {2}|\.\.|,,| [,.;]|(?<![.\d])\b1 [a-z]{3,}s\b|\b0 of 1\b/u;
+
+describe.each(['us', 'metric'] as const)('sentences in %s units', (system) => {
+  it('are whole, and begin and end as sentences do', () => {
+    const spoken = demoFiles.flatMap(({ record }) => [
+      ...checkRecord(record, { system, today }).map(({ sentence }) => sentence),
+      ...pointsOf(record, system).map(({ sentence }) => sentence),
+      ...Object.values(answersFor(record, freshTrial(), system, today)).flatMap(
+        ({ sentence }: { readonly sentence?: string }) => sentence ?? [],
+      ),
+    ]);
+    expect(spoken.length).toBeGreaterThan(2000);
+    const odd = spoken.filter(
+      (words) => slips.test(words) || !/^[A-Z\d“]/u.test(words) || !/[.?!]$/u.test(words),
+    );
+    expect([...new Set(odd)]).toEqual([]);
+  });
+});
+
 it('the pattern finds what it is to find', () => {
   for (const words of ['118 lb off', '5 to 11 in is', '2 ½ to 7 ft', '65 psi.', '9 ft³']) {
     expect([words, foreign.metric.test(words)]).toEqual([words, true]);
