@@ -169,10 +169,16 @@ describe('a station’s state', () => {
       for (const pegs of [within.inside, within.roof]) {
         for (const peg of pegs) {
           expect(Math.abs(peg.x)).toBeLessThan(body.width / 2);
+          expect(peg.y).toBeGreaterThanOrEqual(body.y);
           expect(peg.y).toBeLessThanOrEqual(body.y + body.height);
         }
-        const apart = pegs.slice(1).map((peg, i) => peg.y - (pegs[i]?.y ?? 0));
-        expect(apart.every((gap) => gap > 20)).toBe(true);
+        for (const [i, a] of pegs.entries()) {
+          for (const b of pegs.slice(i + 1)) {
+            expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(25);
+            // Names stand beside the body, left and right: lines of one side do not run into each other.
+            if (a.x < 0 === b.x < 0) expect(Math.abs(a.y - b.y)).toBeGreaterThan(20);
+          }
+        }
       }
     }
   });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { standInScanner, type CodeScanner } from '../src/label/ports.ts';
+import type { CodeScanner } from '../src/label/ports.ts';
 import { scanWith } from '../src/label/scanning.ts';
+import { standInScanner } from '../src/label/stand-ins.ts';
 
 const saying = (text: string | undefined): CodeScanner => ({ read: async () => text });
 const aim = { label: 'vin', unitName: 'Pell 12 K' } as const;

@@ -53,9 +53,14 @@ const garageOf = (record: UnitRecord, body: Box): Furniture | undefined => {
   return { key: 'garageLength', station: 'garage', box, size: [wide, long] };
 };
 
-/** Where the gear space begins, inches back from the coupler; the rear wall where there is none. */
-export const endOfLiving = (record: UnitRecord, body: Box): number =>
-  garageOf(record, body)?.box.y ?? body.y + body.height;
+/** A gear space longer than this share of the box is the living room too, with its benches folded away. */
+const shared = 0.6;
+
+/** Where the rooms end, inches back from the coupler: at a gear space of its own, else at the rear wall. */
+export const endOfLiving = (record: UnitRecord, body: Box): number => {
+  const garage = garageOf(record, body)?.box;
+  return garage && garage.height <= shared * body.height ? garage.y : body.y + body.height;
+};
 
 /**
  * Beds, shower and gear space to scale, from the sizes in the record; what has no size is not drawn.

@@ -25,14 +25,10 @@ import { useEdits } from '../record/edits.ts';
 import SpecInput from '../record/SpecInput.vue';
 import { readTyped } from '../record/typing.ts';
 import type { YardUnit } from '../yard/units.ts';
-import {
-  photoScanner,
-  standInCamera,
-  standInScanner,
-  type Aim,
-  type CodeScanner,
-} from './ports.ts';
+import type { Aim, CodeScanner } from './ports.ts';
+import { photoScanner } from './scan.ts';
 import { scanWith } from './scanning.ts';
+import { standInCamera, standInScanner } from './stand-ins.ts';
 
 /** The labels of a unit: a photo of each beside the fields that it settles. */
 const props = defineProps<{ unit: YardUnit }>();

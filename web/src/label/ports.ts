@@ -22,18 +22,3 @@ export interface CodeScanner {
   /** @returns the text of the code; undefined where none is found */
   readonly read: (aim: Aim) => Promise<string | undefined>;
 }
-
-/** Reads the code on the photo of a label, by a library. */
-export const photoScanner: CodeScanner = {
-  read: async ({ photo }) => photo && (await import('./scan.ts')).readCode(await photo()),
-};
-
-/** Stands for a camera held before one of the demo's labels; loaded when somebody asks for it. */
-export const standInCamera: LabelCamera = {
-  take: async (aim) => (await import('./stand-in.ts')).renderLabel(aim),
-};
-
-/** Stands for a scanner held before one of the demo's labels. */
-export const standInScanner: CodeScanner = {
-  read: async (aim) => (await import('./stand-in-labels.ts')).labelAt(aim)?.says,
-};

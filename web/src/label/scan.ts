@@ -1,3 +1,5 @@
+import type { CodeScanner } from './ports.ts';
+
 /** Codes on labels: read from a photo, by the library; it is loaded when the first one is read. */
 const degrees = [0, 90] as const;
 /** A code far away in a large photo is found when it is made larger or smaller. */
@@ -53,4 +55,9 @@ export const readCode = async (photo: Blob): Promise<string | undefined> => {
   } finally {
     image.close();
   }
+};
+
+/** Reads the code on the photo of a label. */
+export const photoScanner: CodeScanner = {
+  read: async ({ photo }) => photo && readCode(await photo()),
 };

@@ -61,16 +61,31 @@ const stateWords: Readonly<Record<StationState, string>> = {
   wrong: 'numbers disagree',
 };
 
-/** Right of the wall and of any slide there: where the names of what is within the body stand. */
+/** Beyond the walls and any slide there, left and right: where the names of what is within the body stand. */
 const besideBody = computed(() => {
   const { body, parts } = outline.value;
-  const walls = parts.filter((p) => p.shape === 'slide').map((p) => p.box.x + p.box.width);
-  return Math.max(body.x + body.width, ...walls) + 10;
+  const boxes = [body, ...parts.filter((p) => p.shape === 'slide').map((p) => p.box)];
+  return {
+    left: Math.min(...boxes.map(({ x }) => x)) - 10,
+    right: Math.max(...boxes.map(({ x, width }) => x + width)) + 10,
+  };
 });
+const nameWithin = ({ x }: Peg) =>
+  x < 0
+    ? {
+        x: besideBody.value.left,
+        anchor: 'end',
+        leader: { from: x - 14, to: besideBody.value.left + 4 },
+      }
+    : {
+        x: besideBody.value.right,
+        anchor: 'start',
+        leader: { from: x + 14, to: besideBody.value.right - 4 },
+      };
 
 /** Beside the peg, away from the trailer; of what is within, beside the body. */
 const label = (peg: Peg) => {
-  if (layer.value !== 'outside') return { x: besideBody.value, anchor: 'start' };
+  if (layer.value !== 'outside') return nameWithin(peg);
   if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
   if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
   // In front and behind pegs stand side by side: the left one's name goes to its left.
@@ -165,9 +180,9 @@ const lists = computed(() =>
         <line
           v-if="layer !== 'outside'"
           class="leader"
-          :x1="peg.x + 14"
+          :x1="nameWithin(peg).leader.from"
           :y1="peg.y"
-          :x2="besideBody - 4"
+          :x2="nameWithin(peg).leader.to"
           :y2="peg.y"
         />
         <circle class="target" :cx="peg.x" :cy="peg.y" r="20" />
