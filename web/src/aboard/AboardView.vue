@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, reactive, ref } from 'vue';
 import {
@@ -20,6 +19,7 @@ import {
   type Fitted,
   type LooseItem,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
@@ -204,34 +204,19 @@ const strike = (id: string): Promise<boolean> =>
             <label for="fit-back">Back from the coupler</label>
             <InputText id="fit-back" v-model="line.back" class="short" />
           </div>
-          <div>
-            <span id="fit-side" class="label">Side</span>
-            <Select
-              v-model="side"
-              :options="[...sides]"
-              option-label="label"
-              option-value="key"
-              show-clear
-              aria-labelledby="fit-side"
-            />
-          </div>
+          <SelectField v-model="side" label="Side" :choices="sides" clearable />
           <div>
             <label for="fit-on">On</label>
             <InputText id="fit-on" v-model="line.on" type="date" />
           </div>
-          <div>
-            <span id="fit-feature" class="label">Which feature it is</span>
-            <Select
-              v-model="line.feature"
-              :options="fittable"
-              option-label="label"
-              option-value="key"
-              filter
-              show-clear
-              placeholder="none of them"
-              aria-labelledby="fit-feature"
-            />
-          </div>
+          <SelectField
+            v-model="line.feature"
+            label="Which feature it is"
+            :choices="fittable"
+            filter
+            clearable
+            placeholder="none of them"
+          />
           <Button
             type="submit"
             label="Enter it in the ledger"

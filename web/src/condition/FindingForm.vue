@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
-import Select from 'primevue/select';
 import Textarea from 'primevue/textarea';
 import { computed, ref, useId, watch } from 'vue';
 import {
@@ -18,6 +17,7 @@ import {
   type Spot,
   type StationKey,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 
 /** What was found, how bad it is, and where. */
 const props = defineProps<{
@@ -74,39 +74,20 @@ const keep = (): void => {
 
 <template>
   <form class="fields" @submit.prevent="keep">
-    <div>
-      <span :id="`${id}-kind`" class="label">What</span>
-      <Select
-        v-model="kind"
-        :options="kinds"
-        option-label="label"
-        option-value="key"
-        filter
-        placeholder="Choose what it is"
-        :aria-labelledby="`${id}-kind`"
-      />
-    </div>
-    <div>
-      <span :id="`${id}-where`" class="label">Station</span>
-      <Select
-        v-model="station"
-        :options="places"
-        option-label="label"
-        option-value="key"
-        placeholder="Choose a station"
-        :aria-labelledby="`${id}-where`"
-      />
-    </div>
-    <div>
-      <span :id="`${id}-gravity`" class="label">How bad</span>
-      <Select
-        v-model="gravity"
-        :options="all"
-        option-label="label"
-        option-value="key"
-        :aria-labelledby="`${id}-gravity`"
-      />
-    </div>
+    <SelectField
+      v-model="kind"
+      label="What"
+      :choices="kinds"
+      filter
+      placeholder="Choose what it is"
+    />
+    <SelectField
+      v-model="station"
+      label="Station"
+      :choices="places"
+      placeholder="Choose a station"
+    />
+    <SelectField v-model="gravity" label="How bad" :choices="all" />
     <p v-if="row" class="wide small soft">
       {{ row.explain }}
       <template v-if="technicianDecides.has(row.concern)"

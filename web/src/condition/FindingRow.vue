@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, ref, useId } from 'vue';
 import {
@@ -20,6 +19,7 @@ import {
   type UnitRecord,
   type Verdict,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import FindingForm from './FindingForm.vue';
 import GuidedLook from './GuidedLook.vue';
@@ -177,16 +177,7 @@ const signedWords = computed(() => {
           >.
         </p>
         <form v-if="maySign" class="fields sign" @submit.prevent="sign">
-          <div>
-            <span :id="`${id}-verdict`" class="label">As a technician I sign it</span>
-            <Select
-              v-model="verdict"
-              :options="signs"
-              option-label="label"
-              option-value="key"
-              :aria-labelledby="`${id}-verdict`"
-            />
-          </div>
+          <SelectField v-model="verdict" label="As a technician I sign it" :choices="signs" />
           <div>
             <label :for="`${id}-signnote`">Note</label>
             <InputText :id="`${id}-signnote`" v-model="signNote" maxlength="200" />

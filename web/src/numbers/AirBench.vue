@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
 import {
   drag,
   givenOf,
@@ -9,6 +8,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { computed, onMounted, ref } from 'vue';
+import SelectField from '../base/SelectField.vue';
 import { useUnits } from '../yard/units.ts';
 
 /** What the air on this box is against that on another of the yard: a comparison, no prediction. */
@@ -43,17 +43,12 @@ const outcome = computed(() => {
 <template>
   <section class="air">
     <div class="fields">
-      <div>
-        <span id="air-other" class="label">Air against it, compared with</span>
-        <Select
-          v-model="chosen"
-          :options="others"
-          option-label="label"
-          option-value="key"
-          placeholder="a unit of the yard"
-          aria-labelledby="air-other"
-        />
-      </div>
+      <SelectField
+        v-model="chosen"
+        label="Air against it, compared with"
+        :choices="others"
+        placeholder="a unit of the yard"
+      />
     </div>
     <template v-if="outcome">
       <p role="status">

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import {
   formatQuantity,
   schoolEntry,
@@ -15,6 +14,7 @@ import {
   type Vehicle,
 } from '@fair-gable/core';
 import { computed, onMounted, ref } from 'vue';
+import SelectField from '../base/SelectField.vue';
 import { saying } from '../api/client.ts';
 import ChoiceField from '../base/ChoiceField.vue';
 import QuantityField from '../base/QuantityField.vue';
@@ -110,17 +110,12 @@ const leasts = computed(() => {
   <div class="bench">
     <AnswerFoot :outcome="outcome" :unit="unit" short />
     <div class="fields level">
-      <div>
-        <span id="tow-class" class="label">Vehicle</span>
-        <Select
-          :model-value="trial.vehicle.key"
-          :options="listed"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="tow-class"
-          @update:model-value="choose"
-        />
-      </div>
+      <SelectField
+        label="Vehicle"
+        :model-value="trial.vehicle.key"
+        :choices="listed"
+        @update:model-value="choose"
+      />
       <QuantityField
         label="People and gear in it"
         display="weight"

@@ -199,7 +199,7 @@ const lists = computed(() =>
           :text-anchor="label(peg).anchor"
           :class="{ here: peg.station === here }"
         >
-          {{ peg.short }}
+          <tspan>{{ peg.short }}</tspan>
           <tspan v-if="sizeAt(peg)" class="size" :x="label(peg).x" dy="13">{{ sizeAt(peg) }}</tspan>
         </text>
       </g>

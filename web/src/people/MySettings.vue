@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import type { System } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
@@ -40,16 +40,7 @@ const keep = (): Promise<boolean> =>
         <label for="my-name">Name</label>
         <InputText id="my-name" v-model="name" autocomplete="name" maxlength="80" required />
       </div>
-      <div class="field">
-        <label id="my-units">Units</label>
-        <Select
-          v-model="system"
-          :options="choices"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="my-units"
-        />
-      </div>
+      <SelectField v-model="system" class="field" label="Units" :choices="choices" />
       <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>

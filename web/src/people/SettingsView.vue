@@ -78,7 +78,8 @@ h1 {
   max-width: 440px;
 }
 
-.columns :deep(label) {
+.columns :deep(label),
+.columns :deep(.field > .label) {
   font-weight: 600;
 }
 

@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { onMounted, reactive, ref } from 'vue';
 import { roles, roleWords, type Role, type YardPerson } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import FormNews from './FormNews.vue';
@@ -127,17 +128,9 @@ const remove = async (person: YardPerson): Promise<void> => {
           required
         />
       </div>
-      <div class="field">
-        <label id="new-role">Role</label>
-        <Select
-          v-model="given.role"
-          :options="choices"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="new-role"
-        />
+      <SelectField v-model="given.role" class="field" label="Role" :choices="choices">
         <span class="small soft">A {{ given.role }} {{ roleWords[given.role] }}.</span>
-      </div>
+      </SelectField>
       <div>
         <Button type="submit" severity="secondary" label="Take on" :loading="adding.busy.value" />
       </div>

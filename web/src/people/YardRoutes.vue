@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import Sortable from 'sortablejs';
 import { ArrowDown, ArrowUp, GripVertical, X } from '@lucide/vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { legs, routesOf, usualRoutes, type LegKey, type Route } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
@@ -112,16 +112,7 @@ const fresh = (): void => {
       lacks drops out.
     </p>
     <div class="fields">
-      <div>
-        <span id="route-which" class="label">Way round</span>
-        <Select
-          v-model="key"
-          :options="[...all]"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="route-which"
-        />
-      </div>
+      <SelectField v-model="key" label="Way round" :choices="all" />
       <Button severity="secondary" label="A way of our own" @click="fresh" />
     </div>
     <form v-if="draft" @submit.prevent="keep">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { ref } from 'vue';
 import type { System } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
@@ -34,17 +34,9 @@ const keep = (): Promise<boolean> =>
         <label for="yard-name">Name of the yard</label>
         <InputText id="yard-name" v-model="name" autocomplete="off" maxlength="80" required />
       </div>
-      <div class="field">
-        <label id="yard-units">Usual units</label>
-        <Select
-          v-model="system"
-          :options="choices"
-          option-label="label"
-          option-value="key"
-          aria-labelledby="yard-units"
-        />
+      <SelectField v-model="system" class="field" label="Usual units" :choices="choices">
         <span class="small soft">Each person may have their own.</span>
-      </div>
+      </SelectField>
       <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed, reactive, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -13,6 +12,7 @@ import {
   specs,
   type Question,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import { useSession } from '../people/session.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
 import { useAsking } from './asking.ts';
@@ -86,19 +86,14 @@ const keep = async (): Promise<void> => {
           aria-labelledby="question-scope"
         />
       </div>
-      <div>
-        <span id="question-about" class="label">Field</span>
-        <Select
-          v-model="draft.about"
-          :options="fields"
-          option-label="label"
-          option-value="key"
-          filter
-          show-clear
-          placeholder="none"
-          aria-labelledby="question-about"
-        />
-      </div>
+      <SelectField
+        v-model="draft.about"
+        label="Field"
+        :choices="fields"
+        filter
+        clearable
+        placeholder="none"
+      />
       <div>
         <label for="question-asked">Who is asked</label>
         <InputText id="question-asked" v-model="draft.asked" maxlength="80" />

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { computed, ref, useId } from 'vue';
 import HowKnown from '../evidence/HowKnown.vue';
 import {
@@ -16,6 +15,7 @@ import {
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 
 /** Where something is on this unit, and how that is known: how far back from the coupler, and on which side. */
 const props = defineProps<{ entry: Spec | Feature; record: UnitRecord; system: System }>();
@@ -75,7 +75,7 @@ const keep = (): void => {
 </script>
 
 <template>
-  <form class="place" @submit.prevent="keep">
+  <form class="place fields" @submit.prevent="keep">
     <div>
       <label :for="`${id}-back`">Back from the coupler</label>
       <InputText
@@ -85,16 +85,7 @@ const keep = (): void => {
         autocomplete="off"
       />
     </div>
-    <div>
-      <label :id="`${id}-side`">Side</label>
-      <Select
-        v-model="side"
-        :options="sides"
-        option-label="label"
-        option-value="key"
-        :aria-labelledby="`${id}-side`"
-      />
-    </div>
+    <SelectField v-model="side" label="Side" :choices="sides" />
     <template v-if="isSlide">
       <div>
         <label :for="`${id}-length`">Slide length</label>
@@ -122,23 +113,6 @@ const keep = (): void => {
 </template>
 
 <style scoped>
-.place {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 8px 12px;
-}
-
-.place > div {
-  display: grid;
-  gap: 3px;
-}
-
-label {
-  font-size: 14px;
-  color: var(--soft);
-}
-
 .place :deep(.p-inputtext) {
   width: 8.5rem;
 }

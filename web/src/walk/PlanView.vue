@@ -3,7 +3,6 @@ import { Plus } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputNumber from 'primevue/inputnumber';
 import MultiSelect from 'primevue/multiselect';
-import Select from 'primevue/select';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
@@ -22,6 +21,7 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
 import { takeAlong } from '../photo/take-along.ts';
@@ -216,17 +216,13 @@ const stationTitle = (key: StationKey): string =>
             @update:model-value="(to) => set({ minutes: to ?? 15 })"
           />
         </div>
-        <div class="wide">
-          <span id="plan-route" class="label">Way round</span>
-          <Select
-            :model-value="route.key"
-            :options="[...routes]"
-            option-label="label"
-            option-value="key"
-            aria-labelledby="plan-route"
-            @update:model-value="(to) => set({ route: to })"
-          />
-        </div>
+        <SelectField
+          class="wide"
+          label="Way round"
+          :model-value="route.key"
+          :choices="routes"
+          @update:model-value="(to) => set({ route: to })"
+        />
         <div class="wide ready" role="group" aria-label="Ready on the lot">
           <span class="label">Ready on the lot</span>
           <label v-for="row in canBeReady" :key="row.key">

@@ -2,7 +2,6 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import MultiSelect from 'primevue/multiselect';
-import Select from 'primevue/select';
 import { ref } from 'vue';
 import {
   features,
@@ -16,6 +15,7 @@ import {
   type System,
   type YardView,
 } from '@fair-gable/core';
+import SelectField from '../base/SelectField.vue';
 
 /** The words of the yard's sentence, each to be chosen. */
 defineProps<{ view: YardView; system: System; problem: string }>();
@@ -28,13 +28,13 @@ const conditions = [
   { key: null, label: 'new and used' },
   { key: 'new', label: 'new' },
   { key: 'used', label: 'used' },
-];
+] as const;
 const needs = [
   { key: null, label: 'whatever they need' },
   { key: 'now', label: 'that need something now' },
   { key: 'soon', label: 'that need something soon' },
   { key: 'none', label: 'ready to show' },
-];
+] as const;
 const sortNames: Readonly<Record<Sort, string>> = {
   length: 'length',
   gvwr: 'gross rating',
@@ -71,18 +71,13 @@ const setLimit = (
 
 <template>
   <form @submit.prevent="emit('keep', name.trim())">
-    <div>
-      <label id="f-condition">Units that are</label>
-      <Select
-        :model-value="view.condition"
-        :options="conditions"
-        option-label="label"
-        option-value="key"
-        aria-labelledby="f-condition"
-        placeholder="new and used"
-        @update:model-value="(condition) => emit('set', { condition })"
-      />
-    </div>
+    <SelectField
+      label="Units that are"
+      :model-value="view.condition"
+      :choices="conditions"
+      placeholder="new and used"
+      @update:model-value="(condition) => emit('set', { condition })"
+    />
     <div>
       <label for="f-longest">up to this long</label>
       <InputText
@@ -117,29 +112,19 @@ const setLimit = (
         @update:model-value="(has) => emit('set', { has })"
       />
     </div>
-    <div>
-      <label id="f-need">and</label>
-      <Select
-        :model-value="view.need"
-        :options="needs"
-        option-label="label"
-        option-value="key"
-        aria-labelledby="f-need"
-        placeholder="whatever they need"
-        @update:model-value="(need) => emit('set', { need })"
-      />
-    </div>
-    <div>
-      <label id="f-sort">by</label>
-      <Select
-        :model-value="view.sort"
-        :options="sortChoices"
-        option-label="label"
-        option-value="key"
-        aria-labelledby="f-sort"
-        @update:model-value="(sort) => emit('set', { sort })"
-      />
-    </div>
+    <SelectField
+      label="and"
+      :model-value="view.need"
+      :choices="needs"
+      placeholder="whatever they need"
+      @update:model-value="(need) => emit('set', { need })"
+    />
+    <SelectField
+      label="by"
+      :model-value="view.sort"
+      :choices="sortChoices"
+      @update:model-value="(sort) => emit('set', { sort })"
+    />
     <div>
       <label id="f-columns">and show</label>
       <MultiSelect
@@ -182,12 +167,14 @@ form {
 
 form > div {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 3px;
   align-content: start;
   min-width: 0;
 }
 
-label {
+label,
+form :deep(.label) {
   color: var(--soft);
   font-size: 15px;
 }

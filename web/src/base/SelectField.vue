@@ -1,0 +1,34 @@
+<script setup lang="ts" generic="K extends string | number | null | undefined">
+import Select from 'primevue/select';
+import { useId } from 'vue';
+
+/** One of many choices, in a list that opens, under its label. */
+defineProps<{
+  label: string;
+  choices: readonly { readonly key: K; readonly label: string }[];
+  placeholder?: string;
+  /** A long list is searched. */
+  filter?: boolean;
+  /** None is a choice too. */
+  clearable?: boolean;
+}>();
+const chosen = defineModel<K>({ required: true });
+const id = useId();
+</script>
+
+<template>
+  <div>
+    <span :id="id" class="label">{{ label }}</span>
+    <Select
+      v-model="chosen"
+      :options="[...choices]"
+      option-label="label"
+      option-value="key"
+      :placeholder="placeholder ?? ''"
+      :filter="filter"
+      :show-clear="clearable"
+      :aria-labelledby="id"
+    />
+    <slot />
+  </div>
+</template>
