@@ -20,33 +20,27 @@ import {
   type Feature,
   type FeatureKey,
   type HowKnown,
-  type Objection,
   type Spec,
   type SpecKey,
   type StationKey,
 } from '@fair-gable/core';
-import { saying } from '../api/client.ts';
 import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import PhotoStrip from '../photo/PhotoStrip.vue';
-import { useOutbox, type OwnClash } from '../outbox/index.ts';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
 import { objectionsTo, type YardUnit } from '../yard/units.ts';
-import ClashNote from './ClashNote.vue';
-import { useEdits } from './edits.ts';
 import FieldFinder from './FieldFinder.vue';
 import FeatureRow from './FeatureRow.vue';
-import MarginNote from './MarginNote.vue';
+import { useFieldSaving } from './saving.ts';
 import SpecRow from './SpecRow.vue';
+import StationMargin from './StationMargin.vue';
 
 /** A unit's record, walked round station by station. */
 const props = defineProps<{ unit: YardUnit; station?: string | undefined }>();
 const router = useRouter();
-const edits = useEdits();
 const session = useSession();
-const outbox = useOutbox();
 const sheets = useSheets();
 const mayWrite = computed(() => session.may('record'));
 
@@ -76,23 +70,11 @@ const lacking = computed(() =>
   featuresHere.value.filter((f) => f.lack && record.value.features[f.key]?.value.state === 'none'),
 );
 
-const fieldOf = (o: Objection) => entryFor(o.field).station;
-const notesHere = computed(() =>
-  objections.value
-    .filter((o) => fieldOf(o) === here.value)
-    .toSorted((a, b) => Number(Boolean(a.settled)) - Number(Boolean(b.settled))),
-);
-const elsewhere = computed(() =>
-  objections.value.filter((o) => fieldOf(o) !== here.value && !o.settled),
-);
-
 const open = ref<SpecKey | FeatureKey>();
 /** The outline opened on a phone, to choose a station. */
 const walking = ref(false);
 const usualHow = ref<HowKnown>('read');
-const refusal = ref<{ field: string; text: string }>();
-const refusalOf = (field: string): string =>
-  refusal.value?.field === field ? refusal.value.text : '';
+const { refusalOf, clear, save } = useFieldSaving(() => props.unit.id);
 
 const go = (to: StationKey): void => {
   open.value = undefined;
@@ -110,26 +92,6 @@ const nextField = (after: SpecKey): void => {
   const list = specsHere.value;
   open.value = list[list.findIndex((s) => s.key === after) + 1]?.key;
 };
-
-/** Where somebody else was faster, both values stand in the margin until one is chosen. */
-const clashes = computed(() => outbox.shelf.clashes.filter((c) => c.unit === props.unit.id));
-
-const guarded = async (field: string, work: () => Promise<void>): Promise<boolean> => {
-  refusal.value = undefined;
-  try {
-    await work();
-    return true;
-  } catch (error) {
-    refusal.value = { field, text: saying(error) };
-    return false;
-  }
-};
-
-const save = (field: string, changes: readonly Change[], what: string): Promise<boolean> =>
-  guarded(field, () => edits.change(props.unit.id, changes, what));
-
-const choose = (clash: OwnClash, mine: boolean): Promise<boolean> =>
-  guarded(clash.change.key, () => edits.settle(clash, mine));
 
 const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<void> => {
   const saved = await save(key, [change], what);
@@ -151,34 +113,10 @@ const goToField = async ({ field }: { readonly field: SpecKey | FeatureKey }): P
   document.querySelector(`[data-field="${field}"]`)?.scrollIntoView({ block: 'nearest' });
 };
 
-const settle = (objection: Objection, reason: string): void => {
-  const entry = record.value.settlements[objection.id];
-  const change: Change = {
-    part: 'settlements',
-    key: objection.id,
-    value: { reason, inputs: objection.inputs },
-    how: 'told',
-    basedOn: entry?.version ?? 0,
-  };
-  void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
-};
-
-const reopen = (objection: Objection): void => {
-  const entry = record.value.settlements[objection.id];
-  const change: Change = {
-    part: 'settlements',
-    key: objection.id,
-    value: null,
-    how: 'told',
-    basedOn: entry?.version ?? 0,
-  };
-  void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
-};
-
 /** The next station begins at its head, wherever the last one was left. */
 const section = ref<HTMLElement>();
 watch(here, async () => {
-  refusal.value = undefined;
+  clear();
   await nextTick();
   const isAbove = (section.value?.getBoundingClientRect().top ?? 0) < 0;
   if (isAbove) section.value?.scrollIntoView({ block: 'start' });
@@ -273,7 +211,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :unit="unit.id"
           :spec="spec"
           :record="record"
-          :objections="notesHere.filter((o) => o.field === spec.key)"
+          :objections="objections.filter((o) => o.field === spec.key)"
           :system="session.system"
           :open="open === spec.key"
           :usual-how="usualHow"
@@ -314,41 +252,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       />
     </section>
 
-    <section class="margin" aria-label="Notes in the margin">
-      <ClashNote
-        v-for="clash in clashes"
-        :key="`${clash.change.part}.${clash.change.key}`"
-        :clash="clash"
-        :record="record"
-        :system="session.system"
-        :problem="refusalOf(clash.change.key)"
-        @settle="(mine) => choose(clash, mine)"
-      />
-      <MarginNote
-        v-for="objection in notesHere"
-        :key="objection.id"
-        :objection="objection"
-        :may-write="mayWrite"
-        :problem="refusalOf(objection.id)"
-        @enter="(o, way) => save(o.id, way.changes, o.title.toLowerCase())"
-        @go="goToField"
-        @settle="settle"
-        @reopen="reopen"
-      />
-      <p v-if="notesHere.length + clashes.length === 0" class="soft small">
-        Nothing to object to at this station.
-      </p>
-      <div v-if="elsewhere.length" class="elsewhere">
-        <h3>At other stations</h3>
-        <ul>
-          <li v-for="o in elsewhere" :key="o.id">
-            <button type="button" @click="go(fieldOf(o))">
-              {{ stationEntry(fieldOf(o)).number }} {{ o.title }}
-            </button>
-          </li>
-        </ul>
-      </div>
-    </section>
+    <StationMargin
+      :unit="unit"
+      :here="here"
+      :objections="objections"
+      :may-write="mayWrite"
+      @go="go"
+      @field="goToField"
+    />
 
     <nav class="thumbs" aria-label="Round the unit">
       <button type="button" @click="go(neighbour(-1))">
@@ -425,31 +336,6 @@ header {
   font-family: var(--slab);
 }
 
-.margin {
-  display: flex;
-  flex-direction: column;
-  gap: 18px;
-  padding: 58px 24px 30px;
-  border-left: 1px solid var(--hairline);
-}
-
-.elsewhere h3 {
-  margin-bottom: 4px;
-  font-size: 15px;
-  color: var(--soft);
-}
-
-.elsewhere button {
-  min-height: 36px;
-  padding: 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
-
 @media (width < 1100px) {
   .record {
     display: block;
@@ -498,11 +384,6 @@ header {
   .onward,
   .legend {
     display: none;
-  }
-
-  .margin {
-    padding: 8px 20px 24px;
-    border-left: 0;
   }
 
   .thumbs {

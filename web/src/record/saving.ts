@@ -25,3 +25,26 @@ export const useSaving = (unit: () => string): Saving => {
   };
   return { problem, save };
 };
+
+/** The same where a page has many fields: the sentence stands beside the one that could not be kept. */
+export const useFieldSaving = (unit: () => string) => {
+  const edits = useEdits();
+  const refusal = ref<{ field: string; text: string }>();
+  const refusalOf = (field: string): string =>
+    refusal.value?.field === field ? refusal.value.text : '';
+  const clear = (): void => void (refusal.value = undefined);
+  /** @returns whether it was done */
+  const guarded = async (field: string, work: () => Promise<void>): Promise<boolean> => {
+    clear();
+    try {
+      await work();
+      return true;
+    } catch (error) {
+      refusal.value = { field, text: saying(error) };
+      return false;
+    }
+  };
+  const save = (field: string, changes: readonly Change[], what: string): Promise<boolean> =>
+    guarded(field, () => edits.change(unit(), changes, what));
+  return { refusalOf, clear, guarded, save };
+};
