@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import Fastify from 'fastify';
 import { QueryFailedError } from 'typeorm';
 import { apiVersion } from '@fair-gable/core';
-import { refusals } from '../src/problems/index.ts';
+import { problemsPlugin, refusals } from '../src/problems/index.ts';
 import { asker, bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;
@@ -68,5 +69,29 @@ describe('problem details', () => {
   it('of an address that is not there are in words', async () => {
     const { status, body } = await asker(b.app)('GET', '/api/nothing');
     expect([status, body.detail]).toEqual([404, expect.stringMatching(/\.$/)]);
+  });
+});
+
+describe('the log', () => {
+  const logged = async (error: Error): Promise<string> => {
+    const lines: string[] = [];
+    const app = Fastify({ logger: { stream: { write: (line: string) => lines.push(line) } } });
+    await app.register(problemsPlugin);
+    app.get('/', () => {
+      throw error;
+    });
+    await app.inject('/');
+    await app.close();
+    return lines.join('');
+  };
+  const isError = /"level":50/;
+
+  it('has whatever is unexpected as an error, and no error where somebody only closed the page', async () => {
+    expect(await logged(new Error('broken'))).toMatch(isError);
+    const left = Object.assign(new Error('Premature close'), {
+      code: 'ERR_STREAM_PREMATURE_CLOSE',
+    });
+    expect(await logged(left)).not.toMatch(isError);
+    expect(await logged(left)).toContain('has left');
   });
 });

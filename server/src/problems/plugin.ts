@@ -117,11 +117,15 @@ const toRefusal = (error: FastifyError, body: unknown): Refusal => {
   );
 };
 
+/** Whoever asked closed the page before the answer was out: no fault of ours, and nobody reads what is said of it. */
+const hasLeft = ({ code }: FastifyError): boolean => code === 'ERR_STREAM_PREMATURE_CLOSE';
+
 /** Every error leaves as problem details; unexpected ones are logged and answered generically. */
 export const problemsPlugin = fp(async (app: FastifyInstance) => {
   app.setErrorHandler((error: FastifyError, request, reply) => {
     const refusal = toRefusal(error, request.body);
-    if (refusals[refusal.code].status >= 500) request.log.error(error);
+    if (hasLeft(error)) request.log.info('whoever asked has left');
+    else if (refusals[refusal.code].status >= 500) request.log.error(error);
     const details = problemDetails(refusal);
     if (typeof refusal.more['wait'] === 'number')
       void reply.header('retry-after', refusal.more['wait']);
