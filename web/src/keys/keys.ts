@@ -11,6 +11,35 @@ export interface KeyGroup {
   readonly rows: readonly KeyRow[];
 }
 
+/** What a key does while a walk is given; `press` is the event's name of it. */
+export interface GivingKey {
+  readonly act: 'said' | 'shown' | 'later' | 'undo';
+  readonly does: string;
+  readonly keys: readonly { readonly press: string; readonly name: string }[];
+}
+
+const letter = (name: string) => ({ press: name.toLowerCase(), name });
+
+/** A clicker sends Page Down and Page Up. */
+export const givingKeys: readonly GivingKey[] = [
+  {
+    act: 'said',
+    does: 'Said, next card',
+    keys: [
+      { press: ' ', name: 'Space' },
+      { press: 'ArrowRight', name: '→' },
+      { press: 'PageDown', name: 'Page Down' },
+    ],
+  },
+  { act: 'shown', does: 'Shown, next card', keys: [letter('S')] },
+  { act: 'later', does: 'Later, on the come-back pile', keys: [letter('L')] },
+  {
+    act: 'undo',
+    does: 'Undo',
+    keys: [letter('U'), { press: 'ArrowLeft', name: '←' }, { press: 'PageUp', name: 'Page Up' }],
+  },
+];
+
 /** Every key of ours, by the place where it is pressed. What each does can be done by a button too. */
 export const keyGroups: readonly KeyGroup[] = [
   {
@@ -42,12 +71,7 @@ export const keyGroups: readonly KeyGroup[] = [
   },
   {
     place: 'Giving a walk',
-    rows: [
-      { keys: ['Space', '→', 'Page Down'], does: 'Said, next card' },
-      { keys: ['S'], does: 'Shown' },
-      { keys: ['L'], does: 'Later, on the come-back pile' },
-      { keys: ['U', '←', 'Page Up'], does: 'Undo' },
-    ],
+    rows: givingKeys.map(({ keys, does }) => ({ keys: keys.map(({ name }) => name), does })),
   },
 ];
 

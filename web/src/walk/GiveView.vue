@@ -11,6 +11,7 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import { givingKeys } from '../keys/keys.ts';
 import { saying } from '../api/client.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from './sayable.ts';
@@ -143,24 +144,20 @@ const marksHere = computed(
 );
 
 // Keys and a clicker double the buttons; they never do what no button does.
-const keys: Readonly<Record<string, () => void>> = {
-  ' ': () => act('said'),
-  ArrowRight: () => act('said'),
-  PageDown: () => act('said'),
-  s: () => act('shown'),
-  l: () => act('later'),
-  u: undo,
-  ArrowLeft: undo,
-  PageUp: undo,
-};
+const deeds = {
+  said: () => act('said'),
+  shown: () => act('shown'),
+  later: () => act('later'),
+  undo,
+} as const;
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement;
   const isGiving = state.value?.begun && !state.value.paused;
   if (sheet.value || target.closest('input, button') || !isGiving) return;
-  const action = keys[event.key];
-  if (!action) return;
+  const pressed = givingKeys.find(({ keys }) => keys.some(({ press }) => press === event.key));
+  if (!pressed) return;
   event.preventDefault();
-  action();
+  deeds[pressed.act]();
 });
 </script>
 
