@@ -1,4 +1,4 @@
-// `npm run bench [-- core list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
+// `npm run bench [-- checks core list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
 // between machines, ratios much less. What was measured last stands in docs/performance.md.
 import { build } from '../tools/lib/build.mjs';
 import { aim, firstLoad } from '../tools/lib/first-load.mjs';
@@ -14,6 +14,7 @@ const benchShell = (): void => {
 // The server's benchmarks need the built server, so they are loaded once it is there.
 const benches: Readonly<Record<string, () => Promise<void> | void>> = {
   core: benchCore,
+  checks: async () => (await import('./checks.ts')).benchChecks(),
   shell: benchShell,
   list: async () => (await import('./list.ts')).benchList(),
   search: async () => (await import('./search.ts')).benchSearching(),
