@@ -45,7 +45,9 @@ const jest =
     const file = join(folder, `${project}.json`);
     // A test that failed may have left something running; it does not hold up the others.
     const args = ['--selectProjects', project, '--forceExit', '--json', '--outputFile', file];
-    await shown(bin('jest'), project === 'core' ? args : [...args, '--runInBand'], {
+    // Each file of the server's has a database of its own. Those of the tools start and kill whole servers: one by one.
+    const workers = project === 'tools' ? '--runInBand' : '--maxWorkers=2';
+    await shown(bin('jest'), [...args, workers], {
       NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
       TEST_POSTGRES: cluster?.urlOf('postgres') ?? '',
     });
