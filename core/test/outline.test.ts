@@ -4,6 +4,7 @@ import {
   applyChange,
   checkRecord,
   emptyRecord,
+  floorSize,
   isOnRing,
   knownAt,
   outlineOf,
@@ -230,6 +231,23 @@ describe('the inside', () => {
       expect(box.y).toBeGreaterThanOrEqual(50);
       expect(box.y + box.height).toBeLessThanOrEqual(180);
     }
+  });
+
+  it('names the sides that are known alone, and a guess as a guess', () => {
+    const long = written(bare, 'specs', 'garageLength', { kind: 'quantity', amount: 120 });
+    const [garage] = outlineOf(long).furniture;
+    expect(floorSize(garage!, 'us')).toBe('120 in');
+    const wide = written(long, 'specs', 'garageWidth', { kind: 'quantity', amount: 84 });
+    expect(floorSize(outlineOf(wide).furniture[0]!, 'us')).toBe('84 × 120 in');
+    const guess: Change = {
+      part: 'specs',
+      key: 'bedSize',
+      value: size(60, 75) as never,
+      how: 'guessed',
+      basedOn: 0,
+    };
+    const [bed] = outlineOf(applyChange(bare, guess, 'Ines', at)).furniture;
+    expect(floorSize(bed!, 'us')).toBe('about 60 × 75 in');
   });
 
   it('draws nothing whose size nobody wrote, nor what is not on the unit', () => {

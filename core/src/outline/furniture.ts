@@ -1,5 +1,5 @@
 import { specEntry, type SpecKey, type StationKey } from '../catalogue/index.ts';
-import { amountOf, applies, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, applies, howOf, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
 import { formatSize, type System } from '../quantity/index.ts';
 import type { Box } from './box.ts';
 
@@ -8,8 +8,9 @@ export interface Furniture {
   readonly key: SpecKey;
   readonly station: StationKey;
   readonly box: Box;
-  /** Its size as recorded, inches: across the trailer and along it, as it lies. */
-  readonly size: readonly [across: number, along: number];
+  /** Its size as recorded, inches: across the trailer and along it, as it lies; of a gear space perhaps its length alone. */
+  readonly size: readonly number[];
+  readonly guessed: boolean;
 }
 
 /*
@@ -39,18 +40,18 @@ const asItLies = (record: UnitRecord, key: keyof typeof usually): [number, numbe
   return isAcross ? [long, wide] : [wide, long];
 };
 
+const isGuessed = (record: UnitRecord, key: SpecKey): boolean => howOf(record, key) === 'guessed';
+
 const garageOf = (record: UnitRecord, body: Box): Furniture | undefined => {
   const long = amountOf(record, 'garageLength');
   if (long === undefined || !applies(record, specEntry('garageLength'))) return undefined;
-  const wide = amountOf(record, 'garageWidth') ?? body.width;
-  const size = [Math.min(wide, body.width), Math.min(long, body.height)] as const;
-  const box = {
-    x: -size[0] / 2,
-    y: body.y + body.height - size[1],
-    width: size[0],
-    height: size[1],
-  };
-  return { key: 'garageLength', station: 'garage', box, size: [wide, long] };
+  const wide = amountOf(record, 'garageWidth');
+  const width = Math.min(wide ?? body.width, body.width);
+  const height = Math.min(long, body.height);
+  const box = { x: -width / 2, y: body.y + body.height - height, width, height };
+  const size = wide === undefined ? [long] : [wide, long];
+  const guessed = isGuessed(record, 'garageLength') || isGuessed(record, 'garageWidth');
+  return { key: 'garageLength', station: 'garage', box, size, guessed };
 };
 
 /** A gear space longer than this share of the box is the living room too, with its benches folded away. */
@@ -80,15 +81,18 @@ export const furnitureOf = (
     const width = Math.min(size[0], body.width);
     const height = Math.min(size[1], end - body.y);
     const y = within(backOf(station) - height / 2, body.y, end - height);
-    return [{ key, station, size, box: { x: acrossFrom(against, width, body), y, width, height } }];
+    const box = { x: acrossFrom(against, width, body), y, width, height };
+    return [{ key, station, size, box, guessed: isGuessed(record, key) }];
   });
   return garage ? [...pieces, garage] : pieces;
 };
 
-/** The floor that a piece takes, the shorter side first, as the trade says it. */
-export const floorSize = ({ size }: Furniture, system: System): string =>
-  formatSize(
-    [...size].toSorted((a, b) => a - b),
+/** The floor that a piece takes, the shorter side first, as the trade says it; a guess bears “about”. */
+export const floorSize = ({ size, guessed }: Furniture, system: System): string => {
+  const text = formatSize(
+    size.toSorted((a, b) => a - b),
     'inches',
     system,
   );
+  return guessed ? `about ${text}` : text;
+};

@@ -15,6 +15,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import OutlineBody from './OutlineBody.vue';
+import { nameOutside, nameWithin } from './names.ts';
 import { pathBox } from './project.ts';
 import StationPeg from './StationPeg.vue';
 
@@ -61,51 +62,21 @@ const stateWords: Readonly<Record<StationState, string>> = {
   wrong: 'numbers disagree',
 };
 
-/** Beyond the walls and any slide there, left and right: where the names of what is within the body stand. */
-const besideBody = computed(() => {
-  const { body, parts } = outline.value;
-  const boxes = [body, ...parts.filter((p) => p.shape === 'slide').map((p) => p.box)];
-  return {
-    left: Math.min(...boxes.map(({ x }) => x)) - 10,
-    right: Math.max(...boxes.map(({ x, width }) => x + width)) + 10,
-  };
-});
-const nameWithin = ({ x }: Peg) =>
-  x < 0
-    ? {
-        x: besideBody.value.left,
-        anchor: 'end',
-        leader: { from: x - 14, to: besideBody.value.left + 4 },
-      }
-    : {
-        x: besideBody.value.right,
-        anchor: 'start',
-        leader: { from: x + 14, to: besideBody.value.right - 4 },
-      };
-
-/** Beside the peg, away from the trailer; of what is within, beside the body. */
-const label = (peg: Peg) => {
-  if (layer.value !== 'outside') return nameWithin(peg);
-  if (peg.side === 'door') return { x: peg.x + 20, anchor: 'start' };
-  if (peg.side === 'off-door') return { x: peg.x - 20, anchor: 'end' };
-  // In front and behind pegs stand side by side: the left one's name goes to its left.
-  const crowded = outline.value.pegs.some(
-    (o) => o.x > peg.x && o.x - peg.x < 80 && Math.abs(o.y - peg.y) < 14,
-  );
-  return crowded ? { x: peg.x - 20, anchor: 'end' } : { x: peg.x + 20, anchor: 'start' };
-};
-
 /** The pegs that stand on the drawing in this layer. */
 const pegs = computed<readonly Peg[]>(() => {
   if (layer.value === 'outside') return outline.value.pegs;
   return layer.value === 'papers' ? [] : outline.value.within[layer.value];
 });
 
-/** How large what stands there is, where the drawing has it. */
-const sizeAt = (peg: Peg): string => {
-  const piece = outline.value.furniture.find(({ station }) => station === peg.station);
-  return piece && layer.value === 'inside' ? floorSize(piece, props.system) : '';
-};
+/** Each with the place of its name, and what stands there where the drawing has it. */
+const named = computed(() =>
+  pegs.value.map((peg) => {
+    if (layer.value === 'outside') return { peg, at: nameOutside(peg, pegs.value) };
+    const piece = outline.value.furniture.find(({ station }) => station === peg.station);
+    const at = nameWithin(peg, outline.value);
+    return layer.value === 'inside' ? { peg, at, piece } : { peg, at };
+  }),
+);
 
 /** What the layer says of itself by shape and fill: its least known station. */
 const standing = (key: LayerKey): StationState => {
@@ -166,7 +137,7 @@ const lists = computed(() =>
         words
       />
       <g
-        v-for="peg in pegs"
+        v-for="{ peg, at, piece } in named"
         :key="peg.station"
         class="stop"
         role="button"
@@ -178,11 +149,11 @@ const lists = computed(() =>
         @keydown.space.prevent="emit('go', peg.station)"
       >
         <line
-          v-if="layer !== 'outside'"
+          v-if="at.leader"
           class="leader"
-          :x1="nameWithin(peg).leader.from"
+          :x1="at.leader.from"
           :y1="peg.y"
-          :x2="nameWithin(peg).leader.to"
+          :x2="at.leader.to"
           :y2="peg.y"
         />
         <circle class="target" :cx="peg.x" :cy="peg.y" r="20" />
@@ -194,13 +165,15 @@ const lists = computed(() =>
           :y="peg.y"
         />
         <text
-          :x="label(peg).x"
+          :x="at.x"
           :y="peg.y + 4"
-          :text-anchor="label(peg).anchor"
+          :text-anchor="at.anchor"
           :class="{ here: peg.station === here }"
         >
           <tspan>{{ peg.short }}</tspan>
-          <tspan v-if="sizeAt(peg)" class="size" :x="label(peg).x" dy="13">{{ sizeAt(peg) }}</tspan>
+          <tspan v-if="piece" class="size" :class="{ guess: piece.guessed }" :x="at.x" dy="13">
+            {{ floorSize(piece, system) }}
+          </tspan>
         </text>
       </g>
     </svg>
