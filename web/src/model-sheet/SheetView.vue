@@ -102,7 +102,7 @@ const openOffers = computed(() =>
 <template>
   <LostView v-if="sheets.loaded && !isNew && !kept && !sheets.problem" />
   <section v-else class="sheet">
-    <header>
+    <header class="page-head">
       <h1>{{ kept ? sheetName(kept.sheet) : 'A new model sheet' }}</h1>
       <p v-if="kept" class="soft">{{ kept.sheet.source }}</p>
       <a v-if="kept" class="file" :href="`/api/model-sheets/${kept.sheet.id}/file`" download
@@ -162,19 +162,6 @@ const openOffers = computed(() =>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  padding: 14px 24px 10px;
-  border-bottom: 1px solid var(--hairline);
-}
-
-h1 {
-  font-size: 26px;
-}
-
 .file {
   display: inline-flex;
   align-items: center;
@@ -186,13 +173,6 @@ h1 {
 .file svg {
   width: 17px;
   height: 17px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-left: auto;
 }
 
 .notice,
@@ -219,14 +199,9 @@ h1 {
 }
 
 @media (width < 760px) {
-  header,
   .notice,
   .offers {
     padding-inline: 16px;
-  }
-
-  .actions {
-    margin-left: 0;
   }
 }
 </style>

@@ -64,7 +64,7 @@ const bringIn = async (): Promise<void> => {
 
 <template>
   <section class="sheets">
-    <header>
+    <header class="page-head">
       <h1>Model sheets</h1>
       <p class="soft">What the maker says. Units take it over and show where they are otherwise.</p>
       <div v-if="session.may('manage')" class="actions">
@@ -117,26 +117,6 @@ const bringIn = async (): Promise<void> => {
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  padding: 14px 24px 10px;
-  border-bottom: 1px solid var(--hairline);
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-left: auto;
-}
-
 .notice {
   padding: 20px 24px;
   max-width: 60ch;
@@ -175,14 +155,9 @@ strong {
 }
 
 @media (width < 760px) {
-  header,
   h2,
   li a {
     padding-inline: 16px;
-  }
-
-  .actions {
-    margin-left: 0;
   }
 
   li a {

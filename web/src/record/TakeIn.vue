@@ -116,7 +116,7 @@ const take = async (): Promise<void> => {
 
 <template>
   <form class="take-in" @submit.prevent="take">
-    <header>
+    <header class="page-head">
       <h1>Take in a unit</h1>
       <p class="soft">
         Type what its labels say. Leave out what is not there: not known is better than guessed.
@@ -174,16 +174,6 @@ const take = async (): Promise<void> => {
 
 header {
   grid-column: 1 / -1;
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  padding: 14px 24px 10px;
-  border-bottom: 1px solid var(--hairline);
-}
-
-h1 {
-  font-size: 26px;
 }
 
 .fields {

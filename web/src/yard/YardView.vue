@@ -76,7 +76,7 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
 
 <template>
   <div class="yard">
-    <header>
+    <header class="page-head">
       <h1>{{ session.session?.yard.name }}</h1>
       <p class="soft">
         {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock
@@ -210,26 +210,6 @@ const taken = async (unit: { id: string; name: string }): Promise<void> => {
   height: 17px;
 }
 
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  padding: 14px 24px 10px;
-  border-bottom: 1px solid var(--hairline);
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-left: auto;
-}
-
 .notice,
 .empty {
   padding: 14px 24px;
@@ -302,13 +282,8 @@ aside p {
 }
 
 @media (width < 760px) {
-  header {
-    padding: 12px 16px;
-  }
-
   .actions {
     flex-basis: 100%;
-    margin-left: 0;
   }
 
   .actions .plain {
