@@ -260,14 +260,22 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await signIn(page);
   const unit = await takeIn(page, 'TQ-0607');
   await page.goto(`${unit}/labels`);
-  await page.getByRole('button', { name: 'No camera here: use a demo label' }).click();
+  const noCamera = page.getByRole('button', { name: 'No camera here: use a demo label' });
+  await expect(noCamera).toBeVisible();
+  await page.context().setOffline(true);
+  await noCamera.click();
+  await expect(page.getByRole('alert')).toContainText('Type what the label says');
+  await page.context().setOffline(false);
+  await page.reload();
+  await noCamera.click();
   await page.getByRole('button', { name: 'Read its code' }).click();
   const vin = page.locator('[data-label-field="vin"]');
   await expect(vin.getByRole('textbox')).toHaveValue('9TPKT1211T1000460');
   await page.locator('[data-label-field="gvwr"]').getByRole('textbox').fill('2,950 lb');
   await page.getByRole('button', { name: 'Larger' }).click();
   await page.getByRole('button', { name: 'Turn by a quarter' }).click();
-  await expectSound(page, 'labels');
+  await noCamera.hover();
+  await expectSound(page, 'labels, a button of words pointed at');
   await page.getByRole('button', { name: 'Keep 2 as read' }).click();
   await expect(vin).toContainText('9TPKT1211T1000460');
   await allSent(page);
@@ -287,6 +295,11 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await expect(page.locator('[data-label-field="stockNumber"]').getByRole('textbox')).toHaveValue(
     'TQ-0460',
   );
+
+  // What stands in for the scanner wants no photo.
+  await page.getByRole('button', { name: /^VIN label/ }).click();
+  await page.getByRole('button', { name: /hand scanner/ }).click();
+  await expect(vin.getByRole('textbox')).toHaveValue('9TPKT1211T1000460');
 });
 
 test('a finding is tapped, looked into, signed and told first', async ({ page, browser }) => {

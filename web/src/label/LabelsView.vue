@@ -132,8 +132,11 @@ const standIn = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
   try {
-    const blob = await standInCamera.take(aim.value);
-    if (!blob) return;
+    const blob = await standInCamera.take(aim.value).catch(() => undefined);
+    if (!blob) {
+      problem.value = 'The demo draws its labels with a network alone. Type what the label says.';
+      return;
+    }
     const { width, height, blob: small } = await prepared(blob);
     const taken = { id: crypto.randomUUID(), blob: small };
     await edits.addPhoto(props.unit.id, taken, { of: [...targets.value], width, height });

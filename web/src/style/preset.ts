@@ -150,7 +150,13 @@ export const fieldNotebook = definePreset(used, {
   components: {
     button: {
       root: { paddingX: '0.9rem', paddingY: '0.5rem', label: { fontWeight: '600' } },
-      colorScheme: { light: { root: { primary: loud, secondary: quiet } } },
+      colorScheme: {
+        light: {
+          root: { primary: loud, secondary: quiet },
+          // The library's tints of the first colour are that colour here: pointed at, the words would be gone.
+          text: { primary: { hoverBackground: tint, activeBackground: sand, color: spruce } },
+        },
+      },
     },
     togglebutton: {
       root: {
