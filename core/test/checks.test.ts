@@ -69,7 +69,7 @@ describe('every check', () => {
       for (const o of checkRecord(record, look)) {
         expect(o.sentence).toMatch(/[.?]$/);
         // What is there or is not has no figure; whatever rests on a figure names it.
-        const rule = rules.find(({ key }) => o.id.startsWith(`${key}:`));
+        const rule = rules.find(({ key }) => key === o.rule);
         if (rule?.needs.some(isSpecKey))
           expect([o.id, o.sentence]).toEqual([o.id, expect.stringMatching(/\d/)]);
         expect(o.ways.length).toBeGreaterThan(0);
@@ -244,6 +244,28 @@ describe('VIN', () => {
     expect(found(recordOf({ vin: 'HOME-BUILT 7' }), 'vin')?.sentence).toContain(
       'characters, not 17',
     );
+  });
+
+  // The worked number of 49 CFR 565.15, 1M8GDM9AXKP042788, with characters that cannot be read; values by its table IV.
+  it.each([
+    ['1M8GDM9A?KP042788', 'The other sixteen ask for X.'],
+    ['1M8GDM9AXKPO42788', 'With 0 in its place the VIN checks.'],
+    ['1M8GDM9AXKP?42788', 'If the others are right it is 0.'],
+    ['1M8GD?9AXKP042788', 'If the others are right it is one of D, M, U, 4.'],
+    ['1M8GD?9AXKP?42788', 'I and O are read for 1 and 0, Q for 0.'],
+  ])('%s: what may stand there is named', (vin, words) => {
+    expect(found(recordOf({ vin }), 'vin')?.sentence).toContain(words);
+  });
+});
+
+describe('bunks without a rating', () => {
+  it.each([
+    ['1', '1 bunk, and'],
+    ['3', '3 bunks, and'],
+    ['', 'Bunks, and'],
+  ])('“%s” are counted as one says it', (count, words) => {
+    const typed: Partial<Record<SpecKey, string>> = count ? { bunkCount: count } : {};
+    expect(found(recordOf(typed, ['bunks']), 'bunk-rating')?.sentence).toContain(words);
   });
 });
 

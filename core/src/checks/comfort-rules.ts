@@ -1,5 +1,5 @@
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
-import { heat, listed, say } from './say.ts';
+import { heat, listed, many, say } from './say.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
 import type { FeatureKey } from '../catalogue/index.ts';
@@ -88,12 +88,13 @@ const bunksRated: Rule = {
   source: 'The label decides: common practice',
   test: (record, { system }) => {
     if (!hasFeature(record, 'bunks') || record.specs.bunkRating) return [];
+    const count = Number(textOf(record, 'bunkCount'));
     return [
       say({
         field: 'bunkRating',
         severity: 'look',
         title: 'What may a bunk carry?',
-        sentence: `${textOf(record, 'bunkCount') ?? 'Some'} bunks, and no rating on record; ${pounds(usualRating.from, system)} to ${pounds(usualRating.to, system)} are usual. Read the label before anybody is put to bed.`,
+        sentence: `${count ? many(count, 'bunk') : 'Bunks'}, and no rating on record; ${pounds(usualRating.from, system)} to ${pounds(usualRating.to, system)} are usual. Read the label before anybody is put to bed.`,
         also: ['bunks'],
       }),
     ];

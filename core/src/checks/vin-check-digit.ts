@@ -11,11 +11,10 @@ const readFor: Readonly<Record<string, string>> = { I: '1', O: '0', Q: '0' };
 /** What may stand where a character cannot be read, by the check digit. */
 const otherwise = ({ character, position, fitting }: Unreadable): string => {
   const likely = readFor[character];
-  const last = fitting.at(-1);
-  if (last === undefined) return 'I and O are read for 1 and 0, Q for 0.';
-  if (position === 9) return `The other sixteen ask for ${last}.`;
+  if (fitting.length === 0) return 'I and O are read for 1 and 0, Q for 0.';
+  if (position === 9) return `The other sixteen ask for ${fitting.join()}.`;
   if (likely && fitting.includes(likely)) return `With ${likely} in its place the VIN checks.`;
-  return `If the others are right it is ${fitting.slice(0, -1).join(', ')} or ${last}.`;
+  return `If the others are right it is ${fitting.length > 1 ? 'one of ' : ''}${fitting.join(', ')}.`;
 };
 
 const sentenceOf = (reading: VinReading): string | undefined => {
