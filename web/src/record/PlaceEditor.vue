@@ -113,6 +113,12 @@ const keep = (): void => {
 </template>
 
 <style scoped>
+/* A row of a spec lays its own forms out in a column; this one stays a line. */
+.place {
+  display: flex;
+  gap: 8px 12px;
+}
+
 .place :deep(.p-inputtext) {
   width: 8.5rem;
 }
