@@ -204,7 +204,13 @@ const strike = (id: string): Promise<boolean> =>
             <label for="fit-back">Back from the coupler</label>
             <InputText id="fit-back" v-model="line.back" class="short" />
           </div>
-          <SelectField v-model="side" label="Side" :choices="sides" clearable />
+          <SelectField
+            v-model="side"
+            label="Side"
+            placeholder="not said"
+            :choices="sides"
+            clearable
+          />
           <div>
             <label for="fit-on">On</label>
             <InputText id="fit-on" v-model="line.on" type="date" />
