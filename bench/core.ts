@@ -74,14 +74,16 @@ const sum = (numbers: readonly number[]): number => numbers.reduce((a, b) => a +
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const busiest = files.toSorted(
-  (a, b) => pointsOf(b.record, 'us').length - pointsOf(a.record, 'us').length,
+  (a, b) =>
+    pointsOf(b.record, { system: 'us', today: '2026-04-15' }).length -
+    pointsOf(a.record, { system: 'us', today: '2026-04-15' }).length,
 )[0];
 if (!busiest) throw new Error('no demo units');
 const plan: WalkPlan = {
   id: uuid(1),
   unit: busiest.id,
   minutes: 15,
-  points: [...pointsOf(busiest.record, 'us')],
+  points: [...pointsOf(busiest.record, { system: 'us', today: '2026-04-15' })],
 };
 const events = plan.points.reduce<readonly WalkEvent[]>(
   (all, point, i) => [

@@ -8,6 +8,7 @@ export * from './record/index.ts';
 export * from './checks/index.ts';
 export * from './model-sheet/index.ts';
 export * from './condition/index.ts';
+export * from './disclosure/index.ts';
 export * from './aboard/index.ts';
 export * from './questions/index.ts';
 export * from './outline/index.ts';

@@ -21,7 +21,7 @@ import {
   type WalkSeen,
   type What,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const card = (id: string, station: Point['station']): Point => ({
@@ -119,7 +119,7 @@ describe('somebody who was shown something', () => {
 
 describe('a message to the buyer', () => {
   const fenlark = demoRecord('TQ-0417');
-  const points = pointsOf(fenlark, 'us');
+  const points = pointsOf(fenlark, us);
   const whole: WalkPlan = { ...plan, points: [...points] };
   const drafted = (whats: readonly What[], more: Partial<DraftOf> = {}): string =>
     draftLetter({
@@ -156,7 +156,7 @@ describe('a message to the buyer', () => {
     };
     const text = drafted([mark('specs.gvwr', 'liked')], {
       record: guessed,
-      points: pointsOf(guessed, 'us'),
+      points: pointsOf(guessed, us),
     });
     expect(text).toContain('not sure enough');
     expect(text).not.toMatch(/about [\d,]+ lb/);
@@ -164,7 +164,7 @@ describe('a message to the buyer', () => {
 
   it('has no price unless it is switched on, and the faults in any case', () => {
     for (const { record } of demoFiles) {
-      const of = { record, points: pointsOf(record, 'us') };
+      const of = { record, points: pointsOf(record, us) };
       const price = record.specs.askingPrice;
       const without = drafted([], of);
       expect(without).not.toMatch(/price/i);

@@ -30,6 +30,7 @@ import {
   type SpecValue,
   type UnitRecord,
 } from '@fair-gable/core';
+import { us } from './demo-units.ts';
 
 const entries = [...specs, ...features];
 const at = '2026-04-15T09:00:00.000Z';
@@ -146,7 +147,7 @@ describe('the catalogue', () => {
   });
 
   it('makes a card of everything that has something to say, with nothing left unfilled', () => {
-    const points = pointsOf(whole, 'us');
+    const points = pointsOf(whole, us);
     const told = new Set(points.map((p) => p.id));
     const speaking = [
       ...specs.filter((s) => s.say).map((s) => `specs.${s.key}`),
@@ -165,10 +166,10 @@ describe('the catalogue', () => {
         how: 'seen',
         basedOn: 0,
       };
-      const point = pointsOf(applyChange(emptyRecord, change, 'Ines', at), 'us')[0];
+      const point = pointsOf(applyChange(emptyRecord, change, 'Ines', at), us)[0];
       expect(point?.sentence).toBe(feature.lack);
     }
-    expect(pointsOf(emptyRecord, 'us')).toEqual([]);
+    expect(pointsOf(emptyRecord, us)).toEqual([]);
   });
 
   it('names audiences and disagreements there are, both sides of each for and against', () => {

@@ -15,7 +15,7 @@ import {
   type SpecValue,
   type UnitRecord,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { demoSheets } from './demo-sheets.ts';
 
 const entry = <T>(value: T, how: HowKnown) => ({
@@ -201,7 +201,7 @@ describe('the program’s own words', () => {
     const stock = demoFiles.map(({ record }) => record);
     for (const { record } of demoFiles) {
       const evidence = against(record, stock);
-      for (const { sentence } of pointsOf(record, 'us', true, modelTalk(record, demoSheets))) {
+      for (const { sentence } of pointsOf(record, { ...us, talk: modelTalk(record, demoSheets) })) {
         const wrong = riskyIn(sentence, evidence).map(({ words }) => `${words}: ${sentence}`);
         expect(wrong).toEqual([]);
       }

@@ -33,7 +33,7 @@ import {
   type UnitRecord,
   type WheelKey,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const id = (n: number): string => `0f1d0000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const put = (record: UnitRecord, change: Omit<Change, 'basedOn' | 'how'>): UnitRecord =>
@@ -366,7 +366,7 @@ describe('the inspection', () => {
 
   it('holds the cards of a walk: what is not operated is pointed out', () => {
     const { record } = { record: demoRecord('TQ-0417') };
-    const shows = (r: UnitRecord) => pointsOf(r, 'us').flatMap((p) => p.show ?? []);
+    const shows = (r: UnitRecord) => pointsOf(r, us).flatMap((p) => p.show ?? []);
     expect(shows(record).some((what) => what !== 'Point it out; operate nothing.')).toBe(true);
     const specs = Object.fromEntries(
       Object.entries(record.specs).filter(([key]) => key !== 'inspected'),

@@ -18,3 +18,6 @@ export const demoRecord = (stockNumber: string): UnitRecord => {
   if (!file) throw new Error(`no demo unit ${stockNumber}`);
   return file.record;
 };
+
+/** A reader in US units, in the demo yard's opening week. */
+export const us = { system: 'us', today: '2026-04-15' } as const;

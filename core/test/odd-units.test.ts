@@ -17,7 +17,7 @@ import {
   type SpecKey,
   type UnitRecord,
 } from '@fair-gable/core';
-import { demoRecord } from './demo-units.ts';
+import { demoRecord, us } from './demo-units.ts';
 
 /** Units that have not what most have, or more of it: nothing may assume that it is there. */
 const at = '2026-04-15T09:00:00.000Z';
@@ -165,7 +165,7 @@ describe.each(odd.map((one) => [one.what, one] as const))('a unit with %s', (_, 
   });
 
   it('is spoken of rightly', () => {
-    const cards = pointsOf(record, 'us');
+    const cards = pointsOf(record, us);
     const said = cards.map(({ sentence }) => sentence);
     if (one.says) expect(said.some((sentence) => one.says?.test(sentence))).toBe(true);
     const ids = cards.map(({ id }) => id);

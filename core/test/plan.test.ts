@@ -35,7 +35,7 @@ import {
   type What,
 } from '@fair-gable/core';
 import { demoSheets } from './demo-sheets.ts';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { byHighs, loadHighs } from './highs.ts';
 
 const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
@@ -49,12 +49,12 @@ const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
 });
 const listener = (audience: Audience) => [{ audience, weight: 1 }];
 const fenlark = demoRecord('TQ-0417');
-const cards = pointsOf(fenlark, 'us');
+const cards = pointsOf(fenlark, us);
 
 describe('the cards of a walk', () => {
   it('begin with the faults, in plain words, whatever the time', () => {
     for (const { record } of demoFiles) {
-      const plan = planCards(record, pointsOf(record, 'us'), wish({ available: 30 }));
+      const plan = planCards(record, pointsOf(record, us), wish({ available: 30 }));
       const faults = Object.values(record.findings).filter(
         (entry) => entry && entry.value.saidFirst && !entry.value.repaired,
       );
@@ -66,7 +66,7 @@ describe('the cards of a walk', () => {
   it('keep to the time, or say by how much what must be said runs over and what telling would save', () => {
     for (const { record } of demoFiles) {
       for (const available of [60, 300, 900, 2400]) {
-        const plan = planCards(record, pointsOf(record, 'us'), wish({ available }));
+        const plan = planCards(record, pointsOf(record, us), wish({ available }));
         if (plan.over === 0) expect(plan.seconds).toBeLessThanOrEqual(available);
         else {
           expect(plan.seconds - available).toBe(plan.over);
@@ -132,7 +132,7 @@ describe('the cards of a walk', () => {
   it('end with the slide closed where the route says so and there is one', () => {
     const closed = { ...usualRoute, endsClosed: true };
     for (const { record } of demoFiles) {
-      const plan = planCards(record, pointsOf(record, 'us'), wish({ route: closed }));
+      const plan = planCards(record, pointsOf(record, us), wish({ route: closed }));
       const last = plan.points.at(-1)?.id === 'route.slide-closed';
       expect(last).toBe(hasFeature(record, 'slide'));
       if (plan.over === 0) expect(plan.seconds).toBeLessThanOrEqual(900);
@@ -141,7 +141,7 @@ describe('the cards of a walk', () => {
 
   it('cost less where the slide is out already', () => {
     const marl = demoFiles.find(({ record }) => hasFeature(record, 'slide'))?.record ?? emptyRecord;
-    const all = pointsOf(marl, 'us');
+    const all = pointsOf(marl, us);
     const worth = (ready: PlanWish['ready']) =>
       planWalk(planProblem(marl, all, wish({ available: 500, ready })).problem).worth;
     expect(worth(['slide', 'awning', 'power'])).toBeGreaterThanOrEqual(worth([]));
@@ -150,7 +150,7 @@ describe('the cards of a walk', () => {
 
 describe('what a card is worth', () => {
   it('is most to whom its entry names, and in words', () => {
-    const bunk = pointsOf(demoRecord('TQ-0419'), 'us').find(({ id }) => id === 'features.bunks');
+    const bunk = pointsOf(demoRecord('TQ-0419'), us).find(({ id }) => id === 'features.bunks');
     const point = bunk ?? (cards.find(({ id }) => id === 'features.awning') as Point);
     const to = (audience: Audience) => worthOfPoint(point, listener(audience));
     const values = audiences.map(({ key }) => to(key));
@@ -331,7 +331,7 @@ describe('every demo unit for every audience', () => {
     '%s is planned as an integer-programming library plans it',
     async (_, record) => {
       const highs = await loadHighs();
-      const all = pointsOf(record, 'us', true, modelTalk(record, demoSheets));
+      const all = pointsOf(record, { ...us, talk: modelTalk(record, demoSheets) });
       for (const [i, { key }] of audiences.entries()) {
         const wished = wish({ available: 480 + 60 * (i % 9), listeners: listener(key) });
         const { problem } = planProblem(record, all, wished);

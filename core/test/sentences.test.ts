@@ -12,7 +12,7 @@ import {
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
-import { demoFiles } from './demo-units.ts';
+import { demoFiles, us } from './demo-units.ts';
 
 /** Every sentence the program makes is in the reader's units: both systems, over all of the demo yard. */
 const today = '2026-04-15';
@@ -46,7 +46,7 @@ const objections = (record: UnitRecord, system: System): readonly Said[] =>
   );
 
 const cards = (record: UnitRecord, system: System): readonly Said[] =>
-  pointsOf(record, system).flatMap(({ id, sentence, numbers }) =>
+  pointsOf(record, { ...us, system }).flatMap(({ id, sentence, numbers }) =>
     [sentence, ...numbers.flatMap(({ text }) => text ?? [])].map((words) => ({ by: id, words })),
   );
 
@@ -66,10 +66,12 @@ const numbers = (record: UnitRecord, system: System): readonly Said[] => {
 
 const others = (record: UnitRecord, system: System): readonly Said[] => [
   { by: 'need', words: nextNeed(record, checkRecord(record, { system, today })).text },
-  ...preparationsFor(record, pointsOf(record, system), ['inside', 'slide']).map(({ what }) => ({
-    by: 'preparation',
-    words: what,
-  })),
+  ...preparationsFor(record, pointsOf(record, { ...us, system }), ['inside', 'slide']).map(
+    ({ what }) => ({
+      by: 'preparation',
+      words: what,
+    }),
+  ),
 ];
 
 const strangersIn = (system: System): readonly string[] =>
@@ -93,7 +95,7 @@ describe.each(['us', 'metric'] as const)('sentences in %s units', (system) => {
   it('are whole, and begin and end as sentences do', () => {
     const spoken = demoFiles.flatMap(({ record }) => [
       ...checkRecord(record, { system, today }).map(({ sentence }) => sentence),
-      ...pointsOf(record, system).map(({ sentence }) => sentence),
+      ...pointsOf(record, { ...us, system }).map(({ sentence }) => sentence),
       ...Object.values(answersFor(record, freshTrial(), system, today)).flatMap(
         ({ sentence }: { readonly sentence?: string }) => sentence ?? [],
       ),
@@ -126,7 +128,7 @@ it('excuses only rules and cards that there are', () => {
   const keys = new Set<string>([
     ...rules.map(({ key }) => key),
     ...questionKeys.map((key) => `numbers.${key}`),
-    ...demoFiles.flatMap(({ record }) => pointsOf(record, 'us').map(({ id }) => id)),
+    ...demoFiles.flatMap(({ record }) => pointsOf(record, us).map(({ id }) => id)),
   ]);
   expect(Object.keys(names).filter((key) => !keys.has(key))).toEqual([]);
 });

@@ -26,7 +26,7 @@ import {
   type What,
   type Wording,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { demoSheets } from './demo-sheets.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -48,7 +48,7 @@ const cardOf = (points: readonly Point[], id: string): Point => {
   if (!found) throw new Error(`no card ${id}`);
   return found;
 };
-const gvwr = cardOf(pointsOf(fenlark, 'us'), 'specs.gvwr');
+const gvwr = cardOf(pointsOf(fenlark, us), 'specs.gvwr');
 const heavier = (record: UnitRecord): UnitRecord => {
   const had = record.specs.gvwr;
   if (!had) throw new Error('no rating');
@@ -67,7 +67,7 @@ const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
 
 describe('what the model’s sheet adds', () => {
   it('each objection is a card with its honest answer, the series’ too', () => {
-    const points = pointsOf(fenlark, 'us', true, talk);
+    const points = pointsOf(fenlark, { ...us, talk: talk });
     const answers = points.filter(({ id }) => id.startsWith('objections.'));
     expect(answers.map(({ asked }) => asked).toSorted()).toEqual(
       talk.objections.map(({ says }) => says).toSorted(),
@@ -76,13 +76,13 @@ describe('what the model’s sheet adds', () => {
   });
 
   it('is answered where it is seen', () => {
-    const points = pointsOf(fenlark, 'us', true, talk);
+    const points = pointsOf(fenlark, { ...us, talk: talk });
     const steps = points.find(({ asked }) => asked?.startsWith('Only three steps'));
     expect(steps?.station).toBe('entry');
   });
 
   it('what we would change comes last, at the papers', () => {
-    const points = pointsOf(fenlark, 'us', true, talk);
+    const points = pointsOf(fenlark, { ...us, talk: talk });
     expect(points.filter(({ id }) => id.startsWith('changes.'))).toHaveLength(
       talk.wouldChange.length,
     );
@@ -95,7 +95,7 @@ describe('what the model’s sheet adds', () => {
 
   it('all cards of all demo units are cards, with ids of their own', () => {
     for (const { record } of demoFiles) {
-      const points = pointsOf(record, 'us', true, modelTalk(record, demoSheets));
+      const points = pointsOf(record, { ...us, talk: modelTalk(record, demoSheets) });
       for (const point of points) expect(pointSchema.safeParse(point).error).toBeUndefined();
       expect(new Set(points.map(({ id }) => id)).size).toBe(points.length);
     }
@@ -105,12 +105,12 @@ describe('what the model’s sheet adds', () => {
 describe('what is lacking', () => {
   it('is confused with nothing; what is only prepared is', () => {
     for (const { record } of demoFiles) {
-      for (const { id, not } of pointsOf(record, 'us')) {
+      for (const { id, not } of pointsOf(record, us)) {
         const key = id.startsWith('features.') ? (id.slice(9) as FeatureKey) : undefined;
         if (key && record.features[key]?.value.state === 'none') expect(not).toBeUndefined();
       }
     }
-    const prepared = pointsOf(fenlark, 'us').find(({ id }) => id === 'features.ladder');
+    const prepared = pointsOf(fenlark, us).find(({ id }) => id === 'features.ladder');
     expect(prepared?.not).toBeDefined();
   });
 });
@@ -120,13 +120,13 @@ describe('a card in somebody’s own words', () => {
   const own = wordedAs(fenlark, 'specs.gvwr', { words, instead: gvwr.sentence });
 
   it('is said so, with the record’s numbers beside', () => {
-    const card = cardOf(pointsOf(own, 'us'), 'specs.gvwr');
+    const card = cardOf(pointsOf(own, us), 'specs.gvwr');
     expect(card).toMatchObject({ sentence: words, numbers: gvwr.numbers, wordedBy: 'unit' });
     expect(card.changed).toBeUndefined();
   });
 
   it('survives a change of its number, and says what the record says now', () => {
-    const card = cardOf(pointsOf(heavier(own), 'us'), 'specs.gvwr');
+    const card = cardOf(pointsOf(heavier(own), us), 'specs.gvwr');
     expect(card.sentence).toBe(words);
     expect(card.changed).toMatch(/7,700/);
   });
@@ -138,7 +138,7 @@ describe('a card in somebody’s own words', () => {
     }));
     const byModel = modelTalk(fenlark, sheets);
     const card = (record: UnitRecord) =>
-      cardOf(pointsOf(record, 'us', true, byModel), 'specs.gvwr');
+      cardOf(pointsOf(record, { ...us, talk: byModel }), 'specs.gvwr');
     expect(card(fenlark)).toMatchObject({ sentence: 'By the sheet.', wordedBy: 'sheet' });
     expect(card(own)).toMatchObject({ sentence: words, wordedBy: 'unit' });
   });
@@ -146,7 +146,7 @@ describe('a card in somebody’s own words', () => {
   it('may be one that nobody else has', () => {
     const id = `own.${uuid(1)}`;
     const record = wordedAs(fenlark, id, { words: 'The ferry takes it.', station: 'labels' });
-    expect(cardOf(pointsOf(record, 'us'), id)).toMatchObject({
+    expect(cardOf(pointsOf(record, us), id)).toMatchObject({
       sentence: 'The ferry takes it.',
       station: 'labels',
     });
@@ -156,7 +156,7 @@ describe('a card in somebody’s own words', () => {
     const always = wordedAs(fenlark, 'features.porchLight', { wanted: 'always' });
     const never = wordedAs(fenlark, 'features.plugHolder', { wanted: 'never' });
     const ids = (record: UnitRecord, more: Partial<PlanWish> = {}) =>
-      planCards(record, pointsOf(record, 'us'), wish({ available: 400, ...more })).points.map(
+      planCards(record, pointsOf(record, us), wish({ available: 400, ...more })).points.map(
         ({ id }) => id,
       );
     expect(ids(fenlark)).not.toContain('features.porchLight');
@@ -199,7 +199,7 @@ describe('a card in somebody’s own words', () => {
 });
 
 describe('while one presents', () => {
-  const now = (record: UnitRecord): readonly Point[] => pointsOf(record, 'us');
+  const now = (record: UnitRecord): readonly Point[] => pointsOf(record, us);
 
   it('a card is as it was planned as long as the record is', () => {
     for (const { record } of demoFiles) {
@@ -231,7 +231,7 @@ describe('while one presents', () => {
 });
 
 describe('the screen that faces the buyer', () => {
-  const cards = pointsOf(fenlark, 'us', true, talk);
+  const cards = pointsOf(fenlark, { ...us, talk: talk });
   const plan: WalkPlan = { id: uuid(1), unit: uuid(2), minutes: 30, points: [...cards] };
   const give = (...whats: readonly What[]): readonly WalkEvent[] =>
     whats.reduce<readonly WalkEvent[]>(
@@ -252,7 +252,7 @@ describe('the screen that faces the buyer', () => {
 
   it('shows no sentence, no guess, no hearsay, no price, no number of the chassis, no name of ours', () => {
     for (const { record } of demoFiles) {
-      const all = pointsOf(record, 'us', true, modelTalk(record, demoSheets));
+      const all = pointsOf(record, { ...us, talk: modelTalk(record, demoSheets) });
       const secrets = ['vin', 'askingPrice', 'listPrice', 'stockNumber'] as const;
       for (const point of all.filter((_, i) => i % 9 === 0)) {
         const of: WalkPlan = { ...plan, points: [point] };

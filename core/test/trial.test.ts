@@ -20,7 +20,7 @@ import {
   type UnitRecord,
   type Vehicle,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const today = '2026-04-15';
 const answers = (record: UnitRecord, more: Partial<Trial> = {}, system: System = 'us') =>
@@ -211,11 +211,11 @@ describe('kept trials', () => {
   });
 
   it('are a card of the walk once somebody sends them there, in words that hold now', () => {
-    const cards = pointsOf(keeping, 'us').filter(({ id }) => id.startsWith('trials.'));
+    const cards = pointsOf(keeping, us).filter(({ id }) => id.startsWith('trials.'));
     expect(cards).toHaveLength(1);
     expect(cards[0]).toMatchObject({ label: 'Weekend, dry', station: 'labels' });
     expect(cards[0]?.sentence).toContain('room for 1,858 lb');
-    expect(pointsOf(record, 'us').some(({ id }) => id.startsWith('trials.'))).toBe(false);
+    expect(pointsOf(record, us).some(({ id }) => id.startsWith('trials.'))).toBe(false);
   });
 });
 

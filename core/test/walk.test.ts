@@ -23,7 +23,7 @@ import {
   type WalkPlan,
   type What,
 } from '@fair-gable/core';
-import { demoFiles, demoRecord } from './demo-units.ts';
+import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const card = (id: string, station: Point['station']): Point => ({
@@ -293,7 +293,7 @@ describe('talking points', () => {
     ['told', 'We were told: it carries 47 gal of fresh water.'],
     ['guessed', 'Give no figure yet: fresh tank is only guessed, about 47 gal.'],
   ] as const)('are worded by how well a value is known: %s', (how, sentence) => {
-    expect(pointsOf(withTank(how), 'us')[0]?.sentence).toBe(sentence);
+    expect(pointsOf(withTank(how), us)[0]?.sentence).toBe(sentence);
   });
 
   it.each([
@@ -316,8 +316,8 @@ describe('talking points', () => {
   });
 
   it('say nothing of what nobody looked at, and what it lacks where a buyer would ask', () => {
-    expect(pointsOf(emptyRecord, 'us')).toEqual([]);
-    expect(pointsOf(demoRecord('TQ-0402'), 'us').map((p) => p.sentence)).toContain(
+    expect(pointsOf(emptyRecord, us)).toEqual([]);
+    expect(pointsOf(demoRecord('TQ-0402'), us).map((p) => p.sentence)).toContain(
       'There is no water heater: cold water only.',
     );
   });
@@ -325,7 +325,7 @@ describe('talking points', () => {
   it.each(demoFiles.map((f) => [f.id, f.record] as const))(
     'of %s fit the schema and stand in route order',
     (_, record) => {
-      const points = pointsOf(record, 'us');
+      const points = pointsOf(record, us);
       for (const point of points) expect(pointSchema.safeParse(point).error).toBeUndefined();
       // What is said first stands before the way round.
       const stations = points.filter((p) => !p.first).map((p) => p.station);
@@ -335,7 +335,7 @@ describe('talking points', () => {
   );
 
   it('carry the caution of what is shown', () => {
-    const slide = pointsOf(demoRecord('TQ-0417'), 'us').find((p) => p.id === 'features.slide');
+    const slide = pointsOf(demoRecord('TQ-0417'), us).find((p) => p.id === 'features.slide');
     expect(slide).toMatchObject({
       caution: expect.stringContaining('Clear inside and out'),
       show: expect.any(String),

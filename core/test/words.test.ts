@@ -13,7 +13,7 @@ import {
   type FieldValue,
   type Part,
 } from '@fair-gable/core';
-import { demoRecord } from './demo-units.ts';
+import { demoRecord, us } from './demo-units.ts';
 
 describe('a field in words', () => {
   const rows: readonly [Part, string, FieldValue | null, string, string][] = [
@@ -72,7 +72,7 @@ describe('prices', () => {
   it('are on no card, and in nothing that is not ours', () => {
     const record = demoRecord('TQ-0417');
     for (const key of ourKeys) expect(record.specs[key as 'listPrice']).toBeDefined();
-    const text = JSON.stringify([withoutOurs(record), pointsOf(record, 'us')]);
+    const text = JSON.stringify([withoutOurs(record), pointsOf(record, us)]);
     for (const key of ourKeys) expect(text).not.toContain(key);
     expect(text).not.toContain('38,900');
     expect(withoutOurs(record).features).toBe(record.features);
@@ -82,7 +82,7 @@ describe('prices', () => {
 describe('a guest presenter’s cards', () => {
   it('say the same, and operate nothing', () => {
     const record = demoRecord('TQ-0417');
-    const [ours, theirs] = [pointsOf(record, 'us'), pointsOf(record, 'us', false)];
+    const [ours, theirs] = [pointsOf(record, us), pointsOf(record, { ...us, operates: false })];
     expect(theirs.map((p) => p.sentence)).toEqual(ours.map((p) => p.sentence));
     expect(ours.some((p) => p.show?.startsWith('Lift'))).toBe(true);
     expect(new Set(theirs.flatMap((p) => p.show ?? []))).toEqual(
@@ -97,7 +97,7 @@ describe('a guest presenter’s cards', () => {
       'I',
       '',
     );
-    expect(pointsOf(none, 'us', false)[0]?.show).toBeUndefined();
+    expect(pointsOf(none, { ...us, operates: false })[0]?.show).toBeUndefined();
   });
 });
 

@@ -30,7 +30,12 @@ beforeAll(async () => {
   ines = await signedIn(b.app, 'ines@thornquay.example');
   una = await signedIn(b.app, 'una@other.example');
   const { id, record } = await unitNamed(ines, 'TQ-0417');
-  plan = { id: randomUUID(), unit: id, minutes: 15, points: [...pointsOf(record, 'us')] };
+  plan = {
+    id: randomUUID(),
+    unit: id,
+    minutes: 15,
+    points: [...pointsOf(record, { system: 'us', today: '2026-04-15' })],
+  };
   await ines('PUT', `/api/walks/${plan.id}`, plan);
 });
 afterAll(() => b.close());

@@ -10,7 +10,12 @@ beforeAll(async () => {
   b = await bench();
   ask = await signedIn(b.app, 'ines@thornquay.example');
   const { id, record } = await unitNamed(ask, 'TQ-0417');
-  plan = { id: randomUUID(), unit: id, minutes: 15, points: [...pointsOf(record, 'us')] };
+  plan = {
+    id: randomUUID(),
+    unit: id,
+    minutes: 15,
+    points: [...pointsOf(record, { system: 'us', today: '2026-04-15' })],
+  };
 });
 afterAll(() => b.close());
 

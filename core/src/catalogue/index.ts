@@ -31,5 +31,6 @@ export type { SchoolKey } from './schools.ts';
 export { tyrePositions } from './entries/tyres.ts';
 export type { Choice } from './choice.ts';
 export * from './condition/index.ts';
+export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './wordings.ts';
 export { findEntries } from './find.ts';
 export { inText } from './in-text.ts';

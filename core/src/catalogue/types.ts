@@ -19,6 +19,25 @@ export interface Located extends UsualPlace {
   readonly medium?: Medium;
 }
 
+/**
+ * Wordings of one sentence, the fullest first. Braces stand for values: `{}` for the entry's own, `{freshTank}` for
+ * another's, `{bunkCount:bunk}` for a count with its noun. The last needs no value: it is said where none is known
+ * well enough to be said.
+ */
+export type Wordings = string | readonly [string, ...string[]];
+
+/** Words that hold for some kinds of a thing: where the spec is one of these, or nobody knows which it is. */
+export interface WordsIf {
+  readonly words: string;
+  /** A choice, or a counted size: `one` or `several`. */
+  readonly spec: string;
+  readonly is: readonly string[];
+  /** Only where the kind is known. */
+  readonly known?: true;
+}
+/** Words for every unit, or those that hold for its kind. */
+export type Advice = string | readonly WordsIf[];
+
 interface Entry {
   readonly key: string;
   readonly label: string;
@@ -32,9 +51,10 @@ interface Entry {
   readonly unitOnly?: true;
   /** How to check it on the lot. */
   readonly check: string;
-  readonly notToBeConfused?: string;
+  /** What it is easily taken for, as a sentence of its own. */
+  readonly notToBeConfused?: Advice;
   /** Where it can hurt: the usual caution, deferring to label, local code and licensed people. */
-  readonly caution?: string;
+  readonly caution?: Advice;
   readonly located?: Located;
   /** What is normal where that worries people. */
   readonly normal?: string;
@@ -50,7 +70,7 @@ interface Entry {
   readonly fromAxles?: number;
   /** What to demonstrate beside the card's sentence, and how long the doing takes. */
   readonly show?: { readonly what: string; readonly seconds: number };
-  /** Other specs whose numbers stand on the same card. */
+  /** Specs that are told on the same card: one thing, one card. */
   readonly numbers?: readonly string[];
 }
 
@@ -92,16 +112,20 @@ export interface SpecEntry extends Entry {
   readonly value: ValueKind;
   /** A figure of our own business: not for guests, nor in anything published. */
   readonly ours?: true;
-  /** The card's sentence; `{}` stands for the value. Without it the number only appears on others' cards. */
-  readonly say?: string;
+  /** The card's sentence, where the spec is not told on another's card. */
+  readonly say?: Wordings;
+  /** The whole sentence for some choices, where the choice's label does not fit into one. */
+  readonly sayWhen?: Readonly<Record<string, string>>;
+  /** Why it is not for speech; every other spec is told on some card. */
+  readonly silent?: string;
 }
 
 export interface FeatureEntry extends Entry {
   /** “a rear camera”: for “prepared for …”. */
   readonly noun: string;
   /** The card's sentence when it is fitted. */
-  readonly say: string;
-  /** Said when it is not fitted and a buyer would ask. */
+  readonly say: Wordings;
+  /** Said when it is not fitted and a buyer would ask: that it is not there, and nothing that this merely suggests. */
   readonly lack?: string;
   /** Features that make up for its lack. */
   readonly madeUpBy?: readonly string[];

@@ -2,6 +2,7 @@ import type { SpecKey } from '../catalogue/index.ts';
 import {
   amountOf,
   countedOf,
+  howMany,
   formatSpec,
   hasFeature,
   textOf,
@@ -51,14 +52,14 @@ const shoreForCooling: Rule = {
   needs: ['shoreAmps', 'acUnits'],
   source: 'Two air conditioners want 50 A or load management: common practice',
   test: (record, { system }) => {
-    const [rated, cooling] = [amountOf(record, 'shoreAmps'), countedOf(record, 'acUnits')];
-    if (rated === undefined || !cooling || cooling.count < 2 || rated >= 50) return [];
+    const [rated, cooling] = [amountOf(record, 'shoreAmps'), howMany(record, 'acUnits')];
+    if (rated === undefined || cooling === undefined || cooling < 2 || rated >= 50) return [];
     return [
       say({
         field: 'shoreAmps',
         severity: 'doubtful',
         title: 'Little power for this cooling',
-        sentence: `${cooling.count} air conditioners on ${amps(rated, system)}: both together trip it unless something shares the load. Which one runs?`,
+        sentence: `${cooling} air conditioners on ${amps(rated, system)}: both together trip it unless something shares the load. Which one runs?`,
         also: ['acUnits'],
       }),
     ];
@@ -71,7 +72,7 @@ const coolingCount: Rule = {
   needs: ['acUnits', 'secondAc'],
   source: 'By definition',
   test: (record) => {
-    const count = countedOf(record, 'acUnits')?.count;
+    const count = howMany(record, 'acUnits');
     const second = record.features.secondAc?.value.state;
     if (count === undefined || second === undefined) return [];
     const isThere = hasFeature(record, 'secondAc');
@@ -205,7 +206,7 @@ const batteryVolts: Rule = {
   test: (record) => {
     const volts = amountOf(record, 'batteryVolts');
     const wiring = textOf(record, 'batteryWiring');
-    const count = countedOf(record, 'batteryCharge')?.count ?? 1;
+    const count = howMany(record, 'batteryCharge') ?? 1;
     if (volts === undefined || !wiring) return [];
     const inRow = wiring === 'series' ? count : wiring === 'both' ? 2 : 1;
     if (volts * inRow === 12) return [];

@@ -1,7 +1,7 @@
 import { labelLine } from '../cargo-label/index.ts';
 import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import { labelPoundsPerGallon, poundsPerGallon, type System } from '../quantity/index.ts';
-import { amountOf, countedOf, hasFeature, howOf, textOf } from '../record/index.ts';
+import { amountOf, howMany, hasFeature, howOf, textOf } from '../record/index.ts';
 import { listed, manyAre, percent, say } from './say.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { inSentence, pounds } from './ways.ts';
@@ -164,9 +164,9 @@ const singleAxle: Rule = {
   needs: ['axleRating', 'uvw'],
   source: 'Single axles to about 4,200 lb as built: common practice',
   test: (record, { system }) => {
-    const axles = countedOf(record, 'axleRating');
+    const axles = howMany(record, 'axleRating');
     const uvw = amountOf(record, 'uvw');
-    if (axles?.count !== 1 || uvw === undefined || uvw <= 4200) return [];
+    if (axles !== 1 || uvw === undefined || uvw <= 4200) return [];
     return [
       say({
         field: 'axleRating',

@@ -9,6 +9,7 @@ import { findingsOf, inspectionState } from '../condition/index.ts';
 import {
   formatSpec,
   hasFeature,
+  isExact,
   textOf,
   type SpecValue,
   type UnitRecord,
@@ -82,9 +83,10 @@ const byChoices = (
 };
 
 const amountIn = (value: SpecValue | undefined): number | undefined => {
-  if (value?.kind === 'quantity') return value.amount;
+  if (value?.kind === 'quantity') return isExact(value) ? value.amount : undefined;
   if (value?.kind === 'number') return value.number;
-  return value?.kind === 'counted' ? value.count * value.each : undefined;
+  if (value?.kind !== 'counted' || value.each === undefined) return undefined;
+  return value.count * value.each;
 };
 
 /** Pounds in a kilogram; NIST SP 811, appendix B.8, turned round. */

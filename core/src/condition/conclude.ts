@@ -1,4 +1,10 @@
-import { lookEntry, type Ask, type GuidedLook, type LookKey } from '../catalogue/index.ts';
+import {
+  lookEntry,
+  type Ask,
+  type Gravity,
+  type GuidedLook,
+  type LookKey,
+} from '../catalogue/index.ts';
 import type { Answer } from '../record/index.ts';
 
 export type Answers = Readonly<Partial<Record<string, Answer>>>;
@@ -17,8 +23,12 @@ export interface Conclusion {
   readonly weighed: readonly Weighed[];
   /** What was not answered yet, in the order in which it is asked. */
   readonly open: readonly Ask[];
+  /** How bad what it points or leans to is; undefined where the answers do not tell, or it is nothing grave. */
+  readonly proposes: Gravity | undefined;
   /** Worded with care: what was seen, what it speaks for, and who decides. */
   readonly sentence: string;
+  /** The same for a buyer, who is told and not instructed. */
+  readonly toBuyer: string;
 }
 
 /** By so many signs the leading explanation must be ahead to be named without a “perhaps”; common practice. */
@@ -74,10 +84,14 @@ export const conclude = (key: LookKey, answers: Answers): Conclusion => {
   const look = lookEntry(key);
   const weighed = weigh(look, answers);
   const strength = strengthOf(weighed);
+  const words = worded(strength, weighed);
+  const likely = look.explanations.find((row) => row.key === weighed[0]?.key);
   return {
     strength,
     weighed,
     open: look.asks.filter((ask) => answers[ask.key] === undefined),
-    sentence: `${worded(strength, weighed)} ${look.always}`,
+    proposes: strength === 'open' ? undefined : likely?.proposes,
+    sentence: `${words} ${look.always}`,
+    toBuyer: `${words} ${look.toBuyer}`,
   };
 };

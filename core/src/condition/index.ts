@@ -2,8 +2,11 @@ export { conclude, type Answers, type Conclusion, type Weighed } from './conclud
 export {
   findingInputs,
   findingsOf,
+  gravityNow,
   isSaidFirst,
+  isToldFirst,
   needsTechnician,
+  openFindings,
   saidFirst,
   type FoundThing,
 } from './findings.ts';
@@ -16,6 +19,7 @@ export {
   type WheelOn,
 } from './wheels.ts';
 export {
+  inspectedOn,
   inspectionInputs,
   inspectionOf,
   inspectionState,
@@ -25,4 +29,3 @@ export {
   type ItemOn,
   type Operable,
 } from './inspection.ts';
-export { disclosureOf, type Disclosed, type Disclosure } from './disclosure.ts';

@@ -6,14 +6,8 @@ import {
   type InspectionKey,
 } from '../catalogue/index.ts';
 import { formatDate } from '../dates/index.ts';
-import {
-  textOf,
-  type Change,
-  type Entry,
-  type Inspected,
-  type UnitRecord,
-} from '../record/index.ts';
-import { findingsOf, needsTechnician } from './findings.ts';
+import { type Change, type Entry, type Inspected, type UnitRecord } from '../record/index.ts';
+import { gravityNow, needsTechnician, openFindings } from './findings.ts';
 
 /** An item that is to be tried on this unit, and how it came out. */
 export interface ItemOn {
@@ -118,24 +112,44 @@ const listed = (items: readonly ItemOn[]): string =>
 const featuresOf = (items: readonly ItemOn[]): readonly FeatureKey[] =>
   items.flatMap(({ item }) => (item.of && isFeatureKey(item.of) ? [item.of] : []));
 
+/** The day on which a technician signed the inspection as it stands now; undefined where none did. */
+export const inspectedOn = (record: UnitRecord): string | undefined => {
+  const { signed } = inspectionState(record);
+  return signed ? record.signatures['inspection']?.at.slice(0, 10) : undefined;
+};
+
+/** Why nothing may be operated, as far as that is the inspection's doing. */
+const notYet = ({
+  passed,
+  failed,
+  notTried,
+  left,
+  signed,
+}: InspectionState): string | undefined => {
+  const isBegun = passed + failed.length + notTried.length > 0;
+  const items = `${left.length} ${left.length === 1 ? 'item is' : 'items are'} left`;
+  if (!isBegun) return 'Not inspected yet: it may be told, nothing may be operated.';
+  if (!signed)
+    return `The inspection is not signed${left.length > 0 ? `, ${items}` : ''}: nothing may be operated.`;
+  return left.length > 0
+    ? `The inspection is not complete, ${items}: nothing may be operated.`
+    : undefined;
+};
+
 /**
- * Whether a unit may be operated: it was inspected, and nothing stands against it that a technician has to
- * decide. What failed or was not tried is told, and not operated.
+ * Whether a unit may be operated: a technician signed its whole inspection, and nothing stands against it that a
+ * technician has to decide. What failed or was not tried is told, and not operated. A date alone opens nothing.
  */
 export const operableOf = (record: UnitRecord): Operable => {
-  const { failed, notTried, left, passed } = inspectionState(record);
+  const state = inspectionState(record);
+  const { failed, notTried } = state;
   const toldOnly = new Set([...featuresOf(failed), ...featuresOf(notTried)]);
-  const inspected = textOf(record, 'inspected');
-  const grave = findingsOf(record).find(
-    (found) => found.finding.gravity === 'do-not-show' && needsTechnician(found),
-  );
   const no = (why: string): Operable => ({ may: false, why, toldOnly });
-  if (!inspected && passed === 0)
-    return no('Not inspected yet: it may be told, nothing may be operated.');
-  if (!inspected)
-    return no(
-      `The inspection is not signed${left.length > 0 ? `, ${left.length} items are left` : ''}: nothing may be operated.`,
-    );
+  const inspection = notYet(state);
+  if (inspection) return no(inspection);
+  const grave = openFindings(record).find(
+    (found) => gravityNow(found) === 'do-not-show' && needsTechnician(found),
+  );
   if (grave)
     return no(
       'A finding that says “do not show” waits for a technician: nothing may be operated until it is signed.',
@@ -144,5 +158,6 @@ export const operableOf = (record: UnitRecord): Operable => {
   if (most.length > 0) return no(`Failed: ${listed(most)}. Nothing may be operated.`);
   const but = [...failed, ...notTried];
   const except = but.length > 0 ? ` Failed or not tried: ${listed(but)}.` : '';
-  return { may: true, why: `Inspected ${formatDate(inspected)}.${except}`, toldOnly };
+  const on = formatDate(inspectedOn(record) ?? '');
+  return { may: true, why: `Inspected ${on}.${except}`, toldOnly };
 };

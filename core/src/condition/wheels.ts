@@ -1,10 +1,24 @@
-import { wheelPlaces, type LookKey, type SpecKey, type WheelKey } from '../catalogue/index.ts';
-import { formatDate, monthsBetween } from '../dates/index.ts';
-import { builtOn, readDotDate, tyreMonths } from '../identity/index.ts';
+import {
+  wheelPlaces,
+  type HowKnown,
+  type LookKey,
+  type SpecKey,
+  type WheelKey,
+} from '../catalogue/index.ts';
+import { monthsBetween } from '../dates/index.ts';
+import {
+  builtOn,
+  dotWeek,
+  readDotDate,
+  tyreMonths,
+  sizeOf,
+  type DotDate,
+} from '../identity/index.ts';
 import {
   amountOf,
-  countedOf,
+  howMany,
   hasFeature,
+  howOf,
   textOf,
   type Answer,
   type UnitRecord,
@@ -17,49 +31,71 @@ export interface WheelOn {
   readonly key: WheelKey;
   readonly label: string;
   readonly wheel: Wheel;
-  /** The week its tyre was built in, as a date; undefined where nobody has read it. */
+  /** The Sunday on which the week its tyre was built in began, to compare; undefined where nobody has read it. */
   readonly built: string | undefined;
-  /** Whole years. */
+  /** How the date is known. */
+  readonly how: HowKnown | undefined;
+  /** Whole years; undefined where the week is unknown or still to come. */
   readonly age: number | undefined;
-  /** In words: “built in September 2020, 6 years old: replace by 7”. */
+  /** In words, for whoever looks: “built in week 36 of 2020, 6 years old: replace by 7”. */
   readonly ageText: string;
+  /** In words, for a buyer; undefined where there is nothing sure to tell. */
+  readonly ageTold: string | undefined;
 }
 
 /** Watch from five years, replace by seven, whatever the tread: common practice. */
 const watchFrom = 5;
 const replaceBy = 7;
 
-/** How old a tyre is, in words. */
-export const ageWords = (built: string | undefined, months: number | undefined): string => {
-  if (built === undefined || months === undefined) return 'nobody has read its date';
-  const years = Math.floor(months / 12);
-  const since = `built ${formatDate(built)}`;
-  if (months < 0) return `${since}: that has not been yet`;
-  if (years >= replaceBy) return `${since}, ${years} years old: to be replaced, whatever the tread`;
-  if (years >= watchFrom)
-    return `${since}, ${years} years old: watch it, replace it by ${replaceBy}`;
-  if (years < 1) return `${since}, not a year old`;
-  return years === 1 ? `${since}, a year old` : `${since}, ${years} years old`;
+const yearsOld = (years: number): string => {
+  if (years < 1) return 'not a year old';
+  return years === 1 ? 'a year old' : `${years} years old`;
+};
+
+/**
+ * How old a tyre is, in words. A date code is a week: no day is made out of it.
+ * @param today `2026-04-10`
+ */
+export const ageWords = (date: DotDate | undefined, today: string): string => {
+  if (date === undefined) return 'nobody has read its date';
+  const week = dotWeek(date);
+  if (builtOn(date) > today) return `${week} is still to come: read its date again`;
+  const years = Math.floor(tyreMonths(date, today) / 12);
+  const since = `built in ${week}, ${yearsOld(years)}`;
+  if (years >= replaceBy) return `${since}: to be replaced, whatever the tread`;
+  return years >= watchFrom ? `${since}: watch it, replace it by ${replaceBy}` : since;
+};
+
+/** The same for a buyer: what it is, and what is usual. */
+const ageForBuyer = (date: DotDate, years: number): string => {
+  const since = `built in ${dotWeek(date)}, ${yearsOld(years)}`;
+  if (years >= replaceBy) return `${since}; tires this old are replaced whatever their tread`;
+  return years >= watchFrom ? `${since}; tires are replaced by ${replaceBy} years` : since;
 };
 
 const wheelOn = (record: UnitRecord, key: WheelKey, label: string, today: string): WheelOn => {
-  const read = readDotDate(textOf(record, `tyreDate${key}` as SpecKey) ?? '');
+  const spec = `tyreDate${key}` as SpecKey;
+  const read = readDotDate(textOf(record, spec) ?? '');
   const date = read.kind === 'good' ? read.date : undefined;
-  const built = date && builtOn(date);
-  const months = date && tyreMonths(date, today);
+  const isPast = date !== undefined && builtOn(date) <= today;
+  const age = isPast ? Math.floor(tyreMonths(date, today) / 12) : undefined;
+  const how = howOf(record, spec);
+  const isSure = how !== undefined && how !== 'guessed';
   return {
     key,
     label,
     wheel: record.wheels[key]?.value ?? {},
-    built,
-    age: months === undefined ? undefined : Math.floor(months / 12),
-    ageText: ageWords(built, months),
+    built: date && builtOn(date),
+    how,
+    age,
+    ageText: ageWords(date, today),
+    ageTold: date && age !== undefined && isSure ? ageForBuyer(date, age) : undefined,
   };
 };
 
 /** The wheels a unit has, the spare last; by its axles, one where nobody has counted them. */
 export const wheelsOf = (record: UnitRecord, today: string): readonly WheelOn[] => {
-  const axles = countedOf(record, 'axleRating')?.count ?? 1;
+  const axles = howMany(record, 'axleRating') ?? 1;
   return wheelPlaces
     .filter((place) => (place.key === 'Spare' ? hasFeature(record, 'spare') : place.axles <= axles))
     .map(({ key, label }) => wheelOn(record, key, label, today));
@@ -74,12 +110,17 @@ const isLater = (a: string | undefined, b: string | undefined): boolean =>
 /** With fewer tyres on the road than this the spare has a say in what is usual. */
 const fewOnRoad = 3;
 
-/** Wheels whose tyre is of another make, or was built half a year or more apart from most others. */
+const saysOtherwise = (a: string | undefined, b: string | undefined): boolean =>
+  a !== undefined && b !== undefined && a.toLowerCase() !== b.toLowerCase();
+
+/** Wheels whose tyre is of another make, size or load range, or was built half a year or more apart from most others. */
 export const oddWheels = (wheels: readonly WheelOn[]): readonly WheelOn[] => {
   const road = wheels.filter(({ key }) => key !== 'Spare');
   const voices = road.length < fewOnRoad ? wheels : road;
   const differs = (a: WheelOn, b: WheelOn): boolean =>
-    (a.wheel.make !== undefined && b.wheel.make !== undefined && a.wheel.make !== b.wheel.make) ||
+    saysOtherwise(a.wheel.make, b.wheel.make) ||
+    saysOtherwise(a.wheel.size && sizeOf(a.wheel.size), b.wheel.size && sizeOf(b.wheel.size)) ||
+    saysOtherwise(a.wheel.range, b.wheel.range) ||
     isLater(a.built, b.built) ||
     isLater(b.built, a.built);
   return road.filter((a) => {

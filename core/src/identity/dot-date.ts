@@ -44,3 +44,6 @@ export const builtOn = ({ week, year }: DotDate): string => {
 
 /** Whole months from the week it was built in to a date; negative when that lies before it. */
 export const tyreMonths = (date: DotDate, at: string): number => monthsBetween(builtOn(date), at);
+
+/** A date code in words: it is a week, and no day of it is known. @example dotWeek({ week: 36, year: 2025 }) // 'week 36 of 2025' */
+export const dotWeek = ({ week, year }: DotDate): string => `week ${week} of ${year}`;

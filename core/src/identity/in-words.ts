@@ -1,11 +1,10 @@
 import { formatQuantity, toInternal, type System } from '../quantity/index.ts';
-import { builtOn, readDotDate, tyreMonths } from './dot-date.ts';
+import { builtOn, dotWeek, readDotDate, tyreMonths } from './dot-date.ts';
 import { planInWords, readFloorPlan, type GlossaryRow } from './floor-plan.ts';
 import { loadOfIndex, speedOfSymbol } from './load-index.ts';
 import { modelYearsOf } from './model-year.ts';
 import { readTyreCode } from './tyre-code.ts';
 import { readVin } from './vin.ts';
-import { formatDate } from '../dates/index.ts';
 
 interface By {
   readonly system: System;
@@ -49,9 +48,11 @@ const tyreWords = (typed: string, { system }: By): string | undefined => {
 const tyreDateWords = (typed: string, { today }: By): string | undefined => {
   const read = readDotDate(typed);
   if (read.kind !== 'good') return undefined;
+  const week = dotWeek(read.date);
+  if (builtOn(read.date) > today) return `W${week.slice(1)} is still to come: read it again.`;
   const months = tyreMonths(read.date, today);
   const age = months < 24 ? `${months} months` : `${Math.floor(months / 12)} years`;
-  return `Built in the week of ${formatDate(builtOn(read.date))}, ${age} ago.`;
+  return `Built in ${week}, ${age} ago.`;
 };
 
 /**

@@ -1,6 +1,13 @@
 export { readVin, tidyVin, vinCheckDigit, type VinReading } from './vin.ts';
 export { modelYearsOf } from './model-year.ts';
-export { builtOn, readDotDate, tyreMonths, type DotDate, type DotReading } from './dot-date.ts';
+export {
+  builtOn,
+  dotWeek,
+  readDotDate,
+  tyreMonths,
+  type DotDate,
+  type DotReading,
+} from './dot-date.ts';
 export { readTyreCode, sizeOf, type TyreCode } from './tyre-code.ts';
 export { loadOfIndex, speedOfSymbol } from './load-index.ts';
 export { loadRanges, pressureOfRange, tableLoad } from './load-range.ts';

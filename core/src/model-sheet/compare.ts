@@ -72,7 +72,7 @@ export const differenceText = (
 const numberOf = (value: FieldValue | undefined): number | undefined => {
   if (value && 'kind' in value && value.kind === 'quantity') return value.amount;
   return value && 'kind' in value && value.kind === 'counted'
-    ? value.count * value.each
+    ? value.each && value.count * value.each
     : undefined;
 };
 

@@ -36,7 +36,7 @@ const following = (
   const others = statementsOf(entry).filter(({ how }) => how !== 'sheet' && how !== 'guessed');
   // A place is one thing at a time: what was measured here stands.
   if (others.length > 0 && part === 'places') return undefined;
-  if (!said && others.some((other) => agree(other.value, value))) return undefined;
+  if (!said && others.some((other) => agree(other.value, value, key))) return undefined;
   return { part, key, value, how: 'sheet', basedOn: entry?.version ?? 0 } as Change;
 };
 

@@ -9,7 +9,7 @@ import {
   type Spec,
   type StationKey,
 } from '../catalogue/index.ts';
-import { amountOf, countedOf, hasFeature, type Place, type UnitRecord } from '../record/index.ts';
+import { amountOf, howMany, hasFeature, type Place, type UnitRecord } from '../record/index.ts';
 import type { Box } from './box.ts';
 import { endOfLiving, furnitureOf, type Furniture } from './furniture.ts';
 import { isOnUnit } from './station-state.ts';
@@ -155,7 +155,7 @@ const usualPlace = (record: UnitRecord, entry: Spec | Feature, length: number): 
 };
 
 const axleBoxes = (record: UnitRecord, centre: Box): readonly Box[] => {
-  const count = countedOf(record, 'axleRating')?.count ?? 1;
+  const count = howMany(record, 'axleRating') ?? 1;
   return Array.from({ length: Math.min(count, 3) }, (_, i) => ({
     ...centre,
     y: centre.y + (i - (Math.min(count, 3) - 1) / 2) * axleSpacing,

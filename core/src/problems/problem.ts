@@ -10,7 +10,9 @@ const wordings = {
   empty: () => 'is empty. Type a value, or leave it as not known.',
   'not-a-quantity': (p: Params) =>
     `cannot be read: “${p['typed']}”. Type a number and a unit, like 26 ft 4 in, 8.03 m or 6,340 lb.`,
-  'not-a-number': (p: Params) => `cannot be read: “${p['typed']}”. Type a plain number.`,
+  'not-a-number': (p: Params) => `cannot be read: “${p['typed']}”. Type a whole number in figures.`,
+  'not-a-range': (p: Params) =>
+    `runs backward: “${p['typed']}”. Type the smaller figure first, like 16 to 18 ft.`,
   'unknown-unit': (p: Params) =>
     `has a unit nobody here knows: “${p['unit']}”. Use ft, in, m, cm, lb, kg, gal, L, ft³, psi, kPa, BTU/h, kW, W, A, Ah, V, CFM, °F, °C, mph or km/h.`,
   'other-dimension': (p: Params) =>

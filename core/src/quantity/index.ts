@@ -17,10 +17,14 @@ export {
 } from './display.ts';
 export {
   parseQuantity,
+  parseRough,
+  parseCount,
   parseCounted,
   parseSize,
   readNumber,
+  withFigures,
   type Parsed,
+  type Rough,
   type Counted,
 } from './parse.ts';
 export {

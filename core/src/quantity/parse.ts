@@ -55,10 +55,17 @@ const pieceFrom = (m: RegExpExecArray): Piece => {
   return { amount: readNumber(plain ?? ''), unit };
 };
 
+/** `35k`, `15K BTU`, `13.5 kBTU`: thousands; not the k of kg, kW, kPa and km. */
+const withThousands = (text: string): string =>
+  text.replace(/(\d[\d.,]*)\s*k(?=\s*(?:btu|$|[^a-z]))/i, (_, digits: string) =>
+    String(readNumber(digits) * 1000),
+  );
+
 const tidy = (typed: string): string =>
-  typed
-    .trim()
-    .replace(/\b(?:cu\.?\s*ft|ft\^?3)\b/i, 'ft³')
+  withThousands(typed.trim())
+    .replace(/\b(?:cu(?:bic)?\.?[\s-]*(?:ft|foot|feet)\.?|ft\^?3)(?=\W|$)/i, 'ft³')
+    .replace(/\bamp(?:ere)?s?[\s-]hours?\b/i, 'Ah')
+    .replace(/(?:°|\bdeg(?:rees?|\.)?)\s*(?=[fc]\b)/i, '°')
     .replace(/\bm\^?3\/h\b/i, 'm³/h')
     .replace(/^r[-\s]*(?=\d)(.+)$/i, '$1 R')
     .replaceAll('⁄', '/')
@@ -131,16 +138,48 @@ export const parseQuantity = (typed: string, display: Display, system: System): 
   return fail(read.problem.code, { typed, ...read.problem.params });
 };
 
+const numberWords = [
+  'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve',
+] as const; // prettier-ignore
+
+/** A number that was written out at the beginning, in figures. @example withFigures('two 30s') // '2 30s' */
+export const withFigures = (typed: string): string =>
+  typed.replace(/^\s*([a-z]+)\b/i, (all, word: string) => {
+    const at = (numberWords as readonly string[]).indexOf(word.toLowerCase());
+    return at < 0 ? all : String(at + 1);
+  });
+
+/** A count and a size: with a sign between, or with a space before what cannot be the rest of the same number. */
+const countAndSize = [
+  /^\s*(\d+)\s*[x×*@]\s*(.+)$/i,
+  /^\s*(\d)\s*-\s*(\d.*)$/,
+  /^\s*(\d{1,2})\s+(\d{2}(?!\d).*|\d{1,3}(?:,\d{3})+.*|\d{4,}.*)$/,
+] as const;
+
+/** Figures in the plural: two 30s. */
+const singular = (typed: string): string => typed.replace(/(\d)[’']?s\b/i, '$1');
+
+/**
+ * How many, where only that was typed: `12`, `two`, `2 × ?`.
+ * @returns undefined where something else stands there
+ */
+export const parseCount = (typed: string): number | undefined => {
+  const count = /^\s*(\d{1,2})\s*(?:[x×*@]\s*\?)?\s*$/.exec(withFigures(typed))?.[1];
+  return count === undefined ? undefined : Number(count);
+};
+
 /**
  * A counted size: `2 x 30`, `2 × 30 lb`, or one size alone, which means one of them.
  * @returns count and the size of each in internal units
+ * @example parseCounted('two 30s', 'weight', 'us') // { ok: true, value: { count: 2, each: 30 } }
  * @example parseCounted('2 x 30', 'weight', 'us') // { ok: true, value: { count: 2, each: 30 } }
  */
 export const parseCounted = (typed: string, display: Display, system: System): Parsed<Counted> => {
-  const m = /^\s*(\d+)\s*[x×*@]\s*(.+)$/i.exec(typed);
+  const text = singular(withFigures(typed));
+  const m = countAndSize.map((pattern) => pattern.exec(text)).find(Boolean);
   const count = m ? Number(m[1]) : 1;
   if (count < 1 || count > 99) return fail('count', { typed });
-  const each = parseQuantity(m?.[2] ?? typed, display, system);
+  const each = parseQuantity(m?.[2] ?? text, display, system);
   return each.ok ? { ok: true, value: { count, each: each.value } } : each;
 };
 
@@ -163,4 +202,68 @@ export const parseSize = (
   const bad = read.find((side) => !side.ok);
   if (bad) return bad as Parsed<never>;
   return { ok: true, value: read.flatMap((side) => (side.ok ? [side.value] : [])) };
+};
+
+/** A figure that was given only roughly, in internal units. */
+export interface Rough {
+  readonly amount: number;
+  readonly bound?: 'about' | 'under' | 'over' | undefined;
+  /** The upper end of a range. */
+  readonly to?: number;
+}
+
+/** How people say that a figure is rough; before it or behind it. Common practice. */
+const roughly = [
+  { bound: 'about', before: /^(?:about|approx(?:imately|\.)?|around|roughly|circa|ca\.?|~|≈)\s*/i },
+  { bound: 'under', before: /^(?:(?:just )?under|below|less than|not quite|<|≤)\s*/i },
+  { bound: 'over', before: /^(?:(?:just )?over|above|more than|at least|>|≥)\s*/i },
+  { bound: 'about', behind: /(\d)\s*-?ish$/i },
+  { bound: 'over', behind: /(\d[^+]*)\+$/ },
+] as const;
+
+/** “Up to 300” is said of a limit, and is that limit. */
+const limitWords = /^(?:up to|max(?:imum|\.)?)\s+|\s+max(?:imum|\.)?$/gi;
+
+const rangeSign = /^(.*\d[^-–—]*?)\s*(?:–|—|-|\bto\b)\s*(?=[\d½¼¾⅛⅜⅝⅞])(.+)$/i;
+const hasUnit = /[a-z'"°³′″’”#]/i;
+/** `2-1/2` and `12-1/4` are whole numbers with a fraction. */
+const mixed = /^\s*\d+-\d+\/\d+/;
+
+const range = (typed: string, display: Display, system: System): Parsed<Rough> | undefined => {
+  const m = mixed.test(typed) || minus.test(typed) ? null : rangeSign.exec(typed);
+  if (!m) return undefined;
+  const [, low = '', high = ''] = m;
+  const unit = /[^\d\s.,½¼¾⅛⅜⅝⅞/-].*$/.exec(high)?.[0] ?? '';
+  const to = parseQuantity(high, display, system);
+  const from = parseQuantity(hasUnit.test(low) ? low : `${low} ${unit}`, display, system);
+  if (!from.ok) return from;
+  if (!to.ok) return to;
+  return from.value < to.value
+    ? { ok: true, value: { amount: from.value, to: to.value } }
+    : fail('not-a-range', { typed });
+};
+
+/** How rough the words say it is, and the words without that. */
+const roughness = (text: string): { readonly bare: string; readonly bound?: Rough['bound'] } => {
+  for (const row of roughly) {
+    const pattern = 'before' in row ? row.before : row.behind;
+    if (pattern.test(text)) {
+      return { bare: text.replace(pattern, 'before' in row ? '' : '$1'), bound: row.bound };
+    }
+  }
+  return { bare: text };
+};
+
+/**
+ * A quantity that may be given only roughly: `about 200`, `under 3,200`, `60+`, `16–18 ft`, beside all that
+ * `parseQuantity` takes.
+ * @example parseRough('16–18 ft', 'feet', 'us') // { ok: true, value: { amount: 192, to: 216 } }
+ */
+export const parseRough = (typed: string, display: Display, system: System): Parsed<Rough> => {
+  const { bare, bound } = roughness(typed.trim().replaceAll(limitWords, ''));
+  const between = bound === undefined ? range(bare, display, system) : undefined;
+  if (between) return between;
+  const read = parseQuantity(bare, display, system);
+  if (!read.ok) return fail(read.problem.code, { ...read.problem.params, typed });
+  return { ok: true, value: { amount: read.value, ...(bound ? { bound } : {}) } };
 };

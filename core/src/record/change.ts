@@ -114,6 +114,13 @@ const limits: {
     const params = { typed: choice, choices: choices.map((c) => c.label).join(', ') };
     return keys.includes(choice) ? undefined : problem('not-a-choice', params);
   },
+  quantity: ({ amount, to }, { plausible }) => {
+    const isNothing = amount === 0 && plausible.from > 0;
+    const isBackward = to !== undefined && to <= amount;
+    return isNothing || isBackward
+      ? problem('impossible', { value: isBackward ? to : amount, limit: 1_000_000 })
+      : undefined;
+  },
   size: ({ sides }, kind) =>
     sides.length === kind.sides.length
       ? undefined
@@ -158,13 +165,13 @@ export const entryOf = (
 /** What a change wants said of a field from now on, the best known first; undefined when it is taken back. */
 const sayingsAfter = (
   before: Entry<FieldValue> | undefined,
-  { part, value, how, others }: Change,
+  { part, key, value, how, others }: Change,
 ): readonly [Said<FieldValue>, ...Said<FieldValue>[]] | undefined => {
   if (value === null) return undefined;
   const said: Said<FieldValue> = { value, how };
   if (others) return [said, ...others];
   return isDisputable(part)
-    ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said)
+    ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said, key)
     : [said];
 };
 

@@ -4,12 +4,14 @@ import {
   isSpecKey,
   specEntry,
   specs,
+  type Advice,
   type Feature,
   type FeatureKey,
   type HowKnown,
   type Spec,
   type SpecKey,
   type ValueKind,
+  type WordsIf,
 } from '../catalogue/index.ts';
 import { formatDate } from '../dates/index.ts';
 import {
@@ -17,23 +19,42 @@ import {
   formatQuantity,
   formatSize,
   formatWhole,
+  type Display,
   type System,
 } from '../quantity/index.ts';
 import type { SpecValue, UnitRecord } from './schema.ts';
 
+type Value<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
+
+/** The one figure a quantity is worked with: of a range its middle. */
+export const figureOf = ({ amount, to }: Value<'quantity'>): number =>
+  to === undefined ? amount : (amount + to) / 2;
+
+/** Whether a value says one figure and no more or less: not about, not under, not from here to there. */
+export const isExact = (value: SpecValue): boolean =>
+  value.kind !== 'quantity' || (value.bound === undefined && value.to === undefined);
+
 /** A quantity in internal units; undefined when it is not known. */
 export const amountOf = (record: UnitRecord, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
-  return value?.kind === 'quantity' ? value.amount : undefined;
+  return value?.kind === 'quantity' ? figureOf(value) : undefined;
 };
 
-/** A counted size; undefined when it is not known. */
+/** A counted size; undefined when it is not known, or only counted. */
 export const countedOf = (
   record: UnitRecord,
   key: SpecKey,
 ): { readonly count: number; readonly each: number } | undefined => {
   const value = record.specs[key]?.value;
-  return value?.kind === 'counted' ? value : undefined;
+  if (value?.kind !== 'counted' || value.each === undefined) return undefined;
+  return { count: value.count, each: value.each };
+};
+
+/** How many there are, whether or not their size is known; undefined when nobody has counted. */
+export const howMany = (record: UnitRecord, key: SpecKey): number | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'number') return value.number;
+  return value?.kind === 'counted' ? value.count : undefined;
 };
 
 /** The sides of a thing; undefined when they are not known. */
@@ -71,12 +92,32 @@ const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolea
  * a tank where the heater is tankless. What was written all the same stays in sight, to be objected to and corrected.
  */
 export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
-  const axles = countedOf(record, 'axleRating')?.count ?? 1;
+  const axles = howMany(record, 'axleRating') ?? 1;
   if ((entry.fromAxles ?? 1) > axles) return false;
   if (isRuledOut(record, entry)) return false;
   if (entry.partOf === undefined) return true;
   const whole = featureEntry(entry.partOf as FeatureKey);
   return record.features[whole.key]?.value.state !== 'none' && applies(record, whole);
+};
+
+/** What of a thing's kind words may hang on: its choice, or whether there are one or several. */
+const kindIn = (record: UnitRecord, key: SpecKey): string | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'choice') return value.choice;
+  if (value?.kind !== 'counted') return undefined;
+  return value.count > 1 ? 'several' : 'one';
+};
+
+const holds = (record: UnitRecord, { spec, is, known }: WordsIf): boolean => {
+  const kind = isSpecKey(spec) ? kindIn(record, spec) : undefined;
+  return kind === undefined ? known !== true : is.includes(kind);
+};
+
+/** A caution or a look-alike as it holds for this unit, by the kind that is recorded; undefined where none does. */
+export const adviceFor = (record: UnitRecord, advice: Advice | undefined): string | undefined => {
+  if (advice === undefined || typeof advice === 'string') return advice;
+  const words = advice.filter((row) => holds(record, row)).map((row) => row.words);
+  return words.length > 0 ? words.join(' ') : undefined;
 };
 
 /**
@@ -90,7 +131,7 @@ export const formatSpec = (
   how: HowKnown,
 ): string => {
   const text = bareSpec(key, value, system);
-  return how === 'guessed' ? `about ${text}` : text;
+  return how === 'guessed' && isExact(value) ? `about ${text}` : text;
 };
 
 const choiceLabel = (
@@ -99,7 +140,16 @@ const choiceLabel = (
 ): string => choices.find((c) => c.key === choice)?.label ?? choice;
 
 type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
-type Value<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
+
+const quantityText = (
+  { amount, bound, to }: Value<'quantity'>,
+  display: Display,
+  system: System,
+): string => {
+  const text = formatQuantity(amount, display, system);
+  if (to !== undefined) return `${text} to ${formatQuantity(to, display, system)}`;
+  return bound ? `${bound} ${text}` : text;
+};
 
 /** How each kind of value is written. */
 const written: {
@@ -108,8 +158,9 @@ const written: {
   text: ({ text }) => text,
   number: ({ number }, { money }) => (money ? formatWhole(number) : String(number)),
   choice: ({ choice }, kind) => choiceLabel(kind, choice),
-  quantity: ({ amount }, { display }, system) => formatQuantity(amount, display, system),
-  counted: (value, { display }, system) => formatCounted(value, display, system),
+  quantity: (value, { display }, system) => quantityText(value, display, system),
+  counted: ({ count, each }, { display }, system) =>
+    each === undefined ? `${count} × ?` : formatCounted({ count, each }, display, system),
   size: ({ sides }, { display }, system) => formatSize(sides, display, system),
   date: ({ date }) => formatDate(date),
 };

@@ -35,16 +35,28 @@ export const howKnownSchema = z.enum(keysOf<HowKnown>(knownBy));
 export const featureStateSchema = z.enum(keysOf<FeatureState>(featureStates));
 const amount = z.number().positive().max(1_000_000);
 
+/** How far a figure goes that somebody gave only roughly: about 200, under 3,200, over 60. */
+export const bounds = ['about', 'under', 'over'] as const;
+export type Bound = (typeof bounds)[number];
+
 /** Quantities are in the internal units of `quantity/units.ts`; dates are `2025-03` or `2026-03-14`. */
 export const specValueSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('text'), text: z.string().trim().min(1).max(textLimit) }),
   z.strictObject({ kind: z.literal('number'), number: z.number().int().min(0).max(9_999_999) }),
   z.strictObject({ kind: z.literal('choice'), choice: z.string().min(1).max(40) }),
-  z.strictObject({ kind: z.literal('quantity'), amount }),
+  z.strictObject({
+    kind: z.literal('quantity'),
+    /** Nothing only where there can be nothing: a step of 0 in. */
+    amount: z.number().min(0).max(1_000_000),
+    bound: z.enum(bounds).optional(),
+    /** The upper end of a range, 16 to 18 ft. */
+    to: amount.optional(),
+  }),
   z.strictObject({
     kind: z.literal('counted'),
     count: z.number().int().min(1).max(99),
-    each: amount,
+    /** Left out where they were only counted. */
+    each: amount.optional(),
   }),
   z.strictObject({ kind: z.literal('size'), sides: z.array(amount).min(2).max(3) }),
   z.strictObject({

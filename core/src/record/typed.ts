@@ -1,9 +1,13 @@
 import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import {
+  parseCount,
   parseCounted,
   parseQuantity,
+  parseRough,
   parseSize,
   readNumber,
+  toInternal,
+  withFigures,
   type Parsed,
   type System,
 } from '../quantity/index.ts';
@@ -17,18 +21,52 @@ const impossibleAbove = 1_000_000;
 
 const refuse = (problem: Problem): Parsed<never> => ({ ok: false, problem });
 
+type Of<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+
+/** A label as it may be typed: fractions as figures, without its unit, in any case. */
+const plainChoice = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFKC')
+    .replaceAll('⁄', '/')
+    .replaceAll(/["”″]|\binch(?:es)?\b|\bin\b\.?/g, '')
+    .replaceAll(/[\s-]+/g, ' ')
+    .trim();
+
 /** A choice is typed by its key or by its label, in any case. */
 const choiceNamed = (
   choices: readonly { readonly key: string; readonly label: string }[],
   text: string,
-): string =>
-  choices.find((c) => [c.key, c.label].some((name) => name.toLowerCase() === text.toLowerCase()))
-    ?.key ?? text;
+): string => {
+  const typed = plainChoice(text);
+  const named = choices.find((c) => [c.key, c.label].some((name) => plainChoice(name) === typed));
+  return named?.key ?? text;
+};
+
+/** A sum of money as people write it: `$52,897.00`, `52.9k`. */
+const money = (text: string): string => {
+  const bare = text.replace(/^[$€£]\s*/, '').replace(/[.,]00$/, '');
+  const thousands = /^(\d[\d.,]*)\s*k$/i.exec(bare)?.[1];
+  return thousands === undefined ? bare : String(Math.round(readNumber(thousands) * 1000));
+};
+
+/** Only how many was typed; not where it can be the size of one. */
+const countAlone = (
+  text: string,
+  { counts, plausible, display }: Of<'counted'>,
+  system: System,
+) => {
+  const count = parseCount(text);
+  if (count === undefined || count < 1) return undefined;
+  const isMarked = text.includes('?');
+  const each = parseQuantity(String(count), display, system);
+  const least = toInternal(plausible.from, plausible.unit);
+  const isTooSmall = each.ok && each.value < least;
+  return isMarked || (isTooSmall && count <= counts.to) ? count : undefined;
+};
 
 const valued = <T>(read: Parsed<T>, value: (read: T) => SpecValue): Parsed<SpecValue> =>
   read.ok ? { ok: true, value: value(read.value) } : read;
-
-type Of<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 
 /** How each kind of field reads what was typed into it. */
 const readers: {
@@ -43,16 +81,22 @@ const readers: {
     ok: true,
     value: { kind: 'choice', choice: choiceNamed(choices, text) },
   }),
-  number: (text) => {
-    const number = readNumber(text);
+  number: (text, kind) => {
+    const number = readNumber(kind.money ? money(text) : withFigures(text));
     return Number.isInteger(number)
       ? { ok: true, value: { kind: 'number', number } }
       : refuse({ code: 'not-a-number', params: { typed: text } });
   },
   quantity: (text, { display }, system) =>
-    valued(parseQuantity(text, display, system), (amount) => ({ kind: 'quantity', amount })),
-  counted: (text, { display }, system) =>
-    valued(parseCounted(text, display, system), (counted) => ({ kind: 'counted', ...counted })),
+    valued(parseRough(text, display, system), (rough) => ({ kind: 'quantity', ...rough })),
+  counted: (text, kind, system) => {
+    const count = countAlone(text, kind, system);
+    if (count !== undefined) return { ok: true, value: { kind: 'counted', count } };
+    return valued(parseCounted(text, kind.display, system), (counted) => ({
+      kind: 'counted',
+      ...counted,
+    }));
+  },
   size: (text, { display, sides }, system) =>
     valued(parseSize(text, display, sides.length, system), (read) => ({
       kind: 'size',
@@ -76,7 +120,8 @@ const rawValue = (key: SpecKey, typed: string, system: System): Parsed<SpecValue
 
 /** The figure that cannot be nothing or beyond all measure; a count of none is a count. */
 const sizeOf = (value: SpecValue): number | undefined => {
-  if (value.kind === 'quantity') return value.amount;
+  // A quantity of nothing is for its field to judge: there are steps of 0 in.
+  if (value.kind === 'quantity') return value.amount === 0 ? undefined : value.amount;
   if (value.kind === 'counted') return value.each;
   if (value.kind === 'size') return Math.min(...value.sides);
   return value.kind === 'number' && value.number !== 0 ? value.number : undefined;

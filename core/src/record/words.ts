@@ -85,6 +85,9 @@ const labelIn = (rows: readonly { key: string; label: string }[], key: string): 
 const wheelText = (wheel: ValueOf<'wheels'>, system: System): string =>
   [
     wheel.make,
+    wheel.size,
+    wheel.range && `load range ${wheel.range}`,
+    wheel.index !== undefined && `load index ${wheel.index}`,
     wheel.tread && treads(wheel.tread),
     wheel.pressure !== undefined && formatQuantity(wheel.pressure, 'pressure', system),
     wheel.wear && `worn ${labelIn(wears, wheel.wear)}`,

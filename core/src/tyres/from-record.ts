@@ -1,14 +1,7 @@
 import { oddWheels, wheelsOf, type WheelOn } from '../condition/index.ts';
 import { pressureOfRange, readTyreCode } from '../identity/index.ts';
 import { givenOf, sumOf, type Given } from '../numbers/index.ts';
-import {
-  amountOf,
-  countedOf,
-  howOf,
-  textOf,
-  type Trial,
-  type UnitRecord,
-} from '../record/index.ts';
+import { amountOf, howMany, howOf, textOf, type Trial, type UnitRecord } from '../record/index.ts';
 import type { TyresInput } from './tyres.ts';
 
 const known = (entries: Readonly<Record<string, unknown>>): object =>
@@ -74,6 +67,6 @@ export const tyresInputOf = (
       oldest: ages.length > 0 ? Math.max(...ages) : undefined,
       odd: odd.length > 0 ? odd : undefined,
     }),
-    count: (countedOf(record, 'axleRating')?.count ?? 1) * 2,
+    count: (howMany(record, 'axleRating') ?? 1) * 2,
   } as TyresInput;
 };

@@ -1,5 +1,14 @@
-export { pointSchema, secondsFor, totalSeconds, type CardNumber, type Point } from './point.ts';
-export { pointsOf, routeOf } from './points.ts';
+export {
+  paces,
+  pointSchema,
+  secondsFor,
+  totalSeconds,
+  usualPace,
+  wordsIn,
+  type CardNumber,
+  type Point,
+} from './point.ts';
+export { pointsOf, routeOf, type Presenting } from './points.ts';
 export { modelTalk, noTalk, type ModelTalk } from './told.ts';
 export {
   marks,

@@ -36,7 +36,12 @@ export interface WalkLog {
   readonly finished: boolean;
   readonly worked: number;
   readonly done: readonly LogLine[];
+  /** Planned to the end and not given. */
   readonly missed: readonly Point[];
+  /** Taken out of the plan on the way, for want of time. */
+  readonly leftOut: readonly Point[];
+  /** Minutes that the buyer had, as it was planned last. */
+  readonly minutes: number;
   readonly marks: readonly LogMark[];
   readonly stations: readonly StationTime[];
 }
@@ -101,11 +106,15 @@ export const logOf = (plan: WalkPlan, events: readonly WalkEvent[]): WalkLog => 
   const state = foldWalk(plan, events);
   const done = doneLines(plan, events);
   const given = new Set(done.map((line) => line.point.id));
+  const leftOut = state.leftOut.filter(({ id }) => !given.has(id));
+  const out = new Set(leftOut.map(({ id }) => id));
   return {
     finished: state.finished,
     worked: state.worked,
     done,
-    missed: plan.points.filter((p) => !given.has(p.id)),
+    missed: plan.points.filter((p) => !given.has(p.id) && !out.has(p.id)),
+    leftOut,
+    minutes: state.minutes,
     marks: marksIn(plan, events),
     stations: stationTimes(plan, done),
   };

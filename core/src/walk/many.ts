@@ -83,7 +83,10 @@ const average = (numbers: readonly number[]): number =>
 const skippedIn = (walks: readonly Read[]): readonly SkippedCard[] => {
   const cards = walks.flatMap(({ plan, log }) => {
     const missed = new Set(log.missed.map(({ id }) => id));
-    return plan.points.map(({ id, label }) => ({ id, label, isSkipped: missed.has(id) }));
+    const out = new Set(log.leftOut.map(({ id }) => id));
+    return plan.points
+      .filter(({ id }) => !out.has(id))
+      .map(({ id, label }) => ({ id, label, isSkipped: missed.has(id) }));
   });
   return grouped(cards, ({ id }) => id)
     .map((same) => ({
@@ -171,10 +174,10 @@ export const summaryOf = (walks: readonly WalkSeen[]): WalksSummary => {
     pace: finished.map(({ plan, model, log }) => ({
       id: plan.id,
       model,
-      planned: plan.minutes,
+      planned: log.minutes,
       walked: minutes(log.worked),
       given: log.done.length,
-      of: plan.points.length,
+      of: plan.points.length - log.leftOut.length,
     })),
     cared: caredIn(read),
   };

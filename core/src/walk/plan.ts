@@ -6,7 +6,7 @@ import type { WalkState } from './fold.ts';
 import { needRows, type NeedKey } from './need-rows.ts';
 import { needsOf } from './needs.ts';
 import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.ts';
-import { secondsFor, type Point } from './point.ts';
+import { secondsFor, usualPace, type Point } from './point.ts';
 import { stationsOn, type Route } from './routes.ts';
 import { interestWords, stationBonus, worthOfPoint, type Listener } from './worth.ts';
 
@@ -21,6 +21,8 @@ export interface PlanWish {
   /** Ids of cards that somebody wants in, or out, whatever they are worth. */
   readonly pinned: ReadonlySet<string>;
   readonly dropped: ReadonlySet<string>;
+  /** Words a minute of whoever presents. */
+  readonly pace?: number;
 }
 
 /** A card that is not given, and why. */
@@ -165,12 +167,19 @@ const reasonFor = (
   return `${time}, ${interestWords(point, listeners)}`;
 };
 
-const solved = ({ points, problem }: Prepared, listeners: readonly Listener[]): PlannedWalk => {
+const solved = (
+  { points, problem }: Prepared,
+  listeners: readonly Listener[],
+  pace: number,
+): PlannedWalk => {
   const { taken, seconds, over } = planWalk(problem);
   const chosen = new Set(taken);
   const given = taken.flatMap((i) => points[i] ?? []);
   const needs = new Set(given.flatMap((point) => point.needs ?? []));
-  const told = given.map((point) => ({ point, saves: point.seconds - secondsFor(point.sentence) }));
+  const told = given.map((point) => ({
+    point,
+    saves: point.seconds - secondsFor(point.sentence, pace),
+  }));
   return {
     points: given,
     leftOut: points
@@ -186,7 +195,7 @@ const solved = ({ points, problem }: Prepared, listeners: readonly Listener[]): 
 const closing = 'With the slide in, this is what you still reach on the road.';
 
 /** The last card of a route that ends with the slide closed; none on a unit without one. */
-const closingCard = (record: UnitRecord, { endsClosed }: Route): Point | undefined =>
+const closingCard = (record: UnitRecord, { endsClosed }: Route, pace: number): Point | undefined =>
   endsClosed && hasFeature(record, 'slide')
     ? {
         id: 'route.slide-closed',
@@ -195,7 +204,7 @@ const closingCard = (record: UnitRecord, { endsClosed }: Route): Point | undefin
         sentence: closing,
         numbers: [],
         show: 'Run it in with everybody out of its way; then walk through once.',
-        seconds: secondsFor(closing, 60),
+        seconds: secondsFor(closing, pace, 60),
       }
     : undefined;
 
@@ -209,9 +218,10 @@ export const planCards = (
   all: readonly Point[],
   wish: PlanWish,
 ): PlannedWalk => {
-  const last = closingCard(record, wish.route);
+  const pace = wish.pace ?? usualPace;
+  const last = closingCard(record, wish.route, pace);
   const available = wish.available - (last?.seconds ?? 0);
-  const plan = solved(planProblem(record, all, { ...wish, available }), wish.listeners);
+  const plan = solved(planProblem(record, all, { ...wish, available }), wish.listeners, pace);
   const unwanted = all
     .filter((point) => isUnwanted(point, wish))
     .map((point) => ({
@@ -248,7 +258,7 @@ export const replan = (plan: WalkPlan, state: WalkState, seconds: number): Plann
   const needs = problem.needs.map((need) =>
     paid.has(need.key as NeedKey) ? { ...need, seconds: 0 } : need,
   );
-  return solved({ points, problem: { ...problem, needs } }, listeners);
+  return solved({ points, problem: { ...problem, needs } }, listeners, usualPace);
 };
 
 /** The stations of some cards in the order in which they come, for a summary of the way. */

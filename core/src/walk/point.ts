@@ -18,9 +18,11 @@ export const pointSchema = z.strictObject({
   station: z.custom<StationKey>((key) => typeof key === 'string' && isStationKey(key)),
   label: line,
   sentence: line,
+  /** How well the worst thing in the sentence is known; nothing where somebody worded it, or a bench. */
+  how: howKnownSchema.optional(),
   /** What somebody says that this answers; or how it is opened. */
   asked: line.optional(),
-  numbers: z.array(cardNumberSchema).max(6),
+  numbers: z.array(cardNumberSchema).max(8),
   show: line.optional(),
   not: line.optional(),
   caution: line.optional(),
@@ -41,18 +43,24 @@ export const pointSchema = z.strictObject({
 export type CardNumber = z.infer<typeof cardNumberSchema>;
 export type Point = z.infer<typeof pointSchema>;
 
-/** Spoken pace, words a second; 150 words a minute, common practice for speech outdoors. */
-const wordsPerSecond = 2.5;
+/** Words a minute of whoever has not given a walk yet; practitioners speak 138 to 221, mean near 190: common practice. */
+export const usualPace = 170;
+/** As slow and as fast as anybody presents. */
+export const paces = { from: 90, to: 260 } as const;
 /** Times are planned on a five-second grid. */
 export const grid = 5;
 /** Between two cards one turns, points and waits for a nod; common practice, seconds. */
-const breath = 4;
+export const breath = 4;
 
-/** How long a card takes: its words at the speaker's pace, what is done beside it, and a breath. */
-export const secondsFor = (sentence: string, action = 0): number => {
-  const words = sentence.split(/\s+/).filter(Boolean).length;
-  return Math.max(grid, Math.ceil((words / wordsPerSecond + action + breath) / grid) * grid);
-};
+export const wordsIn = (sentence: string): number => sentence.split(/\s+/).filter(Boolean).length;
+
+/**
+ * How long a card takes: its words at the speaker's pace, what is done beside it, and a breath.
+ * @param pace words a minute
+ * @param action seconds
+ */
+export const secondsFor = (sentence: string, pace: number, action = 0): number =>
+  Math.max(grid, Math.ceil(((wordsIn(sentence) * 60) / pace + action + breath) / grid) * grid);
 
 /** Seconds of speaking and showing. */
 export const totalSeconds = (points: readonly Point[]): number =>

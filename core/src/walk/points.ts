@@ -1,21 +1,29 @@
 import {
-  featureEntry,
   features,
-  findingKind,
+  featureEntry,
   isFeatureKey,
   isFitted,
+  leadOf,
   specEntry,
   specs,
+  toldWith,
+  wordingsOf,
+  blanksIn,
   type Feature,
   type FeatureKey,
   type FeatureState,
-  type HowKnown,
   type Spec,
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
-import { operableOf, saidFirst } from '../condition/index.ts';
+import type { Look } from '../checks/index.ts';
+import { operableOf } from '../condition/index.ts';
+import { faultsOf, type Fault } from '../disclosure/index.ts';
+import { dotWeek, readDotDate } from '../identity/index.ts';
+import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
+import type { System } from '../quantity/index.ts';
 import {
+  adviceFor,
   applies,
   formatSpec,
   hasFeature,
@@ -23,41 +31,96 @@ import {
   type UnitRecord,
 } from '../record/index.ts';
 import { keptTrials, questionWords } from '../trial/index.ts';
-import type { System } from '../quantity/index.ts';
-import { grid, secondsFor, type CardNumber, type Point } from './point.ts';
+import { grid, secondsFor, usualPace, type CardNumber, type Point } from './point.ts';
+import { asKnown, wordedFor, type Worded } from './sentence.ts';
 import { asWorded, modelPoints, noTalk, type ModelTalk } from './told.ts';
-import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-
-/** A sentence worded by how well it is known: read-off values stated, hearsay marked as such. */
-const worded = (sentence: string, how: HowKnown): string => {
-  if (how === 'sheet') return `The maker’s sheet says: ${lowerFirst(sentence)}`;
-  return how === 'told' ? `We were told: ${lowerFirst(sentence)}` : sentence;
-};
-
-const numberOn = (record: UnitRecord, key: SpecKey, system: System): CardNumber => {
-  const entry = record.specs[key];
-  const { label } = specEntry(key);
-  if (!entry) return { label };
-  return { label, text: formatSpec(key, entry.value, system, entry.how), how: entry.how };
-};
-
-const valueText = (record: UnitRecord, key: SpecKey, system: System): string | undefined =>
-  numberOn(record, key, system).text;
-
-const extras = (entry: Spec | Feature): Pick<Point, 'not' | 'caution'> => ({
-  ...(entry.notToBeConfused ? { not: entry.notToBeConfused } : {}),
-  ...(entry.caution ? { caution: entry.caution } : {}),
-});
+/** For whom cards are made: who reads them, when, and who presents. */
+export interface Presenting extends Look {
+  /** False for whoever may look and tell but operate nothing, such as a guest presenter. */
+  readonly operates?: boolean;
+  /** What the unit's model sheet adds, modelTalk. */
+  readonly talk?: ModelTalk;
+  /** Words a minute. */
+  readonly pace?: number;
+}
 
 interface Telling {
   readonly record: UnitRecord;
   readonly system: System;
+  readonly pace: number;
   readonly operates: boolean;
   /** Failed at the inspection, or could not be tried. */
   readonly toldOnly: ReadonlySet<string>;
+  /** Cards that somebody worded, or wants: they stand by themselves. */
+  readonly asked: ReadonlySet<string>;
 }
+
+/** A tire's date code is said as the week it stands for. */
+const valueText = (record: UnitRecord, key: SpecKey, system: System): string | undefined => {
+  const entry = record.specs[key];
+  if (!entry || entry.how === 'guessed') return undefined;
+  const text = formatSpec(key, entry.value, system, entry.how);
+  if (!key.startsWith('tyreDate')) return text;
+  const read = readDotDate(text);
+  return read.kind === 'good' ? dotWeek(read.date) : text;
+};
+
+/** A number set large; a guess has no text, for it is not to be said. */
+const numberOn = ({ record, system }: Telling, key: SpecKey): CardNumber => {
+  const { label } = specEntry(key);
+  const how = record.specs[key]?.how;
+  const text = valueText(record, key, system);
+  return { label, ...(text === undefined ? {} : { text }), ...(how === undefined ? {} : { how }) };
+};
+
+/** Whether what a thing is part of is on the unit, or nobody has looked: of what is only prepared nothing is said. */
+const isWholeThere = (record: UnitRecord, entry: Spec | Feature): boolean => {
+  if (entry.partOf === undefined) return true;
+  const whole = featureEntry(entry.partOf as FeatureKey);
+  const state = record.features[whole.key]?.value.state;
+  return (state === undefined || isFitted(state)) && isWholeThere(record, whole);
+};
+
+/** Whether there is anything to say of an entry on this unit. */
+const isSpokenOf = (record: UnitRecord, entry: Spec | Feature): boolean =>
+  applies(record, entry) && isWholeThere(record, entry);
+
+const isFigure = (key: SpecKey): boolean =>
+  !['choice', 'text', 'date'].includes(specEntry(key).value.kind);
+
+/**
+ * The numbers under a sentence: every figure that is known, and what else is known and the sentence does not say. One
+ * that the sentence would have said and nobody knows, or only guesses, stands there as not to be said.
+ */
+const numbersUnder = (
+  telling: Telling,
+  entry: Spec | Feature,
+  keys: readonly SpecKey[],
+  sentence: string,
+): readonly CardNumber[] => {
+  const wished = new Set(
+    wordingsOf(entry.say).flatMap((wording) =>
+      blanksIn(wording, entry.key).map(({ spec }) => spec),
+    ),
+  );
+  return keys
+    .filter((key) => isSpokenOf(telling.record, specEntry(key)))
+    .filter((key) => {
+      const text = valueText(telling.record, key, telling.system);
+      if (text === undefined) return isFigure(key) && wished.has(key);
+      return isFigure(key) || !sentence.includes(text);
+    })
+    .map((key) => numberOn(telling, key));
+};
+
+const extras = (record: UnitRecord, entry: Spec | Feature): Pick<Point, 'not' | 'caution'> => {
+  const [not, caution] = [
+    adviceFor(record, entry.notToBeConfused),
+    adviceFor(record, entry.caution),
+  ];
+  return { ...(not ? { not } : {}), ...(caution ? { caution } : {}) };
+};
 
 /** What to do beside the sentence; whoever operates nothing points. */
 const showing = (
@@ -69,40 +132,38 @@ const showing = (
     ? entry.show
     : { what: 'Point it out; operate nothing.', seconds: grid });
 
-const specPoint = (spec: Spec, telling: Telling): Point | undefined => {
-  const { record, system } = telling;
+/** A card of a spec, with others that are told with it. @param station where it is told */
+const specPoint = (
+  spec: Spec,
+  others: readonly SpecKey[],
+  station: StationKey,
+  telling: Telling,
+): readonly Point[] => {
+  const { record, system, pace } = telling;
   const entry = record.specs[spec.key];
-  if (!entry || !spec.say) return undefined;
-  const value = formatSpec(spec.key, entry.value, system, entry.how);
-  const sentence =
-    entry.how === 'guessed'
-      ? `Give no figure yet: ${lowerFirst(spec.label)} is only guessed, ${value}.`
-      : worded(spec.say.replace('{}', value), entry.how);
+  const worded = entry && wordedFor(record, spec, entry.how, system);
+  if (!worded) return [];
+  const sentence = asKnown(worded);
   const show = showing(spec, telling);
-  const keys = [spec.key, ...((spec.numbers ?? []) as readonly SpecKey[])];
-  return {
-    id: `specs.${spec.key}`,
-    station: spec.station,
-    label: spec.label,
-    sentence,
-    numbers: keys.map((key) => numberOn(record, key, system)),
-    ...(show ? { show: show.what } : {}),
-    ...extras(spec),
-    seconds: secondsFor(sentence, show?.seconds),
-  };
+  return [
+    {
+      id: `specs.${spec.key}`,
+      station,
+      label: spec.label,
+      sentence,
+      how: worded.how,
+      numbers: [...numbersUnder(telling, spec, [spec.key, ...others], sentence)],
+      ...(show ? { show: show.what } : {}),
+      ...extras(record, spec),
+      seconds: secondsFor(sentence, pace, show?.seconds),
+    },
+  ];
 };
-
-/** Fills `{key}` with a spec's value; a clause whose number is unknown or guessed says so. */
-const filled = (record: UnitRecord, say: string, system: System): string =>
-  say.replaceAll(/\{(\w+)\}/g, (_, key: string) => {
-    const text = valueText(record, key as SpecKey, system);
-    return text ?? 'a size nobody has measured yet';
-  });
 
 const stateTail = {
   standard: '',
-  option: ' It is an option on this model.',
-  ours: ' We fitted it here.',
+  option: ' It’s an option on this model.',
+  ours: ' We added it here.',
 };
 
 /** What is lacking, and what makes up for it where that is fitted. */
@@ -110,46 +171,105 @@ const lackOf = (record: UnitRecord, { lack, madeUpBy = [] }: Feature): string | 
   const instead = madeUpBy
     .filter((key) => isFeatureKey(key) && hasFeature(record, key))
     .map((key) => featureEntry(key as FeatureKey).noun);
-  return lack && instead.length > 0 ? `${lack} Instead there is ${instead.join(' and ')}.` : lack;
+  return lack && instead.length > 0 ? `${lack} Instead there’s ${instead.join(' and ')}.` : lack;
 };
 
-const sentenceFor = (record: UnitRecord, feature: Feature, system: System): string | undefined => {
+/** What is said of a thing that is not there, or only prepared. */
+const absence = (record: UnitRecord, feature: Feature, state: FeatureState): string | undefined => {
+  if (state === 'none') return lackOf(record, feature);
+  return state === 'prep'
+    ? `It’s prepped for ${feature.noun}, but that isn’t installed.`
+    : `There’s room for ${feature.noun}, but that isn’t installed.`;
+};
+
+const wordedFeature = (feature: Feature, { record, system }: Telling): Worded | undefined => {
   const entry = record.features[feature.key];
   if (!entry) return undefined;
-  const { state, tried } = entry.value;
-  if (state === 'none') return lackOf(record, feature);
-  if (entry.how === 'guessed')
-    return `Promise nothing: whether there is ${feature.noun} is only guessed.`;
-  if (state === 'prep')
-    return worded(`Prepared for ${feature.noun}; the thing itself is not fitted.`, entry.how);
-  if (state === 'room')
-    return worded(`There is room for ${feature.noun}; none is fitted.`, entry.how);
-  const faulty = tried === 'faulty' ? ' It does not work at present.' : '';
-  return worded(filled(record, feature.say, system) + stateTail[state] + faulty, entry.how);
+  const { how, value } = entry;
+  if (how === 'guessed') {
+    const words = `I haven’t checked whether it has ${feature.noun}; I’d want to look before I say so.`;
+    return { words, how, heldBack: false };
+  }
+  const { state, tried } = value;
+  if (!isFitted(state)) {
+    const words = absence(record, feature, state);
+    return words === undefined ? undefined : { words, how, heldBack: false };
+  }
+  const worded = wordedFor(record, feature, how, system);
+  const faulty = tried === 'faulty' ? ' It isn’t working right now.' : '';
+  const tail = `${stateTail[state as keyof typeof stateTail]}${faulty}`;
+  return worded && { ...worded, words: `${worded.words}${tail}` };
 };
 
-/** What is only prepared is taken for the thing; what is lacking is confused with nothing. */
-const lookAlike = ({ notToBeConfused }: Feature, state: FeatureState): Pick<Point, 'not'> =>
-  notToBeConfused && state !== 'none' ? { not: notToBeConfused } : {};
+/** Whether a feature's card tells what belongs to it: it is there, and not by a guess. */
+const isTelling = (record: UnitRecord, { key }: Feature): boolean =>
+  hasFeature(record, key) && record.features[key]?.how !== 'guessed';
 
-const featurePoint = (feature: Feature, telling: Telling): Point | undefined => {
-  const { record, system } = telling;
-  const sentence = sentenceFor(record, feature, system);
+const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
+  const { record, pace } = telling;
   const entry = record.features[feature.key];
-  if (!sentence || !entry) return undefined;
-  const fitted = isFitted(entry.value.state);
-  const show = fitted && entry.value.tried !== 'faulty' ? showing(feature, telling) : undefined;
-  const keys = fitted ? ((feature.numbers ?? []) as readonly SpecKey[]) : [];
-  return {
-    id: `features.${feature.key}`,
-    station: feature.station,
-    label: feature.label,
-    sentence,
-    numbers: keys.map((key) => numberOn(record, key, system)),
-    ...(show ? { show: show.what } : {}),
-    ...(fitted ? extras(feature) : lookAlike(feature, entry.value.state)),
-    seconds: secondsFor(sentence, show?.seconds),
-  };
+  const worded = wordedFeature(feature, telling);
+  if (!entry || !worded) return [];
+  const sentence = asKnown(worded);
+  const { state, tried } = entry.value;
+  const fitted = isTelling(record, feature);
+  const show = fitted && tried !== 'faulty' ? showing(feature, telling) : undefined;
+  const { not, caution } = extras(record, feature);
+  return [
+    {
+      id: `features.${feature.key}`,
+      station: feature.station,
+      label: feature.label,
+      sentence,
+      how: worded.how,
+      numbers: fitted ? [...numbersUnder(telling, feature, toldWith(feature), sentence)] : [],
+      ...(show ? { show: show.what } : {}),
+      // What is only prepared is taken for the thing; what is lacking is confused with nothing.
+      ...(not && state !== 'none' ? { not } : {}),
+      ...(caution && fitted ? { caution } : {}),
+      seconds: secondsFor(sentence, pace, show?.seconds),
+    },
+  ];
+};
+
+/** Specs of a group whose lead has no card: the first that is known leads, the others stand under it. */
+const ledByFirst = (keys: readonly SpecKey[], station: StationKey, telling: Telling) => {
+  const { record } = telling;
+  const known = keys.filter((key) => record.specs[key] && isSpokenOf(record, specEntry(key)));
+  const sure = known.filter((key) => record.specs[key]?.how !== 'guessed');
+  const [first] = sure.length > 0 ? sure : known;
+  if (first === undefined) return [];
+  const others = known.filter((key) => key !== first);
+  return specPoint(specEntry(first), others, station, telling);
+};
+
+/** Cards that somebody worded stand by themselves, though their figure is told with another. */
+const wordedApart = (keys: readonly SpecKey[], station: StationKey, telling: Telling) =>
+  keys
+    .filter((key) => telling.asked.has(`specs.${key}`))
+    .flatMap((key) => specPoint(specEntry(key), [], station, telling));
+
+const once = (points: readonly Point[]): readonly Point[] => [
+  ...new Map(points.map((point) => [point.id, point])).values(),
+];
+
+/** A thing, its kind and its numbers: one card. */
+const cardsOf = (entry: Spec | Feature, telling: Telling): readonly Point[] => {
+  const { record } = telling;
+  const keys = toldWith(entry);
+  const isSpec = 'value' in entry;
+  const here = isSpokenOf(record, entry);
+  const own = !here
+    ? []
+    : isSpec
+      ? specPoint(entry, keys, entry.station, telling)
+      : featurePoint(entry, telling);
+  const tellsAll = isSpec ? own.length > 0 : here && isTelling(record, entry);
+  return once([
+    ...own,
+    ...(tellsAll ? [] : ledByFirst(keys, entry.station, telling)),
+    ...wordedApart(keys, entry.station, telling),
+  ]);
 };
 
 /** Where a kept trial is told: at the labels, but tyres at the wheels and water at the hookups. */
@@ -163,7 +283,7 @@ const trialStation: Readonly<Record<QuestionKey, StationKey>> = {
 };
 
 /** The kept trials that were made cards, with what they answer now. */
-const trialPoints = (record: UnitRecord, system: System): readonly Point[] =>
+const trialPoints = ({ record, system, pace }: Telling): readonly Point[] =>
   keptTrials(record, system)
     .filter(({ kept, answer }) => kept.card && answer !== undefined)
     .map(({ id, kept, answer, sentence }) => ({
@@ -172,26 +292,20 @@ const trialPoints = (record: UnitRecord, system: System): readonly Point[] =>
       label: kept.name,
       sentence: sentence.slice(0, 500),
       numbers: [{ label: questionWords[kept.question], text: answer }],
-      seconds: secondsFor(sentence),
+      seconds: secondsFor(sentence, pace),
     }));
 
-/** What is told before anything else: each fault in plain words, never left out for want of time. */
-const findingPoints = (record: UnitRecord): readonly Point[] =>
-  saidFirst(record).map(({ id, finding }) => {
-    const { label, plain } = findingKind(finding.kind);
-    const note = finding.note ? ` ${finding.note.replace(/[.!?]?$/, '.')}` : '';
-    const sentence = `${plain}${note}`.slice(0, 500);
-    return {
-      id: `findings.${id}`,
-      station: finding.station,
-      label,
-      sentence,
-      numbers: [],
-      show: 'Show it; let them look as long as they like.',
-      seconds: secondsFor(sentence, 10),
-      first: true,
-    };
-  });
+/** What is wrong with it, in plain words, never left out for want of time; what goes deep before anything else. */
+const faultPoint = ({ id, title, where, text, first }: Fault, pace: number): Point => ({
+  id,
+  station: where,
+  label: title,
+  sentence: text.slice(0, 500),
+  numbers: [],
+  show: 'Show it; let them look as long as they like.',
+  seconds: secondsFor(text, pace, 10),
+  ...(first ? { first: true as const } : {}),
+});
 
 /** Things that belong together though they are at different stations: both are given, or neither. */
 const links: Readonly<Record<string, string>> = {
@@ -203,34 +317,50 @@ const links: Readonly<Record<string, string>> = {
   'features.tv': 'television',
 };
 
-/** Stations in the order of the one route there is: hitch first, door side. */
+/** Stations in the order of the most common route: hitch first, door side. */
 export const routeOf = (record: UnitRecord): readonly StationKey[] =>
   hitchFirstDoorSide(stationPlaces(record, layoutLength(record)));
 
+const askedFor = (record: UnitRecord, talk: ModelTalk): ReadonlySet<string> =>
+  new Set([...Object.keys(record.wordings), ...Object.keys(talk.wordings)]);
+
+/** A fault that tells of a thing takes the place of the card that says it is missing or broken. */
+const isToldAsFault = (record: UnitRecord, { id }: Point, told: ReadonlySet<string>): boolean => {
+  const [kind, key = ''] = id.split('.');
+  if (kind !== 'features' || !isFeatureKey(key) || !told.has(key)) return false;
+  return !hasFeature(record, key);
+};
+
 /**
- * Everything there is to say about a unit, in the order of its route.
+ * Everything there is to say about a unit, what is wrong with it first, then in the order of its route.
  * Only what its record knows; what it lacks where a buyer would ask.
  * A unit that is not inspected is told and not operated; of one that is, not what failed or could not be tried.
- * @param operates false for whoever may look and tell but operate nothing, such as a guest presenter
- * @param talk what its model sheet adds, modelTalk
  */
-export const pointsOf = (
-  record: UnitRecord,
-  system: System,
-  operates = true,
-  talk: ModelTalk = noTalk,
-): readonly Point[] => {
+export const pointsOf = (record: UnitRecord, presenting: Presenting): readonly Point[] => {
+  const { operates = true, talk = noTalk, pace = usualPace, system } = presenting;
   const { may, toldOnly } = operableOf(record);
-  const telling: Telling = { record, system, operates: operates && may, toldOnly };
+  const telling: Telling = {
+    record,
+    system,
+    pace,
+    operates: operates && may,
+    toldOnly,
+    asked: askedFor(record, talk),
+  };
+  const faults = faultsOf(record, presenting);
+  const told = new Set<string>(faults.flatMap(({ about }) => about));
+  const leading = [...specs.filter(({ key }) => !leadOf(key)), ...features];
   const all = [
-    // Nothing is said of a part of something that is not fitted, whatever stands in the record.
-    ...specs.filter((s) => applies(record, s)).flatMap((s) => specPoint(s, telling) ?? []),
-    ...features.filter((f) => applies(record, f)).flatMap((f) => featurePoint(f, telling) ?? []),
-    ...trialPoints(record, system),
-    ...modelPoints(talk),
-  ].map((point) => (links[point.id] ? { ...point, link: links[point.id] } : point));
-  const first = findingPoints(record);
-  return [...first, ...ordered(record, asWorded(all, record, talk))];
+    ...leading.flatMap((entry) => cardsOf(entry, telling)),
+    ...trialPoints(telling),
+    ...modelPoints(talk, pace),
+  ]
+    .filter((point) => !isToldAsFault(record, point, told))
+    .map((point) => (links[point.id] ? { ...point, link: links[point.id] } : point));
+  const wrong = faults.map((fault) => faultPoint(fault, pace));
+  const first = wrong.filter((point) => point.first);
+  const later = wrong.filter((point) => !point.first);
+  return [...first, ...ordered(record, [...later, ...asWorded(all, record, talk, pace)])];
 };
 
 const ordered = (record: UnitRecord, all: readonly Point[]): readonly Point[] =>

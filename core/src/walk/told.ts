@@ -46,7 +46,10 @@ const stationOf = ({ about }: SheetObjection): StationKey =>
     : 'entry';
 
 /** What people say of the model, with its honest answer; and what the yard itself would change. */
-export const modelPoints = ({ objections, wouldChange }: ModelTalk): readonly Point[] => [
+export const modelPoints = (
+  { objections, wouldChange }: ModelTalk,
+  pace: number,
+): readonly Point[] => [
   ...objections.map((objection) => ({
     id: `objections.${slugOf(objection.says)}`,
     station: stationOf(objection),
@@ -54,7 +57,7 @@ export const modelPoints = ({ objections, wouldChange }: ModelTalk): readonly Po
     asked: objection.says,
     sentence: objection.answer,
     numbers: [],
-    seconds: secondsFor(objection.answer),
+    seconds: secondsFor(objection.answer, pace),
   })),
   ...wouldChange.map((text) => ({
     id: `changes.${slugOf(text)}`,
@@ -63,19 +66,26 @@ export const modelPoints = ({ objections, wouldChange }: ModelTalk): readonly Po
     asked: 'We would change',
     sentence: text,
     numbers: [],
-    seconds: secondsFor(text),
+    seconds: secondsFor(text, pace),
   })),
 ];
 
 /** A card as somebody worded it, with what the record says now where that has changed under the words. */
-const worded = (point: Point, wording: Wording | undefined, by: 'unit' | 'sheet'): Point => {
+const worded = (
+  point: Point,
+  wording: Wording | undefined,
+  by: 'unit' | 'sheet',
+  pace: number,
+): Point => {
   if (!wording) return point;
   const wanted = wording.wanted ? { wanted: wording.wanted } : {};
   if (wording.words === undefined) return { ...point, ...wanted };
   const isStale = wording.instead !== undefined && wording.instead !== point.sentence;
-  const saved = secondsFor(wording.words) - secondsFor(point.sentence);
+  const saved = secondsFor(wording.words, pace) - secondsFor(point.sentence, pace);
+  // Whoever worded it answers for its words.
+  const { how: _how, ...rest } = point;
   return {
-    ...point,
+    ...rest,
     ...wanted,
     sentence: wording.words,
     wordedBy: by,
@@ -85,7 +95,7 @@ const worded = (point: Point, wording: Wording | undefined, by: 'unit' | 'sheet'
 };
 
 /** The cards that somebody wrote for this unit. */
-const ownPoints = (record: UnitRecord): readonly Point[] =>
+const ownPoints = (record: UnitRecord, pace: number): readonly Point[] =>
   Object.entries(record.wordings).flatMap(([id, entry]) => {
     const { words, station, label = 'Our own', wanted } = entry?.value ?? {};
     if (!id.startsWith('own.') || words === undefined || station === undefined) return [];
@@ -98,7 +108,7 @@ const ownPoints = (record: UnitRecord): readonly Point[] =>
         numbers: [],
         wordedBy: 'unit' as const,
         ...(wanted ? { wanted } : {}),
-        seconds: secondsFor(words),
+        seconds: secondsFor(words, pace),
       },
     ];
   });
@@ -108,10 +118,13 @@ export const asWorded = (
   points: readonly Point[],
   record: UnitRecord,
   talk: ModelTalk,
+  pace: number,
 ): readonly Point[] => [
   ...points.map((point) => {
     const own = record.wordings[point.id]?.value;
-    return own ? worded(point, own, 'unit') : worded(point, talk.wordings[point.id], 'sheet');
+    return own
+      ? worded(point, own, 'unit', pace)
+      : worded(point, talk.wordings[point.id], 'sheet', pace);
   }),
-  ...ownPoints(record),
+  ...ownPoints(record, pace),
 ];

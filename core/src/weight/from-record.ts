@@ -5,7 +5,7 @@ import { givenOf, sumOf, type Given, type InputHow } from '../numbers/index.ts';
 import { poundsPerGallon } from '../quantity/index.ts';
 import {
   amountOf,
-  countedOf,
+  howMany,
   hasFeature,
   tankKeys,
   textOf,
@@ -132,7 +132,7 @@ const gearItems = (record: UnitRecord, gear: WeightTrial['gear']): readonly Item
 /** What one tyre carries, at the label's pressure where the range's own is higher: conservative, in proportion. */
 const tyresGiven = (record: UnitRecord): Given | undefined => {
   const each = givenOf(record, 'tyreLoad');
-  const axles = countedOf(record, 'axleRating')?.count;
+  const axles = howMany(record, 'axleRating');
   return each && axles ? { amount: each.amount * axles * 2, how: each.how } : undefined;
 };
 

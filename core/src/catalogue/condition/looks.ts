@@ -1,10 +1,13 @@
 import type { LookKey } from './finding-kinds.ts';
+import type { Gravity } from './gravities.ts';
 
 /** What an answer speaks for: a reading of what is seen. */
 export interface Explanation {
   readonly key: string;
   /** As part of a sentence: “points to …”. */
   readonly label: string;
+  /** How bad it is where the look points or leans to it: it is told first, and waits for a technician. */
+  readonly proposes?: Gravity;
 }
 
 export interface Ask {
@@ -24,8 +27,10 @@ export interface GuidedLook {
   readonly label: string;
   readonly asks: readonly Ask[];
   readonly explanations: readonly Explanation[];
-  /** What holds whatever the answers say. */
+  /** What holds whatever the answers say: for whoever looks. */
   readonly always: string;
+  /** What a buyer is told of it, whatever the answers say. */
+  readonly toBuyer: string;
 }
 
 /** All of it common practice; the person decides, and where it can hurt a technician does. */
@@ -35,9 +40,9 @@ export const looks: readonly GuidedLook[] = [
     label: 'A tyre unlike the others',
     explanations: [
       { key: 'puncture', label: 'a puncture, and one tyre replaced' },
-      { key: 'blowout', label: 'a tyre that came apart on the road' },
-      { key: 'alignment', label: 'an axle or a spindle out of line' },
-      { key: 'overload', label: 'too much load, or too little air' },
+      { key: 'blowout', label: 'a tyre that came apart on the road', proposes: 'technician' },
+      { key: 'alignment', label: 'an axle or a spindle out of line', proposes: 'technician' },
+      { key: 'overload', label: 'too much load, or too little air', proposes: 'technician' },
       { key: 'age', label: 'tyres replaced one by one as they aged' },
     ],
     asks: [
@@ -100,13 +105,14 @@ export const looks: readonly GuidedLook[] = [
     ],
     always:
       'Whoever works on wheels and brakes decides. Until then cold pressure, lug torque and the age of every tyre are told to the buyer.',
+    toBuyer: 'Have the wheels and brakes looked at before you tow it far.',
   },
   {
     key: 'wall-waves',
     label: 'Bubbles or waves in a wall',
     explanations: [
       { key: 'sun', label: 'sun on the skin alone, a matter of looks' },
-      { key: 'water', label: 'water behind the skin' },
+      { key: 'water', label: 'water behind the skin', proposes: 'technician' },
     ],
     asks: [
       {
@@ -160,12 +166,13 @@ export const looks: readonly GuidedLook[] = [
     ],
     always:
       'A technician decides whether it is structural. The buyer is told either way, before anything else.',
+    toBuyer: 'A technician decides whether it goes deeper than the skin.',
   },
   {
     key: 'water-signs',
     label: 'Signs of water',
     explanations: [
-      { key: 'live', label: 'water that still gets in' },
+      { key: 'live', label: 'water that still gets in', proposes: 'technician' },
       { key: 'old', label: 'water that once got in and has dried' },
       { key: 'spill', label: 'a spill or condensation from inside' },
     ],
@@ -221,6 +228,7 @@ export const looks: readonly GuidedLook[] = [
     ],
     always:
       'A technician finds where it came from. A place that was wet is told to the buyer even when it is dry.',
+    toBuyer: 'A technician finds out where the water came from.',
   },
   {
     key: 'last-owner',
@@ -280,6 +288,7 @@ export const looks: readonly GuidedLook[] = [
       },
     ],
     always: 'These are signs, not a history: say what was seen, and let the buyer judge.',
+    toBuyer: 'These are signs of how it was kept, not a history.',
   },
 ];
 

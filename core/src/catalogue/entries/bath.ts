@@ -8,6 +8,8 @@ export const bath = {
       label: 'Bath layout',
       explain: 'All in one, split, or a wet bath.',
       check: 'Look, and sit down once with the door shut.',
+      sayWhen: { none: 'There’s no bath.' },
+      say: ['The bath is {}.', 'Here’s the bath.'],
       audiences: ['couple', 'family'],
       value: {
         kind: 'choice',
@@ -24,6 +26,8 @@ export const bath = {
       label: 'Shower or tub',
       explain: 'What one stands in.',
       check: 'Step in.',
+      sayWhen: { none: 'The bath has neither shower nor tub.' },
+      say: ['The bath has a {}.', 'Here’s the shower.'],
       audiences: ['family', 'limited-mobility'],
       value: {
         kind: 'choice',
@@ -41,6 +45,7 @@ export const bath = {
       partOf: 'shower',
       explain: 'Width × depth where one stands.',
       check: 'Tape the pan inside.',
+      say: ['The shower is {}.', 'Step into the shower.'],
       audiences: ['limited-mobility', 'couple'],
       value: {
         kind: 'size',
@@ -55,7 +60,10 @@ export const bath = {
       partOf: 'shower',
       explain: 'From the pan to the ceiling or the skylight.',
       check: 'Tape from the pan, under the skylight.',
-      say: 'In the shower you stand under {}.',
+      say: [
+        'You’ve got {} of headroom in the shower.',
+        'Stand up in the shower and feel the headroom.',
+      ],
       audiences: ['couple'],
       value: { kind: 'quantity', display: 'feet', plausible: { from: 5, to: 7.5, unit: 'ft' } },
     },
@@ -65,8 +73,9 @@ export const bath = {
       partOf: 'shower',
       explain: 'How high one has to step.',
       check: 'Tape from the floor to the edge.',
+      say: ['It’s {} to step over into the shower.', 'Step over into the shower once.'],
       audiences: ['limited-mobility'],
-      value: { kind: 'quantity', display: 'inches', plausible: { from: 1, to: 24, unit: 'in' } },
+      value: { kind: 'quantity', display: 'inches', plausible: { from: 0, to: 24, unit: 'in' } },
     },
     {
       key: 'toiletMaterial',
@@ -74,6 +83,7 @@ export const bath = {
       partOf: 'toilet',
       explain: 'Porcelain or plastic.',
       check: 'Knock on it; porcelain is cold and heavy.',
+      say: ['The toilet is {}.', 'Here’s the toilet.'],
       audiences: ['downsizer'],
       value: {
         kind: 'choice',
@@ -89,6 +99,12 @@ export const bath = {
       partOf: 'toilet',
       explain: 'By foot or by hand.',
       check: 'Flush once.',
+      sayWhen: {
+        electric: 'The toilet flushes electrically.',
+        cassette: 'It’s a cassette toilet.',
+        dry: 'It’s a composting toilet.',
+      },
+      say: ['The toilet flushes with a {}.', 'Try the toilet’s flush.'],
       school: 'flush',
       audiences: ['limited-mobility'],
       value: {
@@ -108,6 +124,10 @@ export const bath = {
       partOf: 'toilet',
       explain: 'Elbow room where one sits.',
       check: 'Tape wall to wall at elbow height.',
+      say: [
+        'You’ve got {} of room at the toilet.',
+        'Sit down once and feel the room at the toilet.',
+      ],
       audiences: ['limited-mobility'],
       value: { kind: 'quantity', display: 'inches', plausible: { from: 18, to: 60, unit: 'in' } },
     },
@@ -119,8 +139,9 @@ export const bath = {
       noun: 'a toilet',
       explain: 'A fixed toilet over the black tank.',
       check: 'Seal holds water? Flushes clean?',
-      say: 'The toilet is fixed and has its own tank.',
-      lack: 'There is no fixed toilet.',
+      numbers: ['toiletMaterial', 'toiletFlush', 'toiletWidth'],
+      say: ['The toilet is {toiletMaterial}.', 'Here’s the toilet.'],
+      lack: 'There’s no fixed toilet.',
       school: 'flush',
       audiences: ['first-timer'],
     },
@@ -130,9 +151,14 @@ export const bath = {
       noun: 'a shower inside',
       explain: 'A place to shower indoors.',
       check: 'Run it hot; drains at once?',
-      say: 'The shower is {showerSize}.',
-      lack: 'There is no shower inside.',
-      numbers: ['showerSize', 'showerHeight'],
+      say: [
+        'The shower is {showerSize}, with {showerHeight} of headroom.',
+        'The shower is {showerSize}.',
+        'You’ve got {showerHeight} of headroom in the shower.',
+        'Here’s the shower.',
+      ],
+      lack: 'There’s no shower inside.',
+      numbers: ['showerKind', 'showerSize', 'showerHeight', 'tubThreshold'],
       audiences: ['couple', 'family'],
     },
     {
@@ -142,7 +168,7 @@ export const bath = {
       noun: 'a water-saver valve',
       explain: 'Turns cold water back to the tank until it comes hot.',
       check: 'Turn it and watch its indicator.',
-      say: 'Cold water goes back to the tank until it comes hot.',
+      say: 'The water-saver valve sends cold water back to the tank until it runs hot.',
       audiences: ['off-grid'],
     },
     {
@@ -151,7 +177,7 @@ export const bath = {
       noun: 'a skylight over the shower',
       explain: 'A dome that gives light and headroom.',
       check: 'Cracks, stains, and the height under it.',
-      say: 'A dome over the shower gives light and headroom.',
+      say: 'The skylight over the shower gives you light.',
       audiences: ['couple'],
     },
     {
@@ -160,7 +186,7 @@ export const bath = {
       noun: 'a fan in the bath',
       explain: 'Draws steam out.',
       check: 'Run it; lid opens?',
-      say: 'A fan draws the steam out.',
+      say: 'There’s a fan in the bath.',
       audiences: [],
     },
     {
@@ -169,7 +195,7 @@ export const bath = {
       noun: 'an outside door to the bath',
       explain: 'Wet feet come in here.',
       check: 'Open it from outside.',
-      say: 'From outside one gets straight into the bath.',
+      say: 'You can get into the bath straight from outside.',
       audiences: ['family', 'pets'],
     },
     {
@@ -178,7 +204,7 @@ export const bath = {
       noun: 'a second way into the bath',
       explain: 'From the bedroom as well as from the living room.',
       check: 'Open both doors.',
-      say: 'The bath is reached from both sides.',
+      say: 'You can get into the bath two ways.',
       audiences: ['family'],
     },
     {
@@ -189,7 +215,7 @@ export const bath = {
       explain: 'A door rather than a curtain.',
       check: 'Latches for the road?',
       say: 'The shower has a glass door.',
-      lack: 'A curtain closes the shower.',
+      lack: 'The shower doesn’t have a glass door.',
       audiences: ['downsizer'],
     },
     {
@@ -199,7 +225,7 @@ export const bath = {
       noun: 'a seat or handle in the shower',
       explain: 'Something to sit or hold on to.',
       check: 'Lean on it.',
-      say: 'There is something to hold on to.',
+      say: 'The shower has a seat or handle to hold on to.',
       audiences: ['limited-mobility'],
     },
     {
@@ -208,7 +234,7 @@ export const bath = {
       noun: 'a medicine cabinet',
       explain: 'A cabinet behind the mirror.',
       check: 'Stays shut on the road?',
-      say: 'Small things go behind the mirror.',
+      say: 'There’s a medicine cabinet.',
       audiences: [],
     },
     {
@@ -217,7 +243,7 @@ export const bath = {
       noun: 'a linen closet',
       explain: 'For towels.',
       check: 'Open it; dry?',
-      say: 'Towels have a closet.',
+      say: 'There’s a linen closet.',
       audiences: ['family'],
     },
     {
@@ -226,7 +252,7 @@ export const bath = {
       noun: 'a sink in the bath',
       explain: 'A basin of its own.',
       check: 'Run it.',
-      say: 'The bath has its own basin.',
+      say: 'The bath has its own sink.',
       audiences: [],
     },
   ],

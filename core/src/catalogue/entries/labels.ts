@@ -10,6 +10,7 @@ export const labels = {
       basic: true,
       explain: 'The vehicle identification number: 17 characters, the ninth checks the others.',
       check: 'Read it off the label character by character; hold it against the frame stamp.',
+      silent: 'a VIN is read off the label, not recited',
       audiences: [],
       value: { kind: 'text', limit: 24 },
     },
@@ -20,8 +21,14 @@ export const labels = {
       explain:
         'The month in which it was finished; it tells mid-year changes and the tyres’ first age.',
       check: 'On the VIN label: month and year.',
-      notToBeConfused: 'Not the model year.',
-      say: 'It was built in {}.',
+      numbers: ['series', 'floorPlan', 'modelYear', 'condition', 'decor', 'packages'],
+      notToBeConfused: 'The build date isn’t the model year.',
+      say: [
+        'This is a {modelYear} {series} {floorPlan}, built {}.',
+        'This is the {series} {floorPlan}, built {}.',
+        'It was built {}.',
+        'The build date is on the VIN label.',
+      ],
       audiences: [],
       value: { kind: 'date', to: 'month' },
     },
@@ -32,8 +39,11 @@ export const labels = {
       explain: 'GVWR: the most the trailer may weigh with everything in it.',
       check: 'On the VIN label, forward on the off-door side.',
       caution: 'The label on the unit decides; never load past it.',
-      say: 'It may weigh {} with everything in it, and not a pound more.',
-      numbers: ['uvw', 'ccc'],
+      say: [
+        'The most it can weigh, all loaded up, is {}.',
+        'The VIN label gives the most it can weigh, all loaded up.',
+      ],
+      numbers: ['uvw', 'ccc', 'labelWater', 'uvwCounts'],
       audiences: ['small-tow', 'gear'],
       value: {
         kind: 'quantity',
@@ -48,7 +58,8 @@ export const labels = {
       explain:
         'UVW or dry weight: as it left the maker, without water, gear and mostly without propane.',
       check: 'On the weight label by the door, or on the maker’s certificate.',
-      notToBeConfused: 'Never the towed weight.',
+      say: ['It left the factory at {}, dry.', 'The weight label gives its dry weight.'],
+      notToBeConfused: 'Dry weight is never what you tow.',
       audiences: ['small-tow'],
       value: {
         kind: 'quantity',
@@ -61,6 +72,7 @@ export const labels = {
       label: 'Counted in the weight as built',
       explain: 'Makers differ in whether propane and battery are in it.',
       check: 'In the small print under the figure.',
+      say: ['That dry weight counts {}.', 'Ask what the dry weight counts.'],
       audiences: ['small-tow'],
       value: {
         kind: 'choice',
@@ -78,6 +90,10 @@ export const labels = {
       basic: true,
       explain: 'CCC: what may still be put aboard, water included.',
       check: 'On the yellow label by the entry door.',
+      say: [
+        'You can put {} in it: people’s gear, food and water all count.',
+        'The yellow label gives what you can put in it.',
+      ],
       audiences: ['gear', 'family'],
       value: {
         kind: 'quantity',
@@ -90,6 +106,7 @@ export const labels = {
       label: 'Full water on the label',
       explain: 'What a full load of water weighs by the label; it counts as cargo.',
       check: 'Second line of the yellow label.',
+      say: ['Full water alone is {} of what you can load.', 'Water counts as cargo, too.'],
       audiences: [],
       value: { kind: 'quantity', display: 'weight', plausible: { from: 60, to: 900, unit: 'lb' } },
     },
@@ -100,7 +117,10 @@ export const labels = {
       explain: 'What presses on the ball when nothing is loaded.',
       check: 'From the maker’s sheet, or with a tongue scale on level ground.',
       caution: 'The loaded hitch weight decides what can tow it; weigh before travelling.',
-      say: 'As built, {} rests on the ball; loaded it will be more.',
+      say: [
+        'Hitch weight is {} dry. What you load moves it, so weigh it packed.',
+        'What you load moves the hitch weight, so weigh it packed.',
+      ],
       audiences: ['small-tow'],
       value: {
         kind: 'quantity',
@@ -113,6 +133,7 @@ export const labels = {
       label: 'Tyre size on the label',
       explain: 'What the maker put on; the tyres there now may be others.',
       check: 'On the tyre label beside the VIN label.',
+      say: ['The label calls for {} tires.', 'The tire label gives the size it left with.'],
       audiences: [],
       value: { kind: 'text', limit: 24 },
     },
@@ -121,6 +142,7 @@ export const labels = {
       label: 'Load range on the label',
       explain: 'What the maker put on.',
       check: 'On the tyre label, behind the size.',
+      say: ['The label calls for load range {} tires.', 'The tire label gives the load range.'],
       audiences: [],
       value: {
         kind: 'choice',
@@ -143,8 +165,8 @@ export const labels = {
       noun: 'a legible VIN label',
       explain: 'The maker’s certificate: ratings, VIN, date.',
       check: 'Forward on the off-door side; wipe it, photograph it.',
-      say: 'The maker’s own label is here; every rating I give is read off it.',
-      lack: 'The VIN label is missing: its ratings cannot be proved.',
+      say: 'Here’s the VIN label, the maker’s own.',
+      lack: 'The VIN label’s missing, so I can’t prove its ratings.',
       audiences: [],
     },
     {
@@ -154,8 +176,8 @@ export const labels = {
       noun: 'a legible weight label',
       explain: 'The yellow label with the carrying capacity.',
       check: 'By the entry door; photograph it.',
-      say: 'The yellow label says what may still be put aboard.',
-      lack: 'The yellow weight label is missing.',
+      say: 'The yellow weight label says what you can put in it.',
+      lack: 'The yellow weight label’s missing.',
       audiences: [],
     },
     {
@@ -165,8 +187,9 @@ export const labels = {
       noun: 'a legible tyre label',
       explain: 'Size, load range and cold pressure.',
       check: 'Beside the VIN label; photograph it.',
-      say: 'The tyre label gives size and cold pressure.',
-      lack: 'The tyre label is missing.',
+      numbers: ['labelTyreSize', 'labelLoadRange'],
+      say: 'The tire label gives the size and the cold pressure.',
+      lack: 'The tire label’s missing.',
       audiences: [],
     },
     {
@@ -175,8 +198,8 @@ export const labels = {
       noun: 'a standards seal',
       explain: 'A seal by which the maker declares that gas, power and water follow a standard.',
       check: 'By the entry door; note which standard it names.',
-      say: 'The maker declares by this seal which standard it follows.',
-      notToBeConfused: 'A maker’s declaration, not an inspection of this unit.',
+      say: 'With this seal the maker declares which standard it follows.',
+      notToBeConfused: 'It’s the maker’s declaration, not an inspection of this unit.',
       audiences: [],
     },
     {
@@ -187,7 +210,7 @@ export const labels = {
       explain:
         'Pictures of the VIN, weight and tyre labels, kept: what was read can be read again.',
       check: 'One picture each, straight on, every digit sharp.',
-      say: 'The labels are photographed; I can show you each figure.',
+      say: 'I’ve got photos of the labels, so I can show you.',
       audiences: [],
     },
     {
@@ -197,7 +220,7 @@ export const labels = {
       noun: 'a corrected weight label',
       explain: 'Added by a dealer who fitted more than the rule lets pass.',
       check: 'Beside the yellow label.',
-      say: 'What was fitted here is taken off on this second label.',
+      say: 'This second label takes off what was added after the factory.',
       audiences: [],
     },
   ],

@@ -9,6 +9,13 @@ export const outsideKitchen = {
       partOf: 'outsideKitchen',
       explain: 'How it is built: into the wall, on a slide, or hung on a rail or bumper.',
       check: 'Open it and look what carries it.',
+      sayWhen: {
+        'built-in': 'The outside kitchen is built in.',
+        'slide-out': 'The outside kitchen slides out.',
+        rail: 'The outside kitchen is a griddle on a rail.',
+        bumper: 'The outside kitchen is a grill on the bumper.',
+      },
+      say: ['The outside kitchen {}.', 'Here’s the outside kitchen.'],
       audiences: ['entertainer'],
       value: {
         kind: 'choice',
@@ -26,7 +33,14 @@ export const outsideKitchen = {
       partOf: 'outsideCooker',
       explain: 'Gas from the trailer, a small cartridge, or electricity.',
       check: 'Follow its hose or cord.',
-      caution: 'Only the hose and pressure that its label asks for.',
+      say: ['The outside cooker runs on {}.', 'The outside cooker’s label says what it runs on.'],
+      caution: [
+        {
+          words: 'Only the hose and pressure that its label asks for.',
+          spec: 'outsideCookerFuel',
+          is: ['trailer-gas', 'cartridge'],
+        },
+      ],
       audiences: ['entertainer', 'off-grid'],
       value: {
         kind: 'choice',
@@ -43,6 +57,7 @@ export const outsideKitchen = {
       partOf: 'outsideFridge',
       explain: 'How much it holds.',
       check: 'On the plate inside its door.',
+      say: ['The outside fridge holds {}.', 'Here’s the outside fridge.'],
       audiences: ['entertainer'],
       value: { kind: 'quantity', display: 'cubicFeet', plausible: { from: 1, to: 6, unit: 'ft³' } },
     },
@@ -52,7 +67,8 @@ export const outsideKitchen = {
       partOf: 'outsideFridge',
       explain: 'A 120 V only fridge stays warm without a hookup.',
       check: 'On the plate inside its door.',
-      notToBeConfused: 'Many run on 120 V only.',
+      say: ['The outside fridge runs on {}.', 'The outside fridge’s label says what it runs on.'],
+      notToBeConfused: 'Many outside fridges run on 120 V only.',
       audiences: ['entertainer', 'off-grid'],
       value: {
         kind: 'choice',
@@ -69,6 +85,7 @@ export const outsideKitchen = {
       partOf: 'outsideSink',
       explain: 'A tank, or a hose on the ground, which many places forbid.',
       check: 'Follow the drain.',
+      say: ['The outside sink drains into {}.', 'Ask where the outside sink drains.'],
       audiences: ['entertainer'],
       value: {
         kind: 'choice',
@@ -88,8 +105,9 @@ export const outsideKitchen = {
       noun: 'an outside kitchen',
       explain: 'Cooking and cold storage outdoors.',
       check: 'Open it; look where the sink drains.',
-      say: 'You can cook out here and keep the smell outside.',
-      lack: 'There is no outside kitchen.',
+      numbers: ['outsideKitchenKind'],
+      say: 'With the outside kitchen you cook out here and keep the smell outside.',
+      lack: 'There’s no outside kitchen.',
       caution: 'Hot surfaces and gas: shut and cool before closing.',
       show: { what: 'Open it up.', seconds: 25 },
       located: { shape: 'door', side: 'door', share: 0.9 },
@@ -102,10 +120,21 @@ export const outsideKitchen = {
       partOf: 'outsideKitchen',
       explain: 'What one cooks on out here.',
       check: 'Is it there, or only its drawer and hose?',
-      say: 'This is the cooker, and it runs on {outsideCookerFuel}.',
+      numbers: ['outsideCookerFuel'],
+      say: ['The outside cooker runs on {outsideCookerFuel}.', 'Here’s the outside cooker.'],
       notToBeConfused: 'An empty drawer with a hose is prep.',
-      caution:
-        'Away from the wall and the awning; valve shut before uncoupling; cool before stowing.',
+      caution: [
+        {
+          words: 'Keep it away from the wall and the awning; let it cool before you stow it.',
+          spec: 'outsideCookerFuel',
+          is: ['trailer-gas', 'cartridge', 'electric'],
+        },
+        {
+          words: 'Close the valve before you uncouple.',
+          spec: 'outsideCookerFuel',
+          is: ['trailer-gas'],
+        },
+      ],
       audiences: ['entertainer'],
     },
     {
@@ -115,7 +144,8 @@ export const outsideKitchen = {
       partOf: 'outsideKitchen',
       explain: 'A sink or loose basin outdoors.',
       check: 'Run it, and look where it goes.',
-      say: 'A sink out here drains into {outsideSinkDrain}.',
+      numbers: ['outsideSinkDrain'],
+      say: ['The outside sink drains into {outsideSinkDrain}.', 'There’s a sink out here.'],
       audiences: ['entertainer'],
     },
     {
@@ -126,8 +156,11 @@ export const outsideKitchen = {
       partOf: 'outsideKitchen',
       explain: 'A small fridge that opens outdoors.',
       check: 'Look for 12 V or 120 V on its plate.',
-      say: 'Drinks stay out here in their own fridge.',
-      numbers: ['outsideFridgeSize'],
+      say: [
+        'The outside fridge holds {outsideFridgeSize}.',
+        'There’s a fridge out here for drinks.',
+      ],
+      numbers: ['outsideFridgeSize', 'outsideFridgePower'],
       audiences: ['entertainer'],
     },
     {
@@ -137,7 +170,7 @@ export const outsideKitchen = {
       partOf: 'outsideKitchen',
       explain: 'Storage for what is used out here.',
       check: 'Open each; do they latch?',
-      say: 'Plates and tools have their own drawers.',
+      say: 'The outside kitchen has its own drawers.',
       audiences: ['entertainer'],
     },
     {
@@ -146,7 +179,7 @@ export const outsideKitchen = {
       noun: 'a water port outside',
       explain: 'A quick connection for a hose or sprayer.',
       check: 'Plug the sprayer in; hot, or cold only?',
-      say: 'A hose plugs in here for rinsing.',
+      say: 'A rinse hose plugs into this water port.',
       audiences: ['pets', 'entertainer'],
     },
     {
@@ -155,7 +188,7 @@ export const outsideKitchen = {
       noun: 'a pump switch outside',
       explain: 'Starts the water pump without going in.',
       check: 'Press it and listen.',
-      say: 'The pump can be started from here.',
+      say: 'You can turn on the pump from this switch out here.',
       normal: 'The pump hums and the pipes tremble a little while it runs.',
       audiences: ['off-grid'],
     },
@@ -165,7 +198,7 @@ export const outsideKitchen = {
       noun: 'a grill on the bumper',
       explain: 'A grill on an arm at the rear.',
       check: 'Swing it out and lock it.',
-      say: 'The grill swings out at the rear.',
+      say: 'The grill swings out on the bumper.',
       caution: 'Cool and locked in before driving.',
       audiences: ['entertainer'],
     },

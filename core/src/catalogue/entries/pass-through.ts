@@ -9,8 +9,11 @@ export const passThrough = {
       partOf: 'passThrough',
       explain: 'Width × height × depth that is really free, past pipes and ducts.',
       check: 'Tape inside at the narrowest; depth from door to door.',
-      notToBeConfused: 'The size of its door.',
-      say: 'The store is {} clear.',
+      notToBeConfused: 'The door opening is smaller.',
+      say: [
+        'You’ve got {} of clear space in the pass-through.',
+        'Here’s the clear space in the pass-through.',
+      ],
       audiences: ['gear', 'family'],
       value: {
         kind: 'size',
@@ -24,6 +27,7 @@ export const passThrough = {
       label: 'Store door opening',
       explain: 'What still fits through the door.',
       check: 'Tape the opening, not the door.',
+      say: ['The baggage door opening is {}.', 'Here’s the baggage door opening.'],
       audiences: ['gear'],
       value: {
         kind: 'size',
@@ -37,6 +41,7 @@ export const passThrough = {
       label: 'Store door thickness',
       explain: 'Thicker doors are mostly insulated ones.',
       check: 'At the edge of the open door.',
+      say: ['The baggage doors are {} thick.', 'Feel how thick the baggage doors are.'],
       audiences: ['winter'],
       value: { kind: 'quantity', display: 'inches', plausible: { from: 0.25, to: 3, unit: 'in' } },
     },
@@ -45,6 +50,7 @@ export const passThrough = {
       label: 'Store finish',
       explain: 'What floor and walls of the store are covered with.',
       check: 'Look and feel.',
+      say: ['The storage is finished in {}.', 'Have a look at how the storage is finished.'],
       audiences: [],
       value: {
         kind: 'choice',
@@ -66,11 +72,15 @@ export const passThrough = {
       noun: 'a pass-through store',
       explain: 'A compartment that goes from side to side.',
       check: 'Open both doors and look through.',
-      say: 'This store goes right through from side to side.',
-      lack: 'The front store does not go through.',
-      notToBeConfused: 'Two part-width stores with a wall between them.',
+      say: [
+        'The pass-through storage goes side to side, {passThroughSize} clear.',
+        'The pass-through storage goes all the way from side to side.',
+      ],
+      lack: 'There’s no pass-through storage.',
+      notToBeConfused:
+        'Two part-width compartments with a wall between them look the same from outside.',
       show: { what: 'Open the door and look through.', seconds: 15 },
-      numbers: ['passThroughSize'],
+      numbers: ['passThroughSize', 'storeDoorSize', 'storeDoorThickness', 'storeFinish'],
       audiences: ['gear', 'family', 'seasonal'],
     },
     {
@@ -80,8 +90,8 @@ export const passThrough = {
       partOf: 'passThrough',
       explain: 'Plumbing, steps or a bed frame can cut the store in two.',
       check: 'Look through with a light.',
-      say: 'No pipe and no frame is in the way.',
-      lack: 'Pipes or a frame take part of the store.',
+      say: 'Nothing’s in the way in the pass-through: no pipes, no bed frame.',
+      lack: 'Something’s in the way in the pass-through; have a look with me.',
       audiences: ['gear'],
     },
     {
@@ -90,7 +100,7 @@ export const passThrough = {
       noun: 'a light in the store',
       explain: 'Lights the compartment when it is opened.',
       check: 'Wave; some come on by motion.',
-      say: 'A light comes on in there.',
+      say: 'There’s a light in the storage.',
       audiences: [],
     },
     {
@@ -100,7 +110,7 @@ export const passThrough = {
       noun: 'heat in the store',
       explain: 'A duct brings furnace heat into the store.',
       check: 'Feel for the duct with the furnace on.',
-      say: 'The store gets furnace heat.',
+      say: 'Furnace heat is ducted into the storage.',
       audiences: ['winter'],
     },
     {
@@ -109,7 +119,7 @@ export const passThrough = {
       noun: 'insulated store doors',
       explain: 'Doors with foam in them, and a seal all round.',
       check: 'Knock and look at the edge.',
-      say: 'The doors are insulated and sealed.',
+      say: 'The baggage doors are insulated.',
       audiences: ['winter'],
     },
     {
@@ -118,8 +128,8 @@ export const passThrough = {
       noun: 'slam latches on the store doors',
       explain: 'Latches that close by themselves when pushed.',
       check: 'Push it shut with one hand.',
-      say: 'Push it and it is shut.',
-      notToBeConfused: 'Closed is not locked.',
+      say: 'Slam latches: push the baggage door and it latches.',
+      notToBeConfused: 'Latched isn’t locked.',
       show: { what: 'Push it shut with one hand.', seconds: 5 },
       audiences: ['limited-mobility'],
     },
@@ -129,7 +139,7 @@ export const passThrough = {
       noun: 'hold-opens on the store doors',
       explain: 'A magnet or strut holds the door up.',
       check: 'Open it and let go.',
-      say: 'It stays up by itself.',
+      say: 'The baggage door stays open by itself.',
       audiences: [],
     },
     {
@@ -138,7 +148,7 @@ export const passThrough = {
       noun: 'a way in under the bed',
       explain: 'The store is also reached from inside, under the bed.',
       check: 'Lift the bed and look down.',
-      say: 'From inside you reach it under the bed as well.',
+      say: 'You can reach the storage from inside, under the bed.',
       audiences: ['family'],
     },
     {
@@ -147,7 +157,7 @@ export const passThrough = {
       noun: 'a panel with the water valves',
       explain: 'Valves for filling, winterising and bypass in one place.',
       check: 'Labels there? Handles move?',
-      say: 'The water valves are together here, labelled.',
+      say: 'The water valves are all on this panel.',
       audiences: ['winter', 'first-timer'],
     },
     {
@@ -156,7 +166,7 @@ export const passThrough = {
       noun: 'a store for long things',
       explain: 'Room for skis, rods or chairs over the whole width.',
       check: 'Lay a folding table in it.',
-      say: 'Long things go in here whole.',
+      say: 'Long things go in this storage in one piece: skis, rods, chairs.',
       audiences: ['gear'],
     },
   ],

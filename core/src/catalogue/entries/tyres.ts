@@ -14,6 +14,10 @@ export const tyrePositions = [
 type Position = (typeof tyrePositions)[number];
 type DateKey = `tyreDate${Position['key']}`;
 
+/** All of them are told on one card, which the first leads. */
+const [{ key: first }, ...rest] = tyrePositions;
+const others = rest.map(({ key }) => `tyreDate${key}`);
+
 /** The week each tyre was built in, tyre by tyre: they are seldom all of one age. */
 export const tyreDates = tyrePositions.map(
   ({ key, label, axles }): AtStation<SpecEntry> & { readonly key: DateKey } => ({
@@ -21,7 +25,12 @@ export const tyreDates = tyrePositions.map(
     label: `Tyre date, ${label}`,
     explain: 'The last four digits after DOT: week and year in which this tyre was built.',
     check: 'On one sidewall only, often the inner one; lie down with a light.',
-    notToBeConfused: 'The eight or nine characters before it are plant and size.',
+    say: [
+      `The tire’s date code, ${label}, is {}.`,
+      'Every tire has its build week on one sidewall.',
+    ],
+    ...(key === first ? { numbers: others } : {}),
+    notToBeConfused: 'The characters before it are plant and size.',
     caution:
       'Rubber ages standing still: watch from five years, replace by seven, whatever the tread.',
     audiences: [],

@@ -2,33 +2,40 @@ import type { AtStation, SpecEntry } from '../types.ts';
 
 /** The walls that may have windows; each is told by itself. */
 export const windowWalls = [
-  { key: 'Door', label: 'door side' },
-  { key: 'OffDoor', label: 'off-door side' },
-  { key: 'Front', label: 'front' },
-  { key: 'Rear', label: 'rear' },
-  { key: 'Slide', label: 'slide' },
+  { key: 'Door', where: 'on the door side', label: 'door side' },
+  { key: 'OffDoor', where: 'on the off-door side', label: 'off-door side' },
+  { key: 'Front', where: 'in front', label: 'front' },
+  { key: 'Rear', where: 'at the rear', label: 'rear' },
+  { key: 'Slide', where: 'in the slide', label: 'slide' },
 ] as const;
+
+/** How they open is told on one card, which the first leads. */
+const [{ key: first }, ...rest] = windowWalls;
+const others = rest.map(({ key }) => key);
 
 type WallKey = (typeof windowWalls)[number]['key'];
 type WindowSpec<K extends string> = AtStation<SpecEntry> & { readonly key: `${K}${WallKey}` };
 
 const ofSlide = (key: WallKey) => (key === 'Slide' ? { partOf: 'slide' } : {});
 
-const counts = windowWalls.map(({ key, label }): WindowSpec<'windows'> => ({
+const counts = windowWalls.map(({ key, label, where }): WindowSpec<'windows'> => ({
   key: `windows${key}`,
   label: `Windows, ${label}`,
   explain: 'How many windows this wall has.',
   check: 'Count them from outside.',
+  say: [`You’ve got {:window} ${where}.`, 'Count the windows as we walk around.'],
   audiences: [],
   value: { kind: 'number', plausible: { from: 0, to: 8 } },
   ...ofSlide(key),
 }));
 
-const kinds = windowWalls.map(({ key, label }): WindowSpec<'windowOpening'> => ({
+const kinds = windowWalls.map(({ key, label, where }): WindowSpec<'windowOpening'> => ({
   key: `windowOpening${key}`,
   label: `How they open, ${label}`,
   explain: 'Fixed, sliding, pushed out at the bottom, or a mixture.',
   check: 'Open each.',
+  say: [`The windows ${where} are {}.`, 'Try a window and see how it opens.'],
+  ...(key === first ? { numbers: others.map((other) => `windowOpening${other}`) } : {}),
   audiences: ['pets'],
   value: {
     kind: 'choice',
@@ -42,11 +49,12 @@ const kinds = windowWalls.map(({ key, label }): WindowSpec<'windowOpening'> => (
   ...ofSlide(key),
 }));
 
-const panes = windowWalls.map(({ key, label }): WindowSpec<'windowPanes'> => ({
+const panes = windowWalls.map(({ key, label, where }): WindowSpec<'windowPanes'> => ({
   key: `windowPanes${key}`,
   label: `Panes, ${label}`,
   explain: 'One pane or two; two keep warmth in and sweat less.',
   check: 'Hold a light against the glass and count its reflections in pairs.',
+  say: [`The windows ${where} are {} pane.`, 'Hold a light to the glass and count the panes.'],
   audiences: ['winter'],
   value: {
     kind: 'choice',

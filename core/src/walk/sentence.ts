@@ -1,0 +1,107 @@
+import {
+  blanksIn,
+  filledIn,
+  knownBy,
+  wordingsOf,
+  type Blank,
+  type Feature,
+  type HowKnown,
+  type Spec,
+} from '../catalogue/index.ts';
+import type { System } from '../quantity/index.ts';
+import { formatSpec, type UnitRecord } from '../record/index.ts';
+
+/** A sentence for a card, and how well the worst thing in it is known. */
+export interface Worded {
+  readonly words: string;
+  readonly how: HowKnown;
+  /** A figure it would have had is only guessed. */
+  readonly heldBack: boolean;
+}
+
+const rank = (how: HowKnown): number => knownBy.findIndex(({ key }) => key === how);
+
+/** How well several things together are known: as the worst of them. */
+export const worstOf = (first: HowKnown, ...more: readonly HowKnown[]): HowKnown =>
+  more.reduce((worst, how) => (rank(how) > rank(worst) ? how : worst), first);
+
+/** A guess is never said as a figure. */
+const isSayable = (record: UnitRecord, { spec }: Blank): boolean => {
+  const how = record.specs[spec]?.how;
+  return how !== undefined && how !== 'guessed';
+};
+
+const isGuessed = (record: UnitRecord, { spec }: Blank): boolean =>
+  record.specs[spec]?.how === 'guessed';
+
+const counted = (count: number, noun: string): string =>
+  `${count === 0 ? 'no' : count} ${noun}${count === 1 ? '' : 's'}`;
+
+const blankText = (record: UnitRecord, { spec, noun }: Blank, system: System): string => {
+  const entry = record.specs[spec];
+  if (!entry) return '';
+  const { value } = entry;
+  if (noun !== undefined && value.kind === 'number') return counted(value.number, noun);
+  if (noun !== undefined && value.kind === 'counted') return counted(value.count, noun);
+  return formatSpec(spec, value, system, entry.how);
+};
+
+/** A count needs a number or a count; anything else needs all of its value. */
+const isWhole = (record: UnitRecord, { spec, noun }: Blank): boolean => {
+  const value = record.specs[spec]?.value;
+  return noun !== undefined || value?.kind !== 'counted' || value.each !== undefined;
+};
+
+/** The wordings of an entry for this unit: a choice may have one of its own. */
+const wordingsFor = (record: UnitRecord, entry: Spec | Feature): readonly string[] => {
+  const wordings = wordingsOf(entry.say);
+  if (!('value' in entry) || !entry.sayWhen) return wordings;
+  const own = record.specs[entry.key];
+  const choice = own?.value.kind === 'choice' && own.how !== 'guessed' ? own.value.choice : '';
+  const whole = entry.sayWhen[choice];
+  return whole === undefined ? wordings : [whole];
+};
+
+/**
+ * What an entry says of a unit: the fullest wording all of whose values may be said, and how well the worst of them is
+ * known. A guess is not said; the wording without it is.
+ * @param how the entry itself is known
+ */
+export const wordedFor = (
+  record: UnitRecord,
+  entry: Spec | Feature,
+  how: HowKnown,
+  system: System,
+): Worded | undefined => {
+  const wordings = wordingsFor(record, entry);
+  const chosen = wordings.find((wording) =>
+    blanksIn(wording, entry.key).every(
+      (blank) => isSayable(record, blank) && isWhole(record, blank),
+    ),
+  );
+  if (chosen === undefined) return undefined;
+  const used = blanksIn(chosen, entry.key).flatMap(({ spec }) => record.specs[spec]?.how ?? []);
+  return {
+    words: filledIn(chosen, entry.key, (blank) => blankText(record, blank, system)),
+    how: worstOf(how, ...used),
+    heldBack: wordings.some((wording) =>
+      blanksIn(wording, entry.key).some((blank) => isGuessed(record, blank)),
+    ),
+  };
+};
+
+/** What stands in for a figure that is only guessed. */
+const insteadOfGuess = 'I’d want to check that before I quote it.';
+
+/** The first letter small, but not that of “I”, of a name or of letters said one by one. */
+export const lowered = (text: string): string =>
+  /^(?:I\b|[A-Z][A-Z/]|Wi-Fi)/.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1);
+
+/**
+ * A sentence as it is said by how well it is known: hearsay is marked as such, what is only guessed is left to be
+ * checked. What the maker's sheet says is said plainly; its mark stands beside it.
+ */
+export const asKnown = ({ words, how, heldBack }: Worded): string => {
+  const said = how === 'told' ? `We’re told: ${lowered(words)}` : words;
+  return heldBack ? `${said} ${insteadOfGuess}` : said;
+};
