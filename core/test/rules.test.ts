@@ -80,9 +80,12 @@ const cases: readonly Case[] = [
   ['recall-stale', 'quiet', { recallChecked: '2026-01-16' }],
   ['price-over-list', 'doubtful', { askingPrice: '20001', listPrice: '20000' }],
   ['price-over-list', 'quiet', { askingPrice: '20000', listPrice: '20000' }],
-  ['option-without-package', 'look', {}, { awning: 'option' }],
-  ['option-without-package', 'quiet', { packages: 'Shoreline' }, { awning: 'option' }],
-  ['option-without-package', 'quiet', {}, { awning: 'standard' }],
+  ['option-without-package', 'look', {}, { awning: 'option', solar: 'option', tv: 'option' }],
+  ['option-without-package', 'quiet', { packages: 'Shoreline' }, { awning: 'option', solar: 'option', tv: 'option' }],
+  // Options are ordered one by one as well.
+  ['option-without-package', 'quiet', {}, { awning: 'option', solar: 'option' }],
+  ['inspection-unsigned', 'doubtful', { inspected: '2026-04-01' }],
+  ['inspection-unsigned', 'quiet', {}],
 
   ['empty-over-gross', 'wrong', { uvw: '5000', gvwr: '5000' }],
   ['empty-over-gross', 'quiet', { uvw: '4999', gvwr: '5000' }],
@@ -154,6 +157,21 @@ const cases: readonly Case[] = [
   ['tyre-load-table', 'quiet', { tyreLoad: '1760', tyreSize: 'ST205/75R14', loadRange: 'C' }],
   // Index 107 is 975 kg, 2,150 lb.
   ['tyre-load-table', 'quiet', { tyreLoad: '2150', tyreSize: 'ST215/75R14 107M', loadRange: 'D' }],
+  // L is 120 km/h, 74.6 mph; J is 100 km/h, 62.1 mph: ISO 4000-1, from memory.
+  ['tyre-speed', 'doubtful', { tyreSize: 'ST205/75R14 100J' }],
+  ['tyre-speed', 'quiet', { tyreSize: 'ST205/75R14 100L' }],
+  ['tyre-speed', 'quiet', { tyreSize: 'ST205/75R14' }],
+  ['cap-pressure', 'wrong', { capPressure: '50', coldPressure: '65' }, { pressureCaps: 'ours' }],
+  ['cap-pressure', 'quiet', { capPressure: '65', coldPressure: '65' }, { pressureCaps: 'ours' }],
+  ['cap-pressure', 'quiet', { capPressure: '50', coldPressure: '65' }, { pressureCaps: 'none' }],
+  ['rating-unread', 'look', {}, { rearRack: 'standard' }],
+  ['rating-unread', 'look', {}, { ramp: 'standard' }],
+  ['rating-unread', 'look', {}, { tipOutBeds: 'standard' }],
+  ['rating-unread', 'look', {}, { roofRack: 'standard' }],
+  ['rating-unread', 'look', {}, { steps: 'standard' }],
+  ['rating-unread', 'look', {}, { rearReceiver: 'standard' }],
+  ['rating-unread', 'quiet', { rearRackRating: '300' }, { rearRack: 'standard' }],
+  ['rating-unread', 'quiet', {}, { rearRack: 'prep' }],
   ['tyre-tread', 'doubtful', { tyreTread: '4/32' }],
   ['tyre-tread', 'quiet', { tyreTread: '5/32' }],
   ['tyre-tread', 'wrong', { tyreTread: '2/32' }],
@@ -181,6 +199,14 @@ const cases: readonly Case[] = [
   ['bed-name', 'quiet', { bedName: 'short-queen', bedSize: '60 x 74' }],
   ['sleeps-and-beds', 'doubtful', { sleeps: '5', bedSize: '60 x 80', dinetteBed: '40 x 72' }],
   ['sleeps-and-beds', 'quiet', { sleeps: '4', bedSize: '60 x 80', dinetteBed: '40 x 72' }],
+  // A bunk 46 in or wider sleeps two: common practice.
+  ['sleeps-and-beds', 'quiet', { sleeps: '6', bedSize: '60 x 80', bunkCount: '2', bunkSize: '46 x 74' }],
+  ['sleeps-and-beds', 'doubtful', { sleeps: '6', bedSize: '60 x 80', bunkCount: '2', bunkSize: '45 x 74' }],
+  // A dinette or a sofa that makes a bed counts as its kind usually does, though nobody has taped it.
+  ['sleeps-and-beds', 'quiet', { sleeps: '6', bedSize: '60 x 80' }, { dinetteConverts: 'standard', sofaConverts: 'standard' }],
+  // Tip-outs count where they are on the unit.
+  ['sleeps-and-beds', 'doubtful', { sleeps: '6', bedSize: '60 x 80', tipOutSize: '60 x 74' }, { tipOutBeds: 'prep' }],
+  ['sleeps-and-beds', 'quiet', { sleeps: '6', bedSize: '60 x 80', tipOutSize: '60 x 74' }, { tipOutBeds: 'standard' }],
 
   ['dump-outlets', 'wrong', { dumpOutletCount: '2' }, { dumpOutlet: 'standard', galleyOutlet: 'none' }],
   ['dump-outlets', 'quiet', { dumpOutletCount: '2' }, { dumpOutlet: 'standard' }],
@@ -188,6 +214,10 @@ const cases: readonly Case[] = [
   ['dump-outlets', 'quiet', { dumpOutletCount: '0' }, { dumpOutlet: 'none' }],
   ['galley-tank', 'look', {}, { galleyOutlet: 'standard' }],
   ['galley-tank', 'quiet', { galleyTank: '30' }, { galleyOutlet: 'standard' }],
+  ['gray-tank-sum', 'doubtful', { grayTank: '62', galleyTank: '28' }],
+  ['gray-tank-sum', 'doubtful', { grayTank: '62' }, { galleyOutlet: 'standard' }],
+  ['gray-tank-sum', 'quiet', { grayTank: '34', galleyTank: '28' }],
+  ['gray-tank-sum', 'quiet', { grayTank: '62' }],
   ['black-flush', 'look', { blackTank: '30' }, { blackFlush: 'none' }],
   ['black-flush', 'quiet', { blackTank: '30' }, { blackFlush: 'option' }],
   ['toilet-and-tank', 'wrong', { blackTank: '30' }, { toilet: 'none' }],
@@ -212,6 +242,12 @@ const cases: readonly Case[] = [
     'controller-size', 'wrong',
     { solarPanels: '3 x 200', controllerAmps: '30', controllerKind: 'pwm', solarShortCircuit: '31' },
   ],
+  // Without a plate about W ÷ 18: 600 W are about 33 A.
+  ['controller-size', 'doubtful', { solarPanels: '3 x 200', controllerAmps: '30', controllerKind: 'pwm' }],
+  ['controller-size', 'quiet', { solarPanels: '3 x 200', controllerAmps: '40', controllerKind: 'pwm' }],
+  ['solar-port-size', 'look', { solarPanels: '2 x 200', solarPortAmps: '15' }, { solarPort: 'standard' }],
+  ['solar-port-size', 'quiet', { solarPanels: '1 x 200', solarPortAmps: '15' }, { solarPort: 'standard' }],
+  ['solar-port-size', 'quiet', { solarPanels: '2 x 200', solarPortAmps: '15' }, { solarPort: 'none' }],
   ['solar-wiring', 'doubtful', { solarPanels: '3 x 200', solarAllowance: '599' }],
   ['solar-wiring', 'quiet', { solarPanels: '3 x 200', solarAllowance: '600' }],
   ['controller-setting', 'wrong', { controllerSetting: 'lithium', batteryKind: 'agm' }],
@@ -232,6 +268,7 @@ const cases: readonly Case[] = [
   ['furnace-there', 'quiet', { furnace: '20000' }, { furnaceFitted: 'standard' }],
   ['slide-override', 'look', {}, { slide: 'standard' }],
   ['slide-override', 'quiet', { slideOverride: 'behind the panel' }, { slide: 'standard' }],
+  ['slide-override', 'quiet', { slideMechanism: 'manual' }, { slide: 'standard' }],
   ['bunk-rating', 'look', { bunkCount: '2' }, { bunks: 'standard' }],
   ['bunk-rating', 'quiet', { bunkCount: '2', bunkRating: '300' }, { bunks: 'standard' }],
   ['ladder-and-roof', 'look', {}, { ladder: 'standard', walkableRoof: 'none' }],
@@ -278,7 +315,7 @@ describe('rules at their boundaries', () => {
   it('are tried here or in a test of their own, every one of them', () => {
     const elsewhere = [
       'vin', 'ccc-identity', 'axles-and-hitch', 'range', 'count-times-size', 'tyre-pressure',
-      'ratings-by-label', 'place-on-unit', 'fresh-behind-axles', 'sources-in-conflict',
+      'ratings-by-label', 'place-on-unit', 'fresh-behind-axles', 'sources-in-conflict', 'wheel-against-label',
     ]; // prettier-ignore
     const tried = new Set([...cases.map(([rule]) => rule), ...elsewhere]);
     expect(rules.map((rule) => rule.key).filter((key) => !tried.has(key))).toEqual([]);

@@ -1,18 +1,26 @@
-import { givenOf, sumOf, type Given } from '../numbers/index.ts';
+import { givenOf, sumOf, worstHow, type Given } from '../numbers/index.ts';
 import { hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import type { CargoLabelInput } from './cargo-label.ts';
+import type { DryCounts } from './explain.ts';
 
 const waterOf = (record: UnitRecord): Given | undefined => {
   const [fresh, heater] = [givenOf(record, 'freshTank'), givenOf(record, 'heaterTank')];
   if (!fresh) return heater;
-  return heater ? { amount: fresh.amount + heater.amount, how: fresh.how } : fresh;
+  return heater
+    ? { amount: fresh.amount + heater.amount, how: worstHow(fresh.how, heater.how) }
+    : fresh;
 };
 
 const fittedOf = (record: UnitRecord): Given | undefined => {
   const lines = Object.values(record.fitted).flatMap((entry) => entry ?? []);
   const amount = lines.reduce((sum, { value }) => sum + value.weight, 0);
-  return lines.length > 0 ? { amount, how: 'seen' } : givenOf(record, 'fittedWeight');
+  if (lines.length === 0) return givenOf(record, 'fittedWeight');
+  return { amount, how: worstHow('seen', ...lines.map(({ how }) => how)) };
 };
+
+/** What the dry weight counts already, by its small print. */
+export const countsOf = (record: UnitRecord): DryCounts | undefined =>
+  textOf(record, 'uvwCounts') as DryCounts | undefined;
 
 /** A unit's own label, as the question wants it. What was fitted is its ledger, else the sum that was typed. */
 export const cargoLabelInputOf = (record: UnitRecord): CargoLabelInput => {
@@ -24,9 +32,11 @@ export const cargoLabelInputOf = (record: UnitRecord): CargoLabelInput => {
     water: waterOf(record),
     fitted: fittedOf(record),
   };
+  const counts = countsOf(record);
   return {
     ...Object.fromEntries(Object.entries(entries).filter(([, given]) => given)),
-    battery: hasFeature(record, 'battery'),
+    ...(record.features.battery ? { battery: hasFeature(record, 'battery') } : {}),
+    ...(counts ? { counts } : {}),
     used: textOf(record, 'condition') === 'used',
   };
 };

@@ -44,7 +44,25 @@ const finding = (record: UnitRecord, given: Given, system: System): RuleFinding 
       ways,
     };
   }
-  return given.uvw && given.hitch ? againstBuilt(given.hitch / given.uvw, share, base) : undefined;
+  return given.uvw && given.hitch
+    ? againstBuilt(given.hitch / given.uvw, share, base)
+    : asksForWeights(given, base);
+};
+
+/** Whether the hitch takes so much nobody can say while it is not known what it takes. */
+const asksForWeights = ({ uvw, hitch }: Given, base: string): RuleFinding => {
+  const unknown: readonly ('hitchWeight' | 'uvw')[] = [
+    ...(hitch ? [] : (['hitchWeight'] as const)),
+    ...(uvw ? [] : (['uvw'] as const)),
+  ];
+  const names = unknown.map((key) => (key === 'uvw' ? 'dry weight' : 'hitch weight'));
+  return {
+    field: 'axleRating',
+    severity: 'look',
+    title: 'The rating leans on the hitch',
+    sentence: `${base} Whether it does can’t be said yet: read the ${names.join(' and the ')}, or weigh it loaded.`,
+    ways: [...unknown.map((key) => goTo(key)), goTo('axleRating'), withReason()],
+  };
 };
 
 const againstBuilt = (builtShare: number, share: number, base: string): RuleFinding | undefined => {

@@ -1,19 +1,28 @@
 import { amountOf, countedOf, hasFeature, type UnitRecord } from '../record/index.ts';
-import { explainDifference, labelRounding, possibleExplanations } from '../cargo-label/index.ts';
+import {
+  countsOf,
+  explainDifference,
+  explanationWords,
+  labelRounding,
+  possibleExplanations,
+  type LabelExplanation,
+} from '../cargo-label/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, pounds, withReason } from './ways.ts';
 
-const possibleOf = (record: UnitRecord): Parameters<typeof explainDifference>[0] => {
+const possibleOf = (record: UnitRecord): readonly LabelExplanation[] => {
   const cylinders = countedOf(record, 'lpCylinders');
   const water = (amountOf(record, 'freshTank') ?? 0) + (amountOf(record, 'heaterTank') ?? 0);
   return possibleExplanations({
-    propane: cylinders ? cylinders.count * cylinders.each : 0,
-    hasBattery: hasFeature(record, 'battery'),
+    propane: cylinders && cylinders.count * cylinders.each,
+    hasBattery: record.features.battery ? hasFeature(record, 'battery') : undefined,
     water,
+    counts: countsOf(record),
   });
 };
 
+/** The label is read again before anything on it is overwritten. */
 const objection = (
   record: UnitRecord,
   given: { readonly gvwr: number; readonly uvw: number; readonly ccc: number },
@@ -21,27 +30,38 @@ const objection = (
 ): RuleFinding => {
   const left = given.gvwr - given.uvw;
   const difference = left - given.ccc;
-  const sum = `${pounds(given.gvwr, system)} − ${pounds(given.uvw, system)} leaves ${pounds(left, system)}; the label says ${pounds(given.ccc, system)}.`;
+  const show = (amount: number): string => pounds(amount, system);
+  const sum = `GVWR minus UVW is ${show(left)} (${show(given.gvwr)} − ${show(given.uvw)}), but the label says ${show(given.ccc)}.`;
   const explained = explainDifference(possibleOf(record), difference);
-  if (explained) {
-    const because = `The ${pounds(difference, system)} between are ${explained.words} (${pounds(explained.pounds, system)}).`;
+  const words = explanationWords(explained, show);
+  if (words) {
+    const isSure = !words.startsWith('could be');
+    const because = isSure
+      ? `The ${show(difference)} between them is ${words}.`
+      : `The ${show(difference)} between them ${words}.`;
     return {
       field: 'ccc',
       severity: 'look',
-      title: 'Capacity counts more than the trailer',
+      title: 'CCC counts more than the trailer',
       sentence: `${sum} ${because}`,
-      ways: [withReason('That is why', because), goTo('ccc')],
+      ways: [
+        ...(isSure ? [withReason('That is why', because)] : [withReason()]),
+        goTo('uvwCounts'),
+        goTo('lpCylinders'),
+        goTo('ccc'),
+      ],
     };
   }
   const more = difference < 0 ? 'more' : 'less';
   return {
     field: 'ccc',
     severity: 'wrong',
-    title: 'Capacity does not follow from the weights',
-    sentence: `${sum} That is ${pounds(Math.abs(difference), system)} ${more}, and neither propane, battery nor water explains it. Read the three labels again.`,
+    title: 'CCC doesn’t add up',
+    sentence: `${sum} That’s ${show(Math.abs(difference))} ${more}, and neither propane, battery nor water explains it. Read all three labels again.`,
     ways: [
-      ...(left > 0 ? [enter(record, 'ccc', { kind: 'quantity', amount: left }, system)] : []),
+      goTo('ccc'),
       goTo('uvw'),
+      ...(left > 0 ? [enter(record, 'ccc', { kind: 'quantity', amount: left }, system)] : []),
       withReason(),
     ],
   };
@@ -51,7 +71,7 @@ const objection = (
 export const cccIdentity: Rule = {
   key: 'ccc-identity',
   about: 'Carrying capacity equals rating minus weight as built, or the difference has a name',
-  needs: ['gvwr', 'uvw', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
+  needs: ['gvwr', 'uvw', 'uvwCounts', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
   source:
     'CCC = GVWR − UVW − LP where UVW excludes LP: common practice; water on old labels: from memory',
   test: (record, { system }) => {
@@ -59,7 +79,7 @@ export const cccIdentity: Rule = {
     const uvw = amountOf(record, 'uvw');
     const ccc = amountOf(record, 'ccc');
     if (gvwr === undefined || uvw === undefined || ccc === undefined) return [];
-    if (Math.abs(gvwr - uvw - ccc) <= labelRounding) return [];
+    if (uvw >= gvwr || Math.abs(gvwr - uvw - ccc) <= labelRounding) return [];
     return [objection(record, { gvwr, uvw, ccc }, system)];
   },
 };

@@ -10,12 +10,14 @@ import { comfortRules } from './comfort-rules.ts';
 import { identityRules } from './identity-rules.ts';
 import { plausibleNumbers, plausibleSizes } from './numbers-and-sizes.ts';
 import { powerRules } from './power-rules.ts';
+import { ratingRules } from './rating-rules.ts';
 import { safetyRules } from './safety-rules.ts';
 import { sizeRules } from './size-rules.ts';
 import { tyrePressure } from './tyre-pressure.ts';
 import { tyreRules } from './tyre-rules.ts';
 import { vinCheck } from './vin-check-digit.ts';
 import { waterRules } from './water-rules.ts';
+import { wheelRules } from './wheel-rules.ts';
 import { weightRules } from './weight-rules.ts';
 
 /** Every check there is, in the order in which the margin shows them. */
@@ -28,6 +30,8 @@ export const rules: readonly Rule[] = [
   ...weightRules,
   tyrePressure,
   ...tyreRules,
+  ...wheelRules,
+  ...ratingRules,
   ...identityRules,
   ...sizeRules,
   ...waterRules,
@@ -65,7 +69,29 @@ const inputsOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): string 
   const others = rule.reads?.includes('others')
     ? keys.map((k) => saidBeside(record, k))
     : undefined;
-  return JSON.stringify([...values, ...[place, others].filter((more) => more !== undefined)]);
+  const wheels = rule.reads?.includes('wheels')
+    ? Object.entries(record.wheels).map(([key, entry]) => [key, entry?.value])
+    : undefined;
+  const more = [place, others, wheels].filter((one) => one !== undefined);
+  return JSON.stringify(inOrder([...values, ...more]));
+};
+
+/** The same value with its keys in one order: a database and a file give them each in its own. */
+const inOrder = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(inOrder);
+  if (value === null || typeof value !== 'object') return value;
+  const entries = Object.entries(value).map(([key, of]) => [key, inOrder(of)] as const);
+  return Object.fromEntries(entries.toSorted(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)));
+};
+
+/** Whether a note was let stand for these very values, in whatever order their keys were written. */
+const isFor = (settled: string, inputs: string): boolean => {
+  if (settled === inputs) return true;
+  try {
+    return JSON.stringify(inOrder(JSON.parse(settled))) === inputs;
+  } catch {
+    return false;
+  }
 };
 
 const objectionOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): Objection => {
@@ -74,7 +100,7 @@ const objectionOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): Obje
   const guesses = guessesAmong(restsOn(rule, finding), record);
   const base = { ...finding, id, rule: rule.key, inputs, guesses };
   const entry = record.settlements[id];
-  if (entry?.value.inputs !== inputs) return base;
+  if (!entry || !isFor(entry.value.inputs, inputs)) return base;
   return { ...base, settled: { reason: entry.value.reason, by: entry.by, at: entry.at } };
 };
 

@@ -61,10 +61,12 @@ const furnaceThere: Rule = {
 const slideOverride: Rule = {
   key: 'slide-override',
   about: 'Somebody knows how the slide is moved by hand',
-  needs: ['slide', 'slideOverride'],
+  needs: ['slide', 'slideOverride', 'slideMechanism'],
   source: 'Common practice; the maker’s manual decides',
   test: (record) => {
     if (!hasFeature(record, 'slide') || record.specs.slideOverride) return [];
+    // A slide that is pushed by hand has nothing to override.
+    if (textOf(record, 'slideMechanism') === 'manual') return [];
     return [
       say({
         field: 'slideOverride',

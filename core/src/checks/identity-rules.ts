@@ -1,7 +1,8 @@
+import { inspectedOn } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../dates/index.ts';
 import { modelYearsOf, readFloorPlan } from '../identity/index.ts';
 import { amountOf, textOf } from '../record/index.ts';
-import { feet, manyAre, say, todayOf } from './say.ts';
+import { feet, say, todayOf } from './say.ts';
 import type { Rule } from './types.ts';
 
 /** Model year against the tenth character of the VIN. */
@@ -165,23 +166,47 @@ const priceOverList: Rule = {
   },
 };
 
-/** An option comes from a package or the order; without either nobody knows what it belongs to. */
+/** Options are ordered one by one as well; so many together mostly came in a package. Common practice. */
+const manyOptions = 3;
+
+/** Many options and no package named: somebody may sell a package's part as standard. */
 const optionWithoutPackage: Rule = {
   key: 'option-without-package',
   reads: ['features'],
-  about: 'Options are shown together with the packages they came in',
+  about: 'Where there are many options, the package they came in is named',
   needs: ['packages'],
-  source: 'Common practice',
+  source: 'Single options are ordered too; three or more mostly come together: common practice',
   test: (record) => {
     if (textOf(record, 'packages')) return [];
     const options = Object.values(record.features).filter((f) => f?.value.state === 'option');
-    if (options.length === 0) return [];
+    if (options.length < manyOptions) return [];
     return [
       say({
         field: 'packages',
         severity: 'look',
-        title: 'Options without a package',
-        sentence: `${manyAre(options.length, 'thing')} recorded as an option, and no package is: read the order sheet, so that nobody sells a package’s part as standard.`,
+        title: 'Many options, no package named',
+        sentence: `${options.length} things are recorded as options, and no package is. Read the order sheet; if they were ordered one by one, say so.`,
+      }),
+    ];
+  },
+};
+
+/** The date of the inspection follows from a technician's signature. */
+const inspectionDate: Rule = {
+  key: 'inspection-unsigned',
+  about: 'A date of inspection has a signature under it',
+  needs: ['inspected'],
+  reads: ['features', 'inspection', 'signatures'],
+  source: 'Common practice',
+  test: (record) => {
+    const typed = textOf(record, 'inspected');
+    if (!typed || inspectedOn(record)) return [];
+    return [
+      say({
+        field: 'inspected',
+        severity: 'doubtful',
+        title: 'A date of inspection, and no signature',
+        sentence: `${formatDate(typed)} stands here, and no technician has signed the inspection as it is now. Until one does, tell the unit and operate nothing.`,
       }),
     ];
   },
@@ -197,4 +222,5 @@ export const identityRules: readonly Rule[] = [
   recallStale,
   priceOverList,
   optionWithoutPackage,
+  inspectionDate,
 ];

@@ -18,13 +18,6 @@ const slack = (bound: number): number => 1e-6 * Math.abs(bound);
 export const isWithin = (amount: number, range: Range): boolean =>
   amount >= range.from - slack(range.from) && amount <= range.to + slack(range.to);
 
-/** Slips of the hand: a lost or added nought, inches read as feet, kilograms as pounds and the like. */
-const factors = [10, 100, 1000, 0.1, 0.01, 0.001] as const;
-
-/** The amount that was probably meant, when shifting the decimal point brings it into range. */
-export const withoutSlip = (amount: number, range: Range): number | undefined =>
-  factors.map((f) => amount * f).find((a) => isWithin(a, range));
-
 type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 
 /** A spec field as its checks need it, worked out once and not at every look. */

@@ -9,7 +9,8 @@ import {
   type UnitRecord,
 } from '../record/index.ts';
 import { amps, say, watts } from './say.ts';
-import type { Rule } from './types.ts';
+import type { System } from '../quantity/index.ts';
+import type { Rule, RuleFinding } from './types.ts';
 
 const panelWatts = (record: UnitRecord): number | undefined => {
   const panels = countedOf(record, 'solarPanels');
@@ -112,24 +113,86 @@ const controllerMissing: Rule = {
   },
 };
 
+/** What a 12 V panel's watts are in amperes, about: a panel works at some 18 V. Common practice; its plate decides. */
+const panelVolts = 18;
+
+/** What the panels can push: off their plates, else about what their watts come to. */
+const panelCurrent = (
+  record: UnitRecord,
+): { readonly amount: number; readonly isAbout: boolean } | undefined => {
+  const read = amountOf(record, 'solarShortCircuit');
+  if (read !== undefined) return { amount: read, isAbout: false };
+  const power = panelWatts(record);
+  return power === undefined ? undefined : { amount: power / panelVolts, isAbout: true };
+};
+
+const askForPlate = 'Read the short-circuit current off the panels’ plates.';
+
+/** MPPT takes what it can and leaves the rest. */
+const beyondPower = (power: number, limit: number, system: System): RuleFinding | undefined => {
+  const current = power / chargingVolts;
+  if (current <= limit) return undefined;
+  return say({
+    field: 'controllerAmps',
+    severity: 'look',
+    title: 'Panels beyond the controller',
+    sentence: `${watts(power, system)} of panel make up to ${amps(current, system)}; the controller is for ${amps(limit, system)}. What is above is lost.`,
+    also: ['solarPanels'],
+  });
+};
+
+/** PWM, or nobody knows: all that the panels push goes through it. */
+const beyondCurrent = (
+  power: number,
+  current: ReturnType<typeof panelCurrent>,
+  limit: number,
+  system: System,
+): RuleFinding | undefined => {
+  if (current === undefined || current.amount <= limit) return undefined;
+  const { amount, isAbout } = current;
+  return say({
+    field: 'controllerAmps',
+    severity: isAbout ? 'doubtful' : 'wrong',
+    title: 'More current than the controller stands',
+    sentence: `${watts(power, system)} of panel make ${isAbout ? 'about ' : ''}${amps(amount, system)}; the controller is for ${amps(limit, system)}. ${isAbout ? askForPlate : 'Not to be connected so.'}`,
+    also: ['solarShortCircuit', 'solarPanels'],
+  });
+};
+
 const controllerSize: Rule = {
   key: 'controller-size',
   about: 'The controller takes what the panels give',
   needs: ['solarPanels', 'controllerAmps', 'controllerKind', 'solarShortCircuit'],
-  source: 'Watts over charging volts (MPPT), panel current (PWM): common practice',
+  source:
+    'Watts over charging volts (MPPT), panel current (PWM), about watts ÷ 18 where no plate was read: common practice',
   test: (record, { system }) => {
     const [power, limit] = [panelWatts(record), amountOf(record, 'controllerAmps')];
     if (power === undefined || limit === undefined) return [];
-    const byPower = textOf(record, 'controllerKind') === 'mppt';
-    const current = byPower ? power / chargingVolts : amountOf(record, 'solarShortCircuit');
-    if (current === undefined || current <= limit) return [];
+    const found =
+      textOf(record, 'controllerKind') === 'mppt'
+        ? beyondPower(power, limit, system)
+        : beyondCurrent(power, panelCurrent(record), limit, system);
+    return found ? [found] : [];
+  },
+};
+
+const portSize: Rule = {
+  key: 'solar-port-size',
+  about: 'What plugs into the solar port stays within its limit',
+  needs: ['solarPanels', 'solarPortAmps', 'solarPort', 'solarShortCircuit'],
+  source: 'The port’s label decides; about watts ÷ 18 where no plate was read: common practice',
+  test: (record, { system }) => {
+    const [current, limit] = [panelCurrent(record), amountOf(record, 'solarPortAmps')];
+    if (!current || limit === undefined || !hasFeature(record, 'solarPort')) return [];
+    if (current.amount <= limit) return [];
+    const about = current.isAbout ? 'about ' : '';
     return [
       say({
-        field: 'controllerAmps',
-        severity: byPower ? 'look' : 'wrong',
-        title: byPower ? 'Panels beyond the controller' : 'More current than the controller stands',
-        sentence: `${watts(power, system)} of panel make up to ${amps(current, system)}; the controller is for ${amps(limit, system)}. ${byPower ? 'What is above is lost.' : 'Not to be connected so.'}`,
-        also: ['solarPanels'],
+        field: 'solarPortAmps',
+        severity: 'look',
+        title: 'More panel than the port passes',
+        sentence: `The panels make ${about}${amps(current.amount, system)}, and the port is for ${amps(limit, system)}: they can’t feed through it. ${current.isAbout ? askForPlate : 'Follow their wires to see that they don’t.'}`,
+        also: ['solarPanels', 'solarShortCircuit'],
       }),
     ];
   },
@@ -252,6 +315,7 @@ export const powerRules: readonly Rule[] = [
   coolingCount,
   controllerMissing,
   controllerSize,
+  portSize,
   wiringSize,
   controllerSetting,
   converterSetting,

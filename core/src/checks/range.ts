@@ -1,17 +1,11 @@
 import { amountOf, type UnitRecord } from '../record/index.ts';
-import { formatQuantity, type Display, type System } from '../quantity/index.ts';
-import { isWithin, specsOfKind, withoutSlip, type Checked, type Range } from './plausible.ts';
+import { formatQuantity, type System } from '../quantity/index.ts';
+import { isWithin, specsOfKind, type Checked } from './plausible.ts';
+import { readingsOf, readingWords } from './slips.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, withReason } from './ways.ts';
 
 const fields = specsOfKind('quantity');
-
-/** Feet typed where inches were meant: 316 for 26 ft 4 in. */
-const meant = (amount: number, display: Display, range: Range): number | undefined => {
-  const inches = amount / 12;
-  if (display === 'feet' && isWithin(inches, range)) return inches;
-  return withoutSlip(amount, range);
-};
 
 const finding = (
   record: UnitRecord,
@@ -21,17 +15,14 @@ const finding = (
   const amount = amountOf(record, key);
   if (amount === undefined || isWithin(amount, range)) return undefined;
   const show = (a: number): string => formatQuantity(a, kind.display, system);
-  const probably = meant(amount, kind.display, range);
-  const guess = probably === undefined ? 'Read it again.' : `Was ${show(probably)} meant?`;
+  const readings = readingsOf(amount, { display: kind.display, range }, system);
   return {
     field: key,
-    severity: probably === undefined ? 'doubtful' : 'wrong',
+    severity: readings.length > 0 ? 'wrong' : 'doubtful',
     title: `${label} is out of the ordinary`,
-    sentence: `${show(amount)} is outside the usual ${show(range.from)} to ${show(range.to)}. ${guess}`,
+    sentence: `${show(amount)} is outside the usual ${show(range.from)} to ${show(range.to)}. ${readingWords(readings)}`,
     ways: [
-      ...(probably === undefined
-        ? []
-        : [enter(record, key, { kind: 'quantity', amount: probably }, system)]),
+      ...readings.map(({ value }) => enter(record, key, value, system)),
       goTo(key),
       withReason(),
     ],

@@ -1,5 +1,6 @@
 import type { FeatureKey, SpecKey } from '../catalogue/index.ts';
 import { entryFor } from '../catalogue/index.ts';
+import { inspectedOn } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../dates/index.ts';
 import { hasFeature, textOf } from '../record/index.ts';
 import { say, todayOf } from './say.ts';
@@ -100,10 +101,12 @@ const notInspected: Rule = {
   key: 'not-inspected',
   about: 'A unit that has arrived was inspected',
   needs: ['arrived', 'inspected'],
+  reads: ['features', 'inspection', 'signatures'],
   source: 'Common practice',
   test: (record, look) => {
     const arrived = textOf(record, 'arrived');
-    if (!arrived || textOf(record, 'inspected')) return [];
+    // A date without a signature is another check's.
+    if (!arrived || inspectedOn(record) || textOf(record, 'inspected')) return [];
     return [
       say({
         field: 'inspected',
@@ -150,7 +153,7 @@ const tieDowns: Rule = {
         field: 'tieDownsInto',
         severity: 'doubtful',
         title: 'Tied to the floor alone',
-        sentence: `${tie.count} tie-downs, each rated for itself, are fixed in the floor only: what they are screwed into decides.`,
+        sentence: `${tie.count} tie-downs${tie.each === undefined ? '' : ', each rated for itself,'} are fixed in the floor only: what they are screwed into decides.`,
         also: ['tieDowns'],
       }),
     ];

@@ -1,5 +1,5 @@
 import { entryFor, locatedEntries, type SpecKey } from '../catalogue/index.ts';
-import { amountOf, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, hasFeature, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
 import { feet, inches, many, say } from './say.ts';
 import type { Rule } from './types.ts';
 import { inSentence } from './ways.ts';
@@ -182,30 +182,74 @@ const bedName: Rule = {
   },
 };
 
-const sleepers: readonly { readonly key: SpecKey; readonly people: number }[] = [
-  { key: 'bedSize', people: 2 },
-  { key: 'dinetteBed', people: 2 },
-  { key: 'sofaBed', people: 2 },
+/** A bunk this wide or wider sleeps two: common practice, inches. */
+const doubleBunk = 46;
+
+/** A bed of some kind: how many it sleeps, and whether that is only what its kind usually does. */
+interface Places {
+  readonly people: number;
+  readonly usual?: string;
+}
+
+const bunkPlaces = (record: UnitRecord): readonly Places[] => {
+  const count = Number(textOf(record, 'bunkCount') ?? 0);
+  const [wide = 0] = sidesOf(record, 'bunkSize') ?? [];
+  return count > 0 ? [{ people: count * (wide >= doubleBunk ? 2 : 1) }] : [];
+};
+
+/** A bed that is made of something: by its size where it was measured, else as its kind usually does. */
+const converted = (
+  record: UnitRecord,
+  size: 'dinetteBed' | 'sofaBed',
+  feature: 'dinetteConverts' | 'sofaConverts',
+  name: string,
+): readonly Places[] => {
+  if (record.specs[size]) return [{ people: 2 }];
+  return hasFeature(record, feature) ? [{ people: 2, usual: name }] : [];
+};
+
+/** Tip-outs count where they are on the unit, two ends of two each: usual, for nobody records their number. */
+const tipOutPlaces = (record: UnitRecord): readonly Places[] =>
+  hasFeature(record, 'tipOutBeds') ? [{ people: 4, usual: 'tip-outs' }] : [];
+
+const placesToSleep = (record: UnitRecord): readonly Places[] => [
+  ...(record.specs.bedSize || record.specs.bedName ? [{ people: 2 }] : []),
+  ...converted(record, 'dinetteBed', 'dinetteConverts', 'dinette'),
+  ...converted(record, 'sofaBed', 'sofaConverts', 'sofa'),
+  ...bunkPlaces(record),
+  ...tipOutPlaces(record),
 ];
 
 const sleeps: Rule = {
   key: 'sleeps-and-beds',
   about: 'The sleeping places are those of the beds',
-  needs: ['sleeps', 'bedSize', 'dinetteBed', 'sofaBed', 'bunkCount', 'tipOutSize'],
-  source: 'Two to a bed, one to a bunk: common practice',
+  needs: [
+    'sleeps',
+    'bedSize',
+    'bedName',
+    'dinetteBed',
+    'dinetteConverts',
+    'sofaBed',
+    'sofaConverts',
+    'bunkCount',
+    'bunkSize',
+    'tipOutBeds',
+  ],
+  source:
+    'Two to a bed, one to a bunk, two to a bunk 46 in or wider, converted beds as their kind usually does: common practice',
   test: (record) => {
     const told = Number(textOf(record, 'sleeps'));
-    const beds = sleepers.filter(({ key }) => record.specs[key]);
-    const bunks = Number(textOf(record, 'bunkCount') ?? 0);
-    const tipOuts = record.specs.tipOutSize ? 4 : 0;
-    const places = beds.reduce((sum, { people }) => sum + people, bunks + tipOuts);
+    const all = placesToSleep(record);
+    const places = all.reduce((sum, { people }) => sum + people, 0);
     if (!told || places === 0 || told <= places) return [];
+    const usual = all.flatMap((bed) => bed.usual ?? []);
+    const marked = usual.length > 0 ? `, with ${usual.join(' and ')} counted as usual` : '';
     return [
       say({
         field: 'sleeps',
         severity: 'doubtful',
         title: 'More sleepers than beds',
-        sentence: `It is said to sleep ${told}; the beds on record make ${places}. Count every bed, and say which are for children.`,
+        sentence: `It’s said to sleep ${told}, and the beds on record make ${places}${marked}. Count every bed, and say which are for children.`,
         also: ['bedSize'],
       }),
     ];

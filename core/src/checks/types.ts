@@ -36,7 +36,9 @@ export interface Rule {
   /** The fields it reads; it is run when one of them changes. */
   readonly needs: readonly (SpecKey | FeatureKey)[];
   /** Whole parts of the record that it reads besides; `others`: what worse sources say of its fields. */
-  readonly reads?: readonly ('features' | 'places' | 'others')[];
+  readonly reads?: readonly (
+    'features' | 'places' | 'others' | 'wheels' | 'inspection' | 'signatures'
+  )[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
   readonly source: string;

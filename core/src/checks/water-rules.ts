@@ -2,7 +2,7 @@ import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.t
 import { poundsPerGallon } from '../quantity/index.ts';
 import { gallons, inches, manyAre, say, watts } from './say.ts';
 import type { Rule } from './types.ts';
-import { pounds } from './ways.ts';
+import { enter, pounds } from './ways.ts';
 
 const stateOf = (
   record: UnitRecord,
@@ -49,6 +49,41 @@ const galley: Rule = {
         sentence:
           'There are 2 outlets and 1 gray tank on record. How much does the galley tank hold?',
         also: ['galleyOutlet'],
+      }),
+    ];
+  },
+};
+
+/** What two gray tanks hold together is what makers' sheets often print; more than this in one is rare, gal. */
+const largeGray = 45;
+
+/** A gray tank that is as large as both together. */
+const graySum: Rule = {
+  key: 'gray-tank-sum',
+  about: 'The gray tank is one tank, not all gray water together',
+  needs: ['grayTank', 'galleyTank', 'galleyOutlet'],
+  source: 'Makers print the sum of both as often as each: common practice',
+  test: (record, { system }) => {
+    const [gray, galleyHolds] = [amountOf(record, 'grayTank'), amountOf(record, 'galleyTank')];
+    if (gray === undefined || gray <= largeGray) return [];
+    if (galleyHolds === undefined && !hasFeature(record, 'galleyOutlet')) return [];
+    const rest = galleyHolds === undefined ? undefined : gray - galleyHolds;
+    const other = rest !== undefined && rest >= 15 ? rest : undefined;
+    const readings =
+      other !== undefined && galleyHolds !== undefined
+        ? `If that is both together, this one holds ${gallons(other, system)} beside ${gallons(galleyHolds, system)} in the galley’s.`
+        : `If that is both together, each holds less: half of it is ${gallons(gray / 2, system)}.`;
+    return [
+      say({
+        field: 'grayTank',
+        severity: 'doubtful',
+        title: 'One gray tank, or both together?',
+        sentence: `${gallons(gray, system)} is a lot for one gray tank, and there are 2. ${readings} Read each tank’s own figure.`,
+        also: ['galleyTank'],
+        ways:
+          other === undefined
+            ? []
+            : [enter(record, 'grayTank', { kind: 'quantity', amount: other }, system)],
       }),
     ];
   },
@@ -166,6 +201,7 @@ const freshBehind: Rule = {
 export const waterRules: readonly Rule[] = [
   outlets,
   galley,
+  graySum,
   flush,
   toilet,
   tankless,

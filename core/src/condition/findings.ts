@@ -34,8 +34,9 @@ const noDay = '2000-01-01';
 const lookInputs = (record: UnitRecord, { kind, answers = {} }: Finding): readonly string[] => {
   const { look } = findingKind(kind);
   if (!look) return [];
-  const { old: _old, ...all } = answersTo(look, answers, record, noDay);
-  const given = Object.entries(all).map(([key, answer]) => `${key}=${answer}`);
+  const given = Object.entries(answersTo(look, answers, record, noDay))
+    .filter(([key]) => key !== 'old' || answers.old !== undefined)
+    .map(([key, answer]) => `${key}=${answer}`);
   return given.length > 0 ? [given.toSorted().join(' ')] : [];
 };
 

@@ -1,4 +1,5 @@
 import { formatDate } from '../dates/index.ts';
+import { inText } from '../catalogue/index.ts';
 import { formatSpec, nameOf, type UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { LogMark, Point, WalkLog } from '../walk/index.ts';
@@ -25,66 +26,107 @@ const once = <T>(all: readonly T[], key: (of: T) => string): readonly T[] => [
 ];
 
 /** Whether a card may be put in writing: nothing guessed, and no words under which the record has changed. */
-const isSure = ({ numbers, sentence, changed }: Point): boolean =>
-  changed === undefined &&
-  !numbers.some(({ how }) => how === 'guessed') &&
-  !/^(Give no figure|Promise nothing)/.test(sentence);
+const isSure = ({ how, numbers, changed }: Point): boolean =>
+  changed === undefined && how !== 'guessed' && !numbers.some((number) => number.how === 'guessed');
 
-/** Words with one full stop at their end. */
-const ended = (words: string): string => words.replace(/[^.?!]$/, '$&.');
+/** Words as a sentence: a capital at the beginning, one stop at the end. */
+const asSentence = (words: string): string => {
+  const text = words.trim();
+  const begun = text.charAt(0).toUpperCase() + text.slice(1);
+  return /[.?!]["”’)]?$/.test(begun) ? begun : `${begun}.`;
+};
 
-const saying = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
+const liked = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
   once(marks, ({ point }) => point).map(({ point, label }) => {
     const now = points.find(({ id }) => id === point);
     return now && isSure(now)
-      ? `- ${now.sentence}`
-      : `- ${label}: we are not sure enough of this to put it in writing, and will look it up.`;
+      ? `- ${asSentence(now.sentence)}`
+      : `- ${asSentence(label)} I’m not sure enough of the details to put them in writing; I’ll look them up.`;
   });
 
-const asked = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
-  marks.map(({ note, point, label }) => {
-    const now = points.find(({ id }) => id === point);
-    const question = note ? `You asked: ${note}` : `You asked about: ${label}`;
-    const answer = now && isSure(now) ? ` What we know: ${now.sentence}` : ' We will find out.';
-    return `- ${ended(question)}${answer}`;
-  });
+/** Under the id of its mark a follow-up is proposed: when it is to be answered by. */
+const findingOut = ({ id }: LogMark, followUps: readonly FollowUp[]): string => {
+  const due = followUps.find((one) => one.id === id && one.done === undefined)?.due;
+  return due === undefined ? 'We’ll find out.' : `We’ll find out by ${formatDate(due)}.`;
+};
+
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, ' ')
+    .trim();
+
+/** What somebody has found out to this very question, in the record's own list of questions. */
+const answerTo = (note: string, record: UnitRecord): string | undefined =>
+  Object.values(record.questions).find(
+    (entry) => entry?.value.answer !== undefined && plain(entry.value.text) === plain(note),
+  )?.value.answer;
+
+/**
+ * A question with its answer. A card is an answer to who asked about its thing; a question in somebody's own words is
+ * answered by whoever finds it out, and until then by nobody.
+ */
+const askedLine = (mark: LogMark, { points, record, followUps }: DraftOf): string => {
+  const { note, point, label } = mark;
+  if (note !== undefined) {
+    const answer = answerTo(note, record);
+    const words = answer === undefined ? findingOut(mark, followUps) : asSentence(answer);
+    return `- You asked: ${asSentence(note)} ${words}`;
+  }
+  const now = points.find(({ id }) => id === point);
+  const words = now && isSure(now) ? asSentence(now.sentence) : findingOut(mark, followUps);
+  return `- You asked about this: ${asSentence(inText(label))} ${words}`;
+};
 
 const promised = (followUps: readonly FollowUp[]): readonly string[] =>
   followUps
-    .filter(({ kind, done }) => (kind === 'promise' || kind === 'question') && done === undefined)
-    .map(({ text, due }) => `- By ${formatDate(due)}: ${ended(text)}`);
+    .filter(({ kind, done }) => kind === 'promise' && done === undefined)
+    .map(({ text, due }) => `- By ${formatDate(due)}: ${asSentence(text)}`);
+
+const didNotWork = (marks: readonly LogMark[]): readonly string[] =>
+  marks.map(({ label, note }) =>
+    note === undefined
+      ? `- ${asSentence(label)} It didn’t work.`
+      : `- ${asSentence(`${label}: ${note}`)}`,
+  );
 
 const faults = (points: readonly Point[]): readonly string[] =>
-  points.filter(({ first }) => first).map(({ sentence }) => `- ${sentence}`);
+  points
+    .filter(({ first, id }) => first === true || id.startsWith('findings.'))
+    .map(({ sentence }) => `- ${asSentence(sentence)}`);
 
 const price = ({ record, system, withPrice }: DraftOf): readonly string[] => {
   const entry = record.specs.askingPrice;
   if (!withPrice || !entry || entry.how === 'guessed') return [];
   return [
-    `The asking price on the day of writing is ${formatSpec('askingPrice', entry.value, system, entry.how)}.`,
+    `On the day I’m writing this, the asking price is ${formatSpec('askingPrice', entry.value, system, entry.how)}.`,
   ];
 };
 
 const part = (title: string, lines: readonly string[]): readonly string[] =>
-  lines.length === 0 ? [] : [title, ...lines, ''];
+  lines.length === 0 ? [] : [...(title ? [title] : []), ...lines, ''];
 
 /**
- * A message to whoever was shown a unit, from what they liked and asked: true to the record as it is now, faults in it,
- * guesses out of it, no price unless it is switched on. A draft: somebody reads it before it goes.
+ * A message to whoever was shown a unit, from what they liked and asked: true to the record as it is now, faults and
+ * what did not work in it, guesses out of it, no price unless it is switched on. A draft: somebody reads it before it goes.
  */
 export const draftLetter = (of: DraftOf): Omit<Letter, 'id'> => {
   const { log, points } = of;
   const marked = (mark: LogMark['mark']) => log.marks.filter((m) => m.mark === mark);
   const name = nameOf(of.record);
   const text = [
-    `Good day ${of.buyer},`,
+    `Hello ${of.buyer},`,
     '',
-    `thank you for looking at the ${name} with us.`,
+    `Thank you for looking at the ${name} with us.`,
     '',
-    ...part('What you liked:', saying(marked('liked'), points)),
-    ...part('What you asked:', asked(marked('asked'), points)),
+    ...part('What we told you first:', faults(points)),
+    ...part('What you liked:', liked(marked('liked'), points)),
+    ...part(
+      'What you asked:',
+      marked('asked').map((mark) => askedLine(mark, of)),
+    ),
+    ...part('What didn’t work while we were there:', didNotWork(marked('not-working'))),
     ...part('What we promised:', promised(of.followUps)),
-    ...part('As we told you first:', faults(points)),
     ...part('', price(of)),
     'The labels on the unit and the maker’s papers go before anything in this message.',
     '',

@@ -1,12 +1,14 @@
 import type { SpecKey } from '../catalogue/index.ts';
-import { amountOf, countedOf, howOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, countedOf, howOf, isExact, type UnitRecord } from '../record/index.ts';
 import type { Given } from './outcome.ts';
 
 /** A field of a record as an input; undefined where nobody knows it. */
 export const givenOf = (record: UnitRecord, key: SpecKey): Given | undefined => {
   const amount = amountOf(record, key);
-  const how = howOf(record, key);
-  return amount === undefined || how === undefined ? undefined : { amount, how };
+  const entry = record.specs[key];
+  if (amount === undefined || !entry) return undefined;
+  // A figure that is only about so much is no better than a guess to reckon with.
+  return { amount, how: isExact(entry.value) ? entry.how : 'guessed' };
 };
 
 /** A counted field as an input: all of them together. */

@@ -68,9 +68,49 @@ export const confidenceOf = (inputs: readonly (Given | undefined)[]): Confidence
   return hows.has('told') || hows.has('sheet') ? 'told' : 'stated';
 };
 
+const sureness: Readonly<Record<InputHow, number>> = {
+  tried: 0,
+  read: 0,
+  measured: 0,
+  seen: 0,
+  sheet: 1,
+  told: 2,
+  assumed: 3,
+  guessed: 3,
+};
+
+/** How several things together are known: as the worst of them. */
+export const worstHow = (first: InputHow, ...more: readonly InputHow[]): InputHow =>
+  more.reduce((worst, how) => (sureness[how] > sureness[worst] ? how : worst), first);
+
 /** A figure as it is said by how sure it is: a guess in, “about” out. */
 export const said = (text: string, confidence: Confidence): string =>
   confidence === 'about' ? `about ${text}` : text;
+
+/** How an input is known that another answer was worked out for: no better than that answer. */
+export const howOfAnswer = (confidence: Confidence): InputHow =>
+  ({ about: 'assumed', told: 'told', stated: 'tried' })[confidence] as InputHow;
+
+/** Something that cannot be so: the field, and a sentence that names it and says what to do. */
+export interface Impossible {
+  readonly field: string;
+  readonly label: string;
+  readonly sentence: string;
+}
+
+/** The answer where the inputs contradict one another: none, and the sentence that says which. */
+export const refusedAnswer = (
+  { field, label, sentence }: Impossible,
+  source: string,
+): Outcome<never> => ({
+  value: undefined,
+  steps: [],
+  assumptions: [],
+  source,
+  confidence: 'stated',
+  missing: [{ label, field }],
+  sentence,
+});
 
 /** The answer where something has to be known first. */
 export const withoutAnswer = (missing: readonly Missing[], source: string): Outcome<never> => ({

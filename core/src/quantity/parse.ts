@@ -64,6 +64,7 @@ const withThousands = (text: string): string =>
 const tidy = (typed: string): string =>
   withThousands(typed.trim())
     .replace(/\b(?:cu(?:bic)?\.?[\s-]*(?:ft|foot|feet)\.?|ft\^?3)(?=\W|$)/i, 'ft³')
+    .replace(/(\d)-(?=[a-z])/i, '$1 ')
     .replace(/\bamp(?:ere)?s?[\s-]hours?\b/i, 'Ah')
     .replace(/(?:°|\bdeg(?:rees?|\.)?)\s*(?=[fc]\b)/i, '°')
     .replace(/\bm\^?3\/h\b/i, 'm³/h')

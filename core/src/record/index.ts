@@ -77,10 +77,12 @@ export { scopes, type Question } from './values/question.ts';
 export {
   questionKeys,
   tankKeys,
+  waterRatesSchema,
   type KeptTrial,
   type QuestionKey,
   type TankKey,
   type Trial,
+  type WaterRates,
   type Weighings,
 } from './values/trial.ts';
 export { isWordingKey, wordingSchema, type Wording } from './values/wording.ts';

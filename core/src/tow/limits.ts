@@ -1,5 +1,5 @@
 import type { Given } from '../numbers/index.ts';
-import type { TowInput } from './input.ts';
+import { receiverOf, type TowInput } from './input.ts';
 
 /** Where the real figure of a limit stands. */
 export const limitPlaces = {
@@ -47,6 +47,27 @@ const rearLine = (input: TowInput, share: number): readonly Line[] => {
   return line('rear', 'Rear axle of the vehicle', rearRating, fixed, share * lever);
 };
 
+/** Which of a receiver's two ratings is meant. */
+const receiverName = ({ distributing, receiverDistributing }: TowInput): string =>
+  distributing && receiverDistributing ? 'Receiver, weight-distributing' : 'Receiver, plain ball';
+
+/** What a limit is held against that nobody has told: its name, and where it stands. */
+export interface Unchecked {
+  readonly name: string;
+  readonly where: string;
+}
+
+/** The limits that every vehicle has and that cannot be held against anything yet. */
+export const uncheckedOf = (input: TowInput): readonly Unchecked[] => [
+  ...(input.payload ? [] : [{ name: 'Payload', where: limitPlaces.payload }]),
+  ...(input.towRating ? [] : [{ name: 'Tow rating', where: limitPlaces.tow }]),
+  ...(input.gcwr ? [] : [{ name: 'GCWR', where: limitPlaces.combined }]),
+  ...(input.gcwr && !input.curb
+    ? [{ name: 'GCWR, for want of the empty vehicle’s weight', where: 'on a scale' }]
+    : []),
+  ...(receiverOf(input) ? [] : [{ name: 'Receiver rating', where: limitPlaces.receiver }]),
+];
+
 /** The limits that can be held against a trailer with this share on the hitch, their ratings in full. */
 export const linesOf = (input: TowInput, share: number): readonly Line[] => {
   const aboard = input.aboard?.amount ?? 0;
@@ -58,7 +79,7 @@ export const linesOf = (input: TowInput, share: number): readonly Line[] => {
     ...(curb === undefined
       ? []
       : line('combined', 'Vehicle and trailer together', input.gcwr, curb + carried, 1)),
-    ...line('receiver', 'Receiver', input.receiver, 0, share),
+    ...line('receiver', receiverName(input), receiverOf(input), 0, share),
     ...rearLine(input, share),
   ];
 };

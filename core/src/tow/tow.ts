@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   confidenceOf,
   outcomeSchema,
+  refusedAnswer,
   said,
   withoutAnswer,
   type Confidence,
@@ -11,8 +12,9 @@ import {
   type Working,
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
-import type { TowInput } from './input.ts';
-import { largestBy, limitPlaces, linesOf, type Line } from './limits.ts';
+import { hitchWords, shareWanted } from '../weight/index.ts';
+import { receiverOf, towProblem, type TowInput } from './input.ts';
+import { largestBy, limitPlaces, linesOf, uncheckedOf, type Line } from './limits.ts';
 
 const limitSchema = z.strictObject({
   key: z.string(),
@@ -47,6 +49,12 @@ export const towValueSchema = z.strictObject({
   /** What the trailer asks of a vehicle, as it is loaded and at its gross rating. */
   least: leastSchema.optional(),
   leastAtGross: leastSchema.optional(),
+  /** Whether the trailer is taken as somebody loaded it, or at its gross rating. */
+  taken: z.enum(['loaded', 'gross']).optional(),
+  /** The same as part of a sentence. */
+  as: z.string().optional(),
+  /** Limits that could not be held against anything, by name: without them nothing fits. */
+  unchecked: z.array(z.string()),
   /** Both schools: ratings in full, and with a reserve. */
   schools: z.array(schoolSchema),
 });
@@ -95,10 +103,12 @@ const schoolOf = (
   if (!binding || largest === undefined) return least ? { reserve, least } : { reserve };
   const known = { reserve, binding: binding.key, largest };
   if (loaded === undefined || !least) return known;
-  const fits = lines.every(
+  const isWithin = lines.every(
     ({ rating, fixed, slope }) => fixed + slope * loaded <= rating * (1 - reserve),
   );
-  return { ...known, fits, least };
+  // What was not checked is not passed; what is passed is passed, whatever was not checked.
+  if (isWithin && uncheckedOf(input).length > 0) return { ...known, least };
+  return { ...known, fits: isWithin, least };
 };
 
 const limitsAt = (
@@ -125,7 +135,8 @@ const chosenOf = (school: TowValue['schools'][number]): Omit<typeof school, 'res
 };
 
 /** The figures of `tow` alone, without a word. @param share on the hitch, 0 to 1 */
-export const towValue = (input: TowInput, share: number): TowValue => {
+export const towValue = (given: TowInput, share: number): TowValue => {
+  const input = atGross(given);
   const { reserve, gross } = input;
   const loaded = input.loaded?.amount;
   const lines = linesOf(input, share);
@@ -136,18 +147,89 @@ export const towValue = (input: TowInput, share: number): TowValue => {
     ...chosenOf(reserve > 0 ? kept : full),
     share,
     limits: limitsAt(lines, loaded, reserve),
-    ...(loaded === undefined ? {} : { hitch: loaded * share }),
+    unchecked: uncheckedOf(input).map(({ name }) => name),
+    ...(loaded === undefined
+      ? {}
+      : {
+          hitch: loaded * share,
+          taken: given.loaded ? ('loaded' as const) : ('gross' as const),
+          as: given.loaded ? given.as : 'at its GVWR',
+        }),
     ...(gross ? { leastAtGross: leastFor(input, gross.amount, share, reserve) } : {}),
     schools: [full, kept],
   };
 };
 
-const asks = (least: Least, show: (pounds: number) => string): string =>
+/** Where nobody knows how it is loaded, it is taken as heavy as it may be. */
+const atGross = (given: TowInput): TowInput =>
+  given.loaded || !given.gross ? given : { ...given, loaded: given.gross };
+
+/** What a limit is called within a sentence. */
+const limitNames: Readonly<Record<string, string>> = {
+  payload: 'payload',
+  tow: 'tow rating',
+  combined: 'GCWR',
+  receiver: 'receiver rating',
+  rear: 'rear axle rating',
+};
+
+type Show = (pounds: number) => string;
+
+/** What a limit rests on. */
+const inputsOf = (key: string, input: TowInput): readonly (Given | undefined)[] => {
+  const { loaded, share, aboard, hardware } = input;
+  const trailer = [loaded, share];
+  const carried = [aboard, hardware];
+  const rear = [input.rearRating, input.rearUnladen, input.wheelbase, input.overhang];
+  const rows: Readonly<Record<string, readonly (Given | undefined)[]>> = {
+    payload: [input.payload, ...trailer, ...carried],
+    tow: [input.towRating, loaded],
+    combined: [input.gcwr, input.curb, loaded, ...carried],
+    receiver: [receiverOf(input), ...trailer],
+    rear: [...rear, ...trailer, ...carried],
+  };
+  return rows[key] ?? [];
+};
+
+const asks = (least: Least, show: Show): string =>
   `payload ${show(least.payload)}, tow rating ${show(least.towRating)}, receiver ${show(least.receiver)}`;
 
-const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Working[] => {
-  const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
+/** What a limit is held against besides the trailer: nothing, or people, gear and the hitch itself. */
+const fixedWords = (line: Line, input: TowInput, show: Show): string => {
+  const { aboard, hardware, curb } = input;
+  const names = [
+    line.key === 'combined' && curb && `empty vehicle ${show(curb.amount)}`,
+    aboard && aboard.amount > 0 && `people and gear ${show(aboard.amount)}`,
+    hardware && hardware.amount > 0 && `hitch hardware ${show(hardware.amount)}`,
+  ].filter(Boolean);
+  const isSummed = line.key === 'payload' || line.key === 'combined';
+  return isSummed && names.length > 0 ? ` (${names.join(' + ')})` : '';
+};
+
+/** The figure that a sum is divided by, with as many places as it takes for the sum to come out as it is shown. */
+const divisorText = (sum: number, slope: number): string => {
+  const places = [0, 1, 2, 3, 4, 5].find(
+    (n) => Math.abs(sum / Number(slope.toFixed(n)) - sum / slope) < 0.5,
+  );
+  return slope.toFixed(places ?? 6);
+};
+
+const limitSteps = (input: TowInput, value: TowValue, show: Show): readonly Working[] => {
   const keeps = input.reserve > 0 ? `, ${Math.round(input.reserve * 100)} % kept in hand` : '';
+  return value.limits.map(({ key, label, rating, used, left }) => ({
+    what: `${label}${keeps}`,
+    arithmetic: `${show(rating)} − ${show(used)} = ${said(show(left), confidenceOf(inputsOf(key, input)))}${left < 0 ? ': too much' : ''}`,
+  }));
+};
+
+const largestSteps = (input: TowInput, share: number, show: Show): readonly Working[] =>
+  linesOf(input, share).map((line) => ({
+    what: `Largest trailer by ${line.label.toLowerCase()}`,
+    arithmetic: `(${show(line.rating * (1 - input.reserve))} − ${show(line.fixed)}${fixedWords(line, input, show)}) ÷ ${divisorText(line.rating * (1 - input.reserve) - line.fixed, line.slope)} = ${said(show(largestBy(line, input.reserve)), confidenceOf(inputsOf(line.key, { ...input, loaded: undefined })))}`,
+  }));
+
+const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Working[] => {
+  const show: Show = (pounds) => formatQuantity(pounds, 'weight', system);
   const { hitch, share, least, leastAtGross } = value;
   const loaded = input.loaded?.amount;
   return [
@@ -156,33 +238,75 @@ const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Wo
       : [
           {
             what: 'On the hitch',
-            arithmetic: `${show(loaded)} × ${(share * 100).toFixed(1)} % = ${show(hitch)}`,
+            arithmetic: `${show(loaded)} × ${(share * 100).toFixed(1)} % = ${said(show(hitch), confidenceOf([input.loaded, input.share]))}`,
           },
         ]),
-    ...value.limits.map(({ label, rating, used, left }) => ({
-      what: `${label}${keeps}`,
-      arithmetic: `${show(rating)} − ${show(used)} = ${show(left)}${left < 0 ? ': too much' : ''}`,
-    })),
-    ...linesOf(input, share).map((line) => ({
-      what: `Largest trailer by ${line.label.toLowerCase()}`,
-      arithmetic: `(${show(line.rating * (1 - input.reserve))} − ${show(line.fixed)}) ÷ ${line.slope.toFixed(3)} = ${show(largestBy(line, input.reserve))}`,
-    })),
+    ...limitSteps(input, value, show),
+    ...largestSteps(input, share, show),
     ...(least
-      ? [{ what: 'What it asks of a vehicle as loaded', arithmetic: asks(least, show) }]
+      ? [{ what: `What it asks of a vehicle, ${value.as ?? ''}`, arithmetic: asks(least, show) }]
       : []),
-    ...(leastAtGross
-      ? [{ what: 'What it asks at its gross rating', arithmetic: asks(leastAtGross, show) }]
+    ...(leastAtGross && value.taken === 'loaded'
+      ? [{ what: 'What it asks of a vehicle, at its GVWR', arithmetic: asks(leastAtGross, show) }]
       : []),
   ];
 };
 
-const verdictOf = (value: TowValue, show: (pounds: number) => string): string => {
-  const limit = value.limits.find(({ key }) => key === value.binding);
-  if (!limit || value.largest === undefined) return '';
-  const name = limit.label.toLowerCase();
-  return value.fits
-    ? `This vehicle takes it, and up to ${show(value.largest)} before its ${name} is reached.`
-    : `This vehicle does not take it: its ${name} is passed by ${show(-limit.left)}. The heaviest it takes is ${show(value.largest)}.`;
+/** People and gear that alone are more than the vehicle may carry. */
+const peopleWords = ({ payload, aboard, hardware }: TowInput, show: Show): string => {
+  const carried = (aboard?.amount ?? 0) + (hardware?.amount ?? 0);
+  if (!payload || carried <= payload.amount) return '';
+  return `Its payload, ${show(payload.amount)}, is less than the people, gear and hitch already aboard, ${show(carried)}.`;
+};
+
+/** How the hitch stands, where it is not within what a bumper pull wants. */
+const shareWords = (value: TowValue, about: Confidence): string => {
+  if (value.share >= shareWanted.from && value.share <= shareWanted.to) return '';
+  return `That is ${said(`${(value.share * 100).toFixed(1)} %`, about)} on the hitch: ${hitchWords(value.share)}.`;
+};
+
+/** A limit that is passed: the rating itself, or what this school keeps of it. */
+const passedWords = (input: TowInput, value: TowValue, about: Confidence, show: Show): string => {
+  const over = value.limits.filter(({ left }) => left < 0);
+  const [worst] = over.toSorted((a, b) => a.left - b.left);
+  const limit = over.find(({ key }) => key === value.binding) ?? worst;
+  if (!limit) return '';
+  const name = limitNames[limit.key] ?? limit.label;
+  const full = limit.rating / (1 - input.reserve);
+  const beyond = limit.used - full;
+  const largest =
+    value.largest === undefined
+      ? ''
+      : ` The most it can tow is ${said(show(value.largest), about)}, loaded.`;
+  const by =
+    beyond > 0
+      ? `its ${name} is passed by ${said(show(beyond), about)}`
+      : `its ${name} holds, but the ${Math.round(input.reserve * 100)} % kept in reserve is passed by ${said(show(-limit.left), about)}`;
+  return `It is too much for this vehicle: ${by}.${largest}`;
+};
+
+const verdictOf = (input: TowInput, value: TowValue, show: Show): string => {
+  const about = confidenceOf(value.limits.flatMap(({ key }) => inputsOf(key, input)));
+  const passed = passedWords(input, value, about, show);
+  if (passed) return passed;
+  const unchecked = value.unchecked.map((name) =>
+    /^[A-Z]{2}/.test(name) ? name : name.toLowerCase(),
+  );
+  const missing = `Not checked: ${unchecked.join(', ')}.`;
+  if (value.limits.length === 0) return missing;
+  if (unchecked.length > 0) return `What could be checked holds. ${missing}`;
+  const first = limitNames[value.binding ?? ''] ?? '';
+  const guess =
+    about === 'about' ? 'By these figures, which are partly only usual or guessed, this' : 'This';
+  const kept = input.reserve > 0 ? `, with ${Math.round(input.reserve * 100)} % to spare` : '';
+  return `${guess} vehicle tows it${kept}; its ${first} is reached first, at ${said(show(value.largest ?? 0), about)}.`;
+};
+
+const trailerWords = (input: TowInput, value: TowValue, show: Show): string => {
+  const weight = confidenceOf([input.loaded]);
+  const about = confidenceOf([input.loaded, input.share]);
+  const begins = (value.as ?? '').replace(/^./, (first) => first.toUpperCase());
+  return `${begins} it weighs ${said(show(input.loaded?.amount ?? 0), weight)} and puts ${said(show(value.hitch ?? 0), about)} on the hitch.`;
 };
 
 const sentenceFor = (
@@ -191,37 +315,47 @@ const sentenceFor = (
   confidence: Confidence,
   system: System,
 ): string => {
-  const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
-  const { hitch, least, largest } = value;
-  // The trailer's own figures are as sure as the trailer, whatever is known of the vehicle.
-  const [ofWeight, ofTrailer] = [
-    confidenceOf([input.loaded]),
-    confidenceOf([input.loaded, input.share]),
-  ];
-  if (hitch === undefined || !least || !input.loaded) {
-    const heaviest = said(show(largest ?? 0), confidence);
-    return `This vehicle takes a trailer of ${heaviest} loaded, no more; look at gross ratings, not at empty weights.`;
+  const show: Show = (pounds) => formatQuantity(pounds, 'weight', system);
+  const people = peopleWords(input, show);
+  const unchecked =
+    value.unchecked.length > 0 ? ` Not checked: ${value.unchecked.join(', ')}.` : '';
+  if (value.hitch === undefined || !input.loaded) {
+    const heaviest = said(show(value.largest ?? 0), confidence);
+    return [
+      people,
+      `This vehicle tows a trailer of up to ${heaviest}, loaded; go by GVWR, not by dry weight.${unchecked}`,
+    ]
+      .filter(Boolean)
+      .join(' ');
   }
-  const weighs = `Loaded like this it weighs ${said(show(input.loaded.amount), ofWeight)} and puts ${said(show(hitch), ofTrailer)} on the hitch.`;
-  const verdict = verdictOf(value, show);
-  return verdict === ''
-    ? `${weighs} Read the payload off the vehicle’s door; it asks for ${said(show(least.payload), ofTrailer)} with you aboard.`
-    : `${weighs} ${verdict}`;
+  const asksFor =
+    value.limits.length === 0 && value.least
+      ? `It asks for ${said(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
+      : '';
+  return [
+    trailerWords(input, value, show),
+    shareWords(value, confidenceOf([input.loaded, input.share])),
+    people,
+    asksFor || verdictOf(input, value, show),
+  ]
+    .filter(Boolean)
+    .join(' ');
 };
 
-const unread = ({ payload, towRating, receiver }: TowInput): readonly Missing[] => [
-  ...(payload ? [] : [{ label: `Payload, ${limitPlaces.payload}` }]),
-  ...(towRating ? [] : [{ label: `Tow rating, ${limitPlaces.tow}` }]),
-  ...(receiver ? [] : [{ label: `Receiver rating, ${limitPlaces.receiver}` }]),
-];
+const unread = (input: TowInput): readonly Missing[] =>
+  uncheckedOf(input).map(({ name, where }) => ({ label: `${name}, ${where}` }));
 
 const assumptionsFor = (input: TowInput, isShareUsual: boolean): readonly string[] => {
   const rear =
     input.rearRating && input.rearUnladen && input.wheelbase && input.overhang
       ? 'Half of people and gear rides on the rear axle; what a weight-distributing hitch takes off it is not counted.'
       : 'The rear axle of the vehicle was not checked: its rating is on the door label.';
+  const isPlain = input.distributing && !input.receiverDistributing && input.receiver;
   return [
     rear,
+    ...(isPlain
+      ? ['The receiver’s weight-distributing rating isn’t known: its plain one is used.']
+      : []),
     ...(input.aboard ? [] : ['Nobody and nothing in the vehicle.']),
     ...(input.hardware ? [] : ['No weight-distribution hitch.']),
     ...(isShareUsual
@@ -234,19 +368,36 @@ const assumptionsFor = (input: TowInput, isShareUsual: boolean): readonly string
 const shareOf = ({ share }: TowInput, isFree: boolean): Given | undefined =>
   share ?? (isFree ? { amount: usualShare, how: 'assumed' } : undefined);
 
-/** Where nobody knows how it is loaded, it is taken as heavy as it may be. */
-const atGross = (given: TowInput): TowInput =>
-  given.loaded || !given.gross ? given : { ...given, loaded: given.gross };
+/** All that the figures hang on. */
+const restsOn = (input: TowInput): readonly (Given | undefined)[] => {
+  const { loaded, share, gross, payload, towRating, gcwr, curb, aboard, hardware } = input;
+  const { rearRating, rearUnladen, wheelbase, overhang } = input;
+  const vehicle = [payload, towRating, gcwr, receiverOf(input), curb];
+  return [
+    loaded,
+    share,
+    gross,
+    ...vehicle,
+    rearRating,
+    rearUnladen,
+    wheelbase,
+    overhang,
+    aboard,
+    hardware,
+  ];
+};
 
 /**
  * What a loaded trailer asks of a vehicle, and what a vehicle takes: each limit, the binding one, the largest trailer in
  * closed form, for both schools. Of a trailer whose load nobody knows, at its gross rating; without a trailer, what the
- * vehicle takes at the usual share.
+ * vehicle takes at the usual share. Nothing fits before every limit was checked.
  */
 export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
+  const problem = towProblem(given, system);
+  if (problem) return refusedAnswer(problem, source);
   const atMost = atGross(given);
   const { loaded } = atMost;
-  const hasVehicle = [given.payload, given.towRating, given.receiver].some(Boolean);
+  const hasVehicle = [given.payload, given.towRating, receiverOf(given)].some(Boolean);
   const isLoadKnown = given.loaded !== undefined;
   const share = shareOf(given, !isLoadKnown);
   if (!share || (!loaded && !hasVehicle)) {
@@ -257,17 +408,13 @@ export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
     return withoutAnswer(missing, source);
   }
   const input = { ...atMost, share };
-  const { payload, towRating, gcwr, receiver, curb, aboard, hardware } = input;
-  const { rearRating, rearUnladen, wheelbase, overhang } = input;
-  const vehicle = [payload, towRating, gcwr, receiver, curb];
-  const rear = [rearRating, rearUnladen, wheelbase, overhang];
-  const value = towValue(input, share.amount);
-  const confidence = confidenceOf([loaded, share, ...vehicle, ...rear, aboard, hardware]);
+  const value = towValue({ ...given, share }, share.amount);
+  const confidence = confidenceOf(restsOn(input));
   return {
     value,
     steps: stepsFor(input, value, system),
     assumptions: [
-      ...(loaded && !isLoadKnown ? ['Taken at its gross rating, as heavy as it may be.'] : []),
+      ...(loaded && !isLoadKnown ? ['Taken at its GVWR, as heavy as it may be.'] : []),
       ...assumptionsFor(input, !given.share),
     ],
     source,

@@ -25,44 +25,51 @@ type Short = { readonly [K in QuestionKey]: (answers: TrialAnswers, system: Syst
 
 const weight = (pounds: number, system: System): string => formatQuantity(pounds, 'weight', system);
 
-/** What a trailer asks of a vehicle is as sure as the trailer, whatever is known of the vehicle. */
-const surenessOf = (key: QuestionKey, answers: TrialAnswers): Confidence =>
-  key === 'tow' && answers.load.value ? answers.load.confidence : answers[key].confidence;
+const surenessOf = (key: QuestionKey, answers: TrialAnswers): Confidence => answers[key].confidence;
+
+const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 
 /** Each answer in a few words, for where there is a value. */
 const short: Short = {
   // What was weighed goes before what was worked out.
   load: ({ load, scale }, system) => {
     const weighed = scale.value?.limits.map(({ left }) => left) ?? [];
-    const left = weighed.length > 0 ? Math.min(...weighed) : load.value?.left;
+    const isWeighed = weighed.length > 0;
+    const left = isWeighed ? Math.min(...weighed) : load.value?.left;
+    const about = isWeighed ? scale.confidence : load.confidence;
     if (left === undefined) return 'no rating is read';
     return left < 0
-      ? `${weight(-left, system)} too heavy`
-      : said(weight(left, system), load.confidence);
+      ? `${said(weight(-left, system), about)} too heavy`
+      : said(weight(left, system), about);
   },
+  // What the trailer asks for is as sure as the trailer; whether the vehicle does, as sure as all of it.
   tow: (answers, system) => {
     const { tow } = answers;
-    const { least, hitch, largest } = tow.value ?? {};
+    const { least, hitch, largest, as = '' } = tow.value ?? {};
     if (!least || hitch === undefined) {
       return `${said(weight(largest ?? 0, system), tow.confidence)} loaded, for this vehicle`;
     }
-    return `${said(weight(least.towRating, system), surenessOf('tow', answers))} rating, ${weight(hitch, system)} on the ball`;
+    const trailer = surenessOf('tow', answers);
+    return `${said(weight(least.towRating, system), trailer)} rating, ${said(weight(hitch, system), trailer)} on the ball, ${as}`;
   },
   nights: ({ nights }) => {
     const { nights: count = 0, first = 'fresh' } = nights.value ?? {};
     return `about ${count}, the ${first} tank ${first === 'fresh' ? 'runs dry' : 'fills'} first`;
   },
   tyres: ({ tyres }) =>
-    `${said(`${Math.round((tyres.value?.reserve ?? 0) * 100)} %`, tyres.confidence)} in hand`,
+    `${said(percent(tyres.value?.reserve ?? 0), tyres.confidence)} in hand over the axle ratings`,
   label: ({ label }, system) => {
-    const { agrees, explained, difference = 0 } = label.value ?? {};
-    if (agrees) return 'it does';
-    const apart = weight(Math.abs(difference), system);
-    return explained ? `${apart} apart, explained` : `${apart} apart, unexplained`;
+    const { agrees, explained = [], difference = 0 } = label.value ?? {};
+    const sure = label.confidence === 'about' ? ', as far as these figures go' : '';
+    if (agrees) return `it does${sure}`;
+    const apart = `${said(weight(Math.abs(difference), system), label.confidence)} apart`;
+    if (explained.length === 0) return `${apart}, unexplained`;
+    const isSure = explained.length === 1 && !explained[0]?.couldBe;
+    return `${apart}, ${isSure ? 'explained' : 'perhaps explained'}`;
   },
   scale: ({ scale }, system) => {
     const { total = 0, share = 0 } = scale.value ?? {};
-    return `${weight(total, system)}, ${(share * 100).toFixed(1)} % on the hitch`;
+    return `${said(weight(total, system), scale.confidence)}, ${said(percent(share), scale.confidence)} on the hitch`;
   },
 };
 

@@ -9,7 +9,7 @@ import {
 } from '../weight/index.ts';
 import { cargoLabel, cargoLabelInputOf, type CargoLabelValue } from '../cargo-label/index.ts';
 import type { SchoolKey } from '../catalogue/index.ts';
-import { givenOf, sumOf, type Given, type Outcome } from '../numbers/index.ts';
+import { givenOf, howOfAnswer, sumOf, type Given, type Outcome } from '../numbers/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { Trial, UnitRecord, Vehicle } from '../record/index.ts';
 import {
@@ -70,17 +70,28 @@ const loadedOf = (
     return { loaded: { amount: value.total, how }, share: { amount: value.share, how } };
   }
   if (!load.value) return {};
-  const how = { about: 'guessed', told: 'told', stated: 'read' } as const;
-  const loadedHow = how[load.confidence];
+  const how = howOfAnswer(load.confidence);
+  const { total, share } = load.value;
   return {
-    loaded: { amount: load.value.total, how: loadedHow },
-    share: { amount: load.value.share, how: loadedHow },
+    loaded: { amount: total, how },
+    ...(share === undefined ? {} : { share: { amount: share, how } }),
   };
 };
 
 /** Shares that no trailer is towed with are no input; the load bench says so. */
 const isTowable = (share: Given | undefined): boolean =>
   share !== undefined && share.amount >= 0.02 && share.amount <= 0.4;
+
+/** How the trailer stands that is asked about: off the scale, with what somebody put in it, or as a trial begins. */
+const loadedAs = ({ levels, gear, propane }: Trial, weighed: Outcome<ScaleValue>): string => {
+  if (weighed.value) return 'as it stood on the scale';
+  const isLoaded = Object.values(gear).some((pounds) => pounds > 0);
+  const full = Object.entries(levels).filter(([, level]) => level > 0);
+  const isUsual = full.length === 1 && levels.freshTank === 1;
+  if (isLoaded || (full.length > 0 && !isUsual)) return 'as loaded here';
+  const carried = [...(isUsual ? ['fresh water'] : []), ...(propane ? ['propane'] : [])];
+  return carried.length > 0 ? `with ${carried.join(' and ')} and nothing else in it` : 'empty';
+};
 
 const towInputOf = (
   record: UnitRecord,
@@ -98,7 +109,10 @@ const towInputOf = (
     towRating: figure('towRating'),
     gcwr: figure('gcwr'),
     curb: figure('curb'),
-    receiver: figure(distributing ? 'receiverDistributing' : 'receiver'),
+    receiver: figure('receiver'),
+    receiverDistributing: figure('receiverDistributing'),
+    distributing,
+    as: loadedAs(trial, answers.scale),
     rearRating: figure('rearRating'),
     rearUnladen: figure('rearUnladen'),
     wheelbase: figure('wheelbase'),
@@ -120,10 +134,18 @@ const scaleInputOf = (
     vehicle: ticket(weighings.vehicle),
     together: ticket(weighings.together),
     trailerAxles: ticket(weighings.trailerAxles),
-    expected: load.value && { amount: load.value.total, how: 'tried' },
+    expected: load.value && { amount: load.value.total, how: howOfAnswer(load.confidence) },
     gvwr: givenOf(record, 'gvwr'),
     gawr: sumOf(record, 'axleRating'),
   });
+};
+
+/** What lies on the axles: as it was weighed, else as it was worked out, and no surer than that. */
+const onAxlesOf = (load: Outcome<WeightValue>, weighed: Outcome<ScaleValue>): Given | undefined => {
+  if (weighed.value) return { amount: weighed.value.axles, how: 'measured' };
+  const axles = load.value?.axles;
+  if (axles === undefined || axles <= 0) return undefined;
+  return { amount: axles, how: howOfAnswer(load.confidence) };
 };
 
 /**
@@ -138,18 +160,13 @@ export const answersFor = (
 ): TrialAnswers => {
   const load = weigh(weightInputOf(record, trial), system);
   const weighed = scale(scaleInputOf(record, trial, load), system);
-  const onAxles = weighed.value?.axles ?? load.value?.axles;
+  const onAxles = onAxlesOf(load, weighed);
   const tyresInput = tyresInputOf(record, today, trial.pressures);
   return {
     load,
     tow: tow(towInputOf(record, trial, { load, scale: weighed }), system),
     nights: water(waterInputOf(record, trial), system),
-    tyres: tyres(
-      onAxles !== undefined && onAxles > 0
-        ? { ...tyresInput, onAxles: { amount: onAxles, how: 'tried' } }
-        : tyresInput,
-      system,
-    ),
+    tyres: tyres(onAxles ? { ...tyresInput, onAxles } : tyresInput, system),
     label: cargoLabel(cargoLabelInputOf(record), system),
     scale: weighed,
   };

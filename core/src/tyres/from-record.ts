@@ -1,6 +1,13 @@
 import { oddWheels, wheelsOf, type WheelOn } from '../condition/index.ts';
-import { pressureOfRange, readTyreCode } from '../identity/index.ts';
-import { givenOf, sumOf, type Given } from '../numbers/index.ts';
+import {
+  loadOfIndex,
+  pressureOfRange,
+  readTyreCode,
+  sizeOf,
+  tableLoad,
+} from '../identity/index.ts';
+import { givenOf, sumOf, worstHow, type Given } from '../numbers/index.ts';
+import { toInternal } from '../quantity/index.ts';
 import { amountOf, howMany, howOf, textOf, type Trial, type UnitRecord } from '../record/index.ts';
 import type { TyresInput } from './tyres.ts';
 
@@ -29,17 +36,58 @@ export const wheelPressures = (
     .filter(({ key }) => key !== 'Spare')
     .map((wheel) => ({ wheel, pressure: tried[wheel.key] ?? wheel.wheel.pressure }));
 
-/** The lowest pressure of all road wheels, which decides for their group; else what the label asks for. */
+/**
+ * The pressure of the softest road wheel. One wheel's gauge says nothing of the others: those are taken at the label's
+ * pressure, which is an assumption as soon as any was measured.
+ */
 const pressureOf = (
   record: UnitRecord,
   today: string,
   tried: Trial['pressures'],
-): Given | undefined => {
-  const found = wheelPressures(record, today, tried).flatMap(({ pressure }) => pressure ?? []);
-  if (found.length === 0) return givenOf(record, 'coldPressure');
-  const isTried = Object.keys(tried).length > 0;
-  return { amount: Math.min(...found), how: isTried ? 'tried' : 'measured' };
+): { readonly pressure: Given | undefined; readonly unread: readonly string[] } => {
+  const label = givenOf(record, 'coldPressure');
+  const wheels = wheelPressures(record, today, tried);
+  const measured = wheels.flatMap(({ wheel, pressure }): Given[] => {
+    if (pressure === undefined) return [];
+    const how = tried[wheel.key] === undefined ? 'measured' : 'tried';
+    return [{ amount: pressure, how }];
+  });
+  const unread = wheels.filter(({ pressure }) => pressure === undefined);
+  const names = unread.map(({ wheel }) => wheel.label);
+  if (measured.length === 0) return { pressure: label, unread: names };
+  const others: readonly Given[] =
+    label && unread.length > 0 ? [{ amount: label.amount, how: 'assumed' }] : [];
+  const all = [...measured, ...others];
+  const softest = Math.min(...all.map(({ amount }) => amount));
+  const how = worstHow(
+    'measured',
+    ...all.map((given) => given.how),
+    // Where the label gives nothing to assume, the others are as soft as they like.
+    ...(unread.length > 0 && !label ? (['assumed'] as const) : []),
+  );
+  return { pressure: { amount: softest, how }, unread: names };
 };
+
+/** What one tyre carries: off its sidewall; else by the tables for its size and load range, or by its load index. */
+const eachOf = (record: UnitRecord): Given | undefined => {
+  const read = givenOf(record, 'tyreLoad');
+  if (read) return read;
+  const size = textOf(record, 'tyreSize') ?? '';
+  const table = tableLoad(sizeOf(size), textOf(record, 'loadRange')?.toUpperCase() ?? '');
+  if (table !== undefined) return { amount: table, how: 'assumed' };
+  const index = readTyreCode(size)?.loadIndex;
+  const kilograms = index === undefined ? undefined : loadOfIndex(index);
+  return kilograms === undefined
+    ? undefined
+    : { amount: toInternal(kilograms, 'kg'), how: 'assumed' };
+};
+
+/** Whole years of the oldest tyre, and how its date is known. */
+const oldestOf = (wheels: readonly WheelOn[]): Given | undefined =>
+  wheels.reduce<Given | undefined>((oldest, { age, how }) => {
+    if (age === undefined || (oldest && oldest.amount >= age)) return oldest;
+    return { amount: age, how: how ?? 'assumed' };
+  }, undefined);
 
 /** Inches across the wheel: by its own field, else by the tyre's size. */
 export const wheelDiameter = (record: UnitRecord): number | undefined =>
@@ -56,17 +104,22 @@ export const tyresInputOf = (
   tried: Trial['pressures'] = {},
 ): TyresInput => {
   const wheels = wheelsOf(record, today);
-  const ages = wheels.flatMap(({ age }) => (age === undefined || age < 0 ? [] : age));
   const odd = oddWheels(wheels).map(({ label }) => label);
+  const { pressure, unread } = pressureOf(record, today, tried);
+  const axles = howMany(record, 'axleRating');
+  const each = eachOf(record);
+  const how = howOf(record, 'axleRating');
   return {
     ...known({
-      each: givenOf(record, 'tyreLoad'),
+      // How many tires there are is as well known as the axles are counted.
+      each: each && { ...each, how: worstHow(each.how, how ?? 'assumed') },
       highest: highestOf(record),
-      pressure: pressureOf(record, today, tried),
+      pressure,
+      unread: unread.length > 0 ? unread : undefined,
       gawr: sumOf(record, 'axleRating'),
-      oldest: ages.length > 0 ? Math.max(...ages) : undefined,
+      oldest: oldestOf(wheels),
       odd: odd.length > 0 ? odd : undefined,
     }),
-    count: (howMany(record, 'axleRating') ?? 1) * 2,
+    count: (axles ?? 1) * 2,
   } as TyresInput;
 };

@@ -14,7 +14,7 @@ import {
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 6;
+export const unitFileVersion = 7;
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
@@ -22,21 +22,22 @@ export const unitFileSchema = z
     format: z.literal(unitFileFormat),
     /**
      * Version 1 had no sizes and no dates, version 2 one word a field, version 3 no condition, version 4 no trials,
-     * version 5 no wording of cards; what they had is here as it was.
+     * version 5 no wording of cards, version 6 no figures given only roughly, no counts without a size and no sizes of
+     * single tires; what they had is here as it was.
      */
-    version: z.literal([1, 2, 3, 4, 5, unitFileVersion]),
+    version: z.literal([1, 2, 3, 4, 5, 6, unitFileVersion]),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 6',
+    title: 'Fair Gable unit file, version 7',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: 1 | 2 | 3 | 4 | 5 | typeof unitFileVersion;
+  readonly version: 1 | 2 | 3 | 4 | 5 | 6 | typeof unitFileVersion;
   readonly id: string;
   readonly record: UnitRecord;
 }

@@ -19,20 +19,18 @@ import {
 import type { Look } from '../checks/index.ts';
 import { operableOf } from '../condition/index.ts';
 import { faultsOf, type Fault } from '../disclosure/index.ts';
-import { dotWeek, readDotDate } from '../identity/index.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 import type { System } from '../quantity/index.ts';
 import {
   adviceFor,
   applies,
-  formatSpec,
   hasFeature,
   type QuestionKey,
   type UnitRecord,
 } from '../record/index.ts';
 import { keptTrials, questionWords } from '../trial/index.ts';
 import { grid, secondsFor, usualPace, type CardNumber, type Point } from './point.ts';
-import { asKnown, wordedFor, type Worded } from './sentence.ts';
+import { asKnown, isFigure, sayableText, wordedFor, type Worded } from './sentence.ts';
 import { asWorded, modelPoints, noTalk, type ModelTalk } from './told.ts';
 
 /** For whom cards are made: who reads them, when, and who presents. */
@@ -56,21 +54,11 @@ interface Telling {
   readonly asked: ReadonlySet<string>;
 }
 
-/** A tire's date code is said as the week it stands for. */
-const valueText = (record: UnitRecord, key: SpecKey, system: System): string | undefined => {
-  const entry = record.specs[key];
-  if (!entry || entry.how === 'guessed') return undefined;
-  const text = formatSpec(key, entry.value, system, entry.how);
-  if (!key.startsWith('tyreDate')) return text;
-  const read = readDotDate(text);
-  return read.kind === 'good' ? dotWeek(read.date) : text;
-};
-
 /** A number set large; a guess has no text, for it is not to be said. */
 const numberOn = ({ record, system }: Telling, key: SpecKey): CardNumber => {
   const { label } = specEntry(key);
   const how = record.specs[key]?.how;
-  const text = valueText(record, key, system);
+  const text = sayableText(record, key, system);
   return { label, ...(text === undefined ? {} : { text }), ...(how === undefined ? {} : { how }) };
 };
 
@@ -85,9 +73,6 @@ const isWholeThere = (record: UnitRecord, entry: Spec | Feature): boolean => {
 /** Whether there is anything to say of an entry on this unit. */
 const isSpokenOf = (record: UnitRecord, entry: Spec | Feature): boolean =>
   applies(record, entry) && isWholeThere(record, entry);
-
-const isFigure = (key: SpecKey): boolean =>
-  !['choice', 'text', 'date'].includes(specEntry(key).value.kind);
 
 /**
  * The numbers under a sentence: every figure that is known, and what else is known and the sentence does not say. One
@@ -107,8 +92,9 @@ const numbersUnder = (
   return keys
     .filter((key) => isSpokenOf(telling.record, specEntry(key)))
     .filter((key) => {
-      const text = valueText(telling.record, key, telling.system);
-      if (text === undefined) return isFigure(key) && wished.has(key);
+      const text = sayableText(telling.record, key, telling.system);
+      const isMissed = telling.record.specs[key] !== undefined || specEntry(key).basic === true;
+      if (text === undefined) return isMissed && isFigure(key) && wished.has(key);
       return isFigure(key) || !sentence.includes(text);
     })
     .map((key) => numberOn(telling, key));
@@ -188,12 +174,12 @@ const wordedFeature = (feature: Feature, { record, system }: Telling): Worded | 
   const { how, value } = entry;
   if (how === 'guessed') {
     const words = `I haven’t checked whether it has ${feature.noun}; I’d want to look before I say so.`;
-    return { words, how, heldBack: false };
+    return { words, how, heldBack: undefined };
   }
   const { state, tried } = value;
   if (!isFitted(state)) {
     const words = absence(record, feature, state);
-    return words === undefined ? undefined : { words, how, heldBack: false };
+    return words === undefined ? undefined : { words, how, heldBack: undefined };
   }
   const worded = wordedFor(record, feature, how, system);
   const faulty = tried === 'faulty' ? ' It isn’t working right now.' : '';

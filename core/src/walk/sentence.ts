@@ -2,12 +2,15 @@ import {
   blanksIn,
   filledIn,
   knownBy,
+  specEntry,
   wordingsOf,
   type Blank,
   type Feature,
   type HowKnown,
   type Spec,
+  type SpecKey,
 } from '../catalogue/index.ts';
+import { dotWeek, readDotDate } from '../identity/index.ts';
 import type { System } from '../quantity/index.ts';
 import { formatSpec, type UnitRecord } from '../record/index.ts';
 
@@ -15,8 +18,8 @@ import { formatSpec, type UnitRecord } from '../record/index.ts';
 export interface Worded {
   readonly words: string;
   readonly how: HowKnown;
-  /** A figure it would have had is only guessed. */
-  readonly heldBack: boolean;
+  /** What it would have said and is only guessed: a figure, or of which kind it is. */
+  readonly heldBack: 'figure' | 'kind' | undefined;
 }
 
 const rank = (how: HowKnown): number => knownBy.findIndex(({ key }) => key === how);
@@ -37,13 +40,29 @@ const isGuessed = (record: UnitRecord, { spec }: Blank): boolean =>
 const counted = (count: number, noun: string): string =>
   `${count === 0 ? 'no' : count} ${noun}${count === 1 ? '' : 's'}`;
 
+/** A value as it is said; a tire's date code as the week it stands for. A guess is not said. */
+export const sayableText = (
+  record: UnitRecord,
+  key: SpecKey,
+  system: System,
+): string | undefined => {
+  const entry = record.specs[key];
+  if (!entry || entry.how === 'guessed') return undefined;
+  const text = formatSpec(key, entry.value, system, entry.how);
+  if (!key.startsWith('tyreDate')) return text;
+  const read = readDotDate(text);
+  return read.kind === 'good' ? dotWeek(read.date) : text;
+};
+
+/** Whether a spec is a figure, not a kind, a word or a day. */
+export const isFigure = (key: SpecKey): boolean =>
+  !['choice', 'text', 'date'].includes(specEntry(key).value.kind);
+
 const blankText = (record: UnitRecord, { spec, noun }: Blank, system: System): string => {
-  const entry = record.specs[spec];
-  if (!entry) return '';
-  const { value } = entry;
-  if (noun !== undefined && value.kind === 'number') return counted(value.number, noun);
-  if (noun !== undefined && value.kind === 'counted') return counted(value.count, noun);
-  return formatSpec(spec, value, system, entry.how);
+  const value = record.specs[spec]?.value;
+  if (noun !== undefined && value?.kind === 'number') return counted(value.number, noun);
+  if (noun !== undefined && value?.kind === 'counted') return counted(value.count, noun);
+  return sayableText(record, spec, system) ?? '';
 };
 
 /** A count needs a number or a count; anything else needs all of its value. */
@@ -84,14 +103,27 @@ export const wordedFor = (
   return {
     words: filledIn(chosen, entry.key, (blank) => blankText(record, blank, system)),
     how: worstOf(how, ...used),
-    heldBack: wordings.some((wording) =>
-      blanksIn(wording, entry.key).some((blank) => isGuessed(record, blank)),
-    ),
+    heldBack: heldBackIn(record, wordings, entry.key),
   };
 };
 
-/** What stands in for a figure that is only guessed. */
-const insteadOfGuess = 'I’d want to check that before I quote it.';
+const heldBackIn = (
+  record: UnitRecord,
+  wordings: readonly string[],
+  own: string,
+): Worded['heldBack'] => {
+  const guessed = wordings
+    .flatMap((wording) => blanksIn(wording, own))
+    .filter((blank) => isGuessed(record, blank));
+  if (guessed.length === 0) return undefined;
+  return guessed.some(({ spec }) => isFigure(spec)) ? 'figure' : 'kind';
+};
+
+/** What stands in for what is only guessed. */
+const insteadOfGuess = {
+  figure: 'I’d want to check that before I give you a figure.',
+  kind: 'I’d want to check which kind it is.',
+} as const;
 
 /** The first letter small, but not that of “I”, of a name or of letters said one by one. */
 export const lowered = (text: string): string =>
@@ -103,5 +135,5 @@ export const lowered = (text: string): string =>
  */
 export const asKnown = ({ words, how, heldBack }: Worded): string => {
   const said = how === 'told' ? `We’re told: ${lowered(words)}` : words;
-  return heldBack ? `${said} ${insteadOfGuess}` : said;
+  return heldBack ? `${said} ${insteadOfGuess[heldBack]}` : said;
 };

@@ -83,9 +83,9 @@ const worded = (
   const isStale = wording.instead !== undefined && wording.instead !== point.sentence;
   const saved = secondsFor(wording.words, pace) - secondsFor(point.sentence, pace);
   // Whoever worded it answers for its words.
-  const { how: _how, ...rest } = point;
   return {
-    ...rest,
+    ...point,
+    how: undefined,
     ...wanted,
     sentence: wording.words,
     wordedBy: by,

@@ -1,5 +1,5 @@
 import { givenOf } from '../numbers/index.ts';
-import { hasFeature, type UnitRecord } from '../record/index.ts';
+import { hasFeature, type UnitRecord, type WaterRates } from '../record/index.ts';
 import type { WaterInput } from './water.ts';
 
 const known = (entries: Readonly<Record<string, unknown>>): object =>
@@ -8,7 +8,15 @@ const known = (entries: Readonly<Record<string, unknown>>): object =>
 /** A unit's tanks with people and style, as the question wants them. */
 export const waterInputOf = (
   record: UnitRecord,
-  { people, style }: { readonly people: number; readonly style: string },
+  {
+    people,
+    style,
+    rates,
+  }: {
+    readonly people: number;
+    readonly style: string;
+    readonly rates?: WaterRates | undefined;
+  },
 ): WaterInput => {
   const gone = (key: 'dumpOutlet' | 'toilet'): boolean =>
     record.features[key]?.value.state === 'none';
@@ -25,5 +33,6 @@ export const waterInputOf = (
     ],
     people,
     style,
+    ...(rates ? { rates } : {}),
   } as WaterInput;
 };

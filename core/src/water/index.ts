@@ -7,7 +7,13 @@ export {
   type WaterInput,
   type WaterValue,
 } from './water.ts';
-export { waterStyle, waterStyles, type WaterStyle } from './styles.ts';
+export {
+  waterStyle,
+  waterStyles,
+  yardWaterSchema,
+  type WaterStyle,
+  type YardWater,
+} from './styles.ts';
 export { waterInputOf } from './from-record.ts';
 export {
   betweenThirds,

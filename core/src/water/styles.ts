@@ -1,3 +1,6 @@
+import { z } from 'zod';
+import { waterRatesSchema } from '../record/index.ts';
+
 /** How people use water without a hookup: US gallons a person and day, and a day for all together. */
 export interface WaterStyle {
   readonly key: string;
@@ -32,6 +35,13 @@ export const waterStyles: readonly WaterStyle[] = [
   },
   { key: 'home', label: 'As at home', gray: 14, galleyShare: 0.25, black: 2, drunk: 1 },
 ];
+
+/** A yard's own figures, by style. */
+export const yardWaterSchema = z.partialRecord(
+  z.enum(['frugal', 'usual', 'home']),
+  waterRatesSchema,
+);
+export type YardWater = z.infer<typeof yardWaterSchema>;
 
 export const waterStyle = (key: string): WaterStyle | undefined =>
   waterStyles.find((row) => row.key === key);

@@ -9,7 +9,7 @@ import {
   type Working,
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
-import type { Trial } from '../record/index.ts';
+import { waterRatesSchema, type Trial } from '../record/index.ts';
 import { waterStyle, waterStyles, type WaterStyle } from './styles.ts';
 
 /** What goes into the question “How many nights off the hookups?”. US gallons. */
@@ -26,6 +26,8 @@ export const waterInputSchema = z.strictObject({
     .default([]),
   people: z.number().int().min(1).max(12),
   style: z.enum(waterStyles.map(({ key }) => key) as [string, ...string[]]),
+  /** What these people use, in place of the style's usual figures. */
+  rates: waterRatesSchema.optional(),
 });
 export type WaterInput = z.infer<typeof waterInputSchema>;
 
@@ -42,7 +44,7 @@ export const waterValueSchema = z.strictObject({
   days: z.number(),
   first: z.string(),
   tanks: z.array(tankSchema),
-  /** Days that a gallon a day saved by each person buys. */
+  /** Days that a gallon a day (four liters, for a metric reader) saved by each person buys. */
   saved: z.number(),
 });
 export type WaterValue = z.infer<typeof waterValueSchema>;
@@ -123,9 +125,15 @@ export const levelsAfter = (
   );
 };
 
+/** How water is used: by the style, with the figures that were put in its place. */
+const styleOf = ({ style, rates }: WaterInput): WaterStyle | undefined => {
+  const usual = waterStyle(style);
+  return usual && { ...usual, ...rates };
+};
+
 /** The figures of `water` alone, without a word. Gallons, days. */
 export const waterValue = (input: WaterInput): WaterValue | undefined => {
-  const style = waterStyle(input.style);
+  const style = styleOf(input);
   if (!input.fresh || !style) return undefined;
   const tanks = tanksOf(input, style);
   const first = shortest(tanks);
@@ -138,14 +146,29 @@ export const waterValue = (input: WaterInput): WaterValue | undefined => {
   };
 };
 
+/** Gallons a day that somebody might save: the same handful in either system. */
+const lessADay = { us: 1, metric: 4 / 3.785_411_784 } as const;
+
+const savedWords = (saved: number, system: System): string => {
+  const less =
+    system === 'us' ? 'A gallon' : `${formatQuantity(lessADay.metric, 'volume', system)}`;
+  const days = Number(saved.toFixed(1));
+  return days > 0
+    ? ` ${less} a day less each buys ${days.toFixed(1)} ${days === 1 ? 'day' : 'days'}.`
+    : '';
+};
+
 /** How long the tanks last without a hookup, and which of them stops it first. */
 export const water = (input: WaterInput, system: System): Outcome<WaterValue> => {
-  const style = waterStyle(input.style);
-  const value = waterValue(input);
-  if (!value || !style) {
+  const style = styleOf(input);
+  const found = waterValue(input);
+  if (!found || !style) {
     return withoutAnswer([{ label: 'The fresh tank', field: 'specs.freshTank' }], source);
   }
-  const { tanks, nights, saved } = value;
+  // What a little less buys is reckoned in what the reader saves by: a gallon, or four liters.
+  const saved = daysSaving(input, style, lessADay[system]) - found.days;
+  const value = { ...found, saved };
+  const { tanks, nights } = value;
   const first = tanks.find(({ key }) => key === value.first) as Tank;
   // How much people use is nobody's label: the answer is never more than about so many.
   const confidence: Confidence = 'about';
@@ -156,7 +179,7 @@ export const water = (input: WaterInput, system: System): Outcome<WaterValue> =>
     value,
     steps: stepsFor(tanks, system),
     assumptions: [
-      `${style.label}: ${formatQuantity(style.gray + style.black + style.drunk, 'volume', system)} a person and day.`,
+      `${style.label}${input.rates ? ', with your own figures' : ''}: ${formatQuantity(style.gray + style.black + style.drunk, 'volume', system)} a person and day.`,
       'Tanks empty and the fresh one full at the start; what dishes and showers use is shared out as usual.',
       ...(inputs === 'about' ? ['A tank’s size is only guessed.'] : []),
     ],
@@ -170,6 +193,6 @@ export const water = (input: WaterInput, system: System): Outcome<WaterValue> =>
         ? []
         : [{ label: 'The black tank', field: 'specs.blackTank' }]),
     ],
-    sentence: `${nightsWords(nights)} for ${input.people}; the ${first.label.toLowerCase()} tank ${stops}. A gallon a day less each buys ${saved.toFixed(1)} days.`,
+    sentence: `${nightsWords(nights)} for ${input.people}; the ${first.label.toLowerCase()} tank ${stops}.${savedWords(saved, system)}`,
   };
 };

@@ -1,7 +1,7 @@
 import { specEntry, type SpecKey } from '../catalogue/index.ts';
 import { fittedHere } from '../aboard/index.ts';
 import { layoutLength } from '../outline/index.ts';
-import { givenOf, sumOf, type Given, type InputHow } from '../numbers/index.ts';
+import { givenOf, sumOf, worstHow, type Given, type InputHow } from '../numbers/index.ts';
 import { poundsPerGallon } from '../quantity/index.ts';
 import {
   amountOf,
@@ -88,7 +88,7 @@ const tankItem = (record: UnitRecord, key: TankKey, level: number): readonly Ite
 
 /** Whether the weight as built counts the propane already, by its label. */
 const countsPropane = (record: UnitRecord): boolean =>
-  (textOf(record, 'uvwCounts') ?? '').includes('lp');
+  ['propane', 'both'].includes(textOf(record, 'uvwCounts') ?? '');
 
 const propaneItem = (record: UnitRecord): readonly Item[] => {
   const cylinders = sumOf(record, 'lpCylinders');
@@ -123,7 +123,8 @@ const gearItems = (record: UnitRecord, gear: WeightTrial['gear']): readonly Item
         key: `gear-${key}`,
         label,
         weight: { amount: pounds, how: 'tried' as const },
-        back: { amount: back, how: 'tried' as const },
+        // Where gear goes on this unit nobody has measured.
+        back: { amount: back, how: 'assumed' as const },
         ...(limit ? { limit } : {}),
       },
     ];
@@ -133,7 +134,9 @@ const gearItems = (record: UnitRecord, gear: WeightTrial['gear']): readonly Item
 const tyresGiven = (record: UnitRecord): Given | undefined => {
   const each = givenOf(record, 'tyreLoad');
   const axles = howMany(record, 'axleRating');
-  return each && axles ? { amount: each.amount * axles * 2, how: each.how } : undefined;
+  if (!each || !axles) return undefined;
+  const counted = record.specs.axleRating?.how ?? 'assumed';
+  return { amount: each.amount * axles * 2, how: worstHow(each.how, counted) };
 };
 
 /** The share of the hitch as one tank fills, all else as it is tried; undefined where something is not known. */
@@ -158,6 +161,7 @@ export const weightInputOf = (record: UnitRecord, trial: WeightTrial): WeightInp
   const axles = record.places.axleRating;
   const entries: Readonly<Record<string, Given | undefined>> = {
     uvw: givenOf(record, 'uvw'),
+    ccc: givenOf(record, 'ccc'),
     hitch: givenOf(record, 'hitchWeight'),
     axle: axles && { amount: axles.value.back, how: axles.how },
     gvwr: givenOf(record, 'gvwr'),

@@ -20,6 +20,7 @@ export {
   type Tickets,
 } from './scale.ts';
 export {
+  hitchWords,
   shareWanted,
   weigh,
   weightInputSchema,

@@ -6,6 +6,7 @@ import {
   positiveSchema,
   said,
   withoutAnswer,
+  type Confidence,
   type Missing,
   type Outcome,
   type Working,
@@ -139,17 +140,21 @@ const stepsFor = (
 /** Less than this between scale and record is what scales round to. Pounds. */
 const scaleStep = 40;
 
-const sentenceFor = (value: ScaleValue, about: 'stated' | 'told' | 'about', system: System) => {
+const sentenceFor = (
+  value: ScaleValue,
+  about: { readonly weighed: Confidence; readonly limits: Confidence; readonly known: Confidence },
+  system: System,
+): string => {
   const show = (pounds: number): string => formatQuantity(Math.abs(pounds), 'weight', system);
   const { total, share, unknown, limits } = value;
   const over = limits.find(({ left }) => left < 0);
-  const weighed = `On the scale it weighs ${said(show(total), about)}, ${percent(share)} of it on the hitch; ${hitchWords(share)}.`;
+  const weighed = `On the scale it weighs ${said(show(total), about.weighed)}, ${said(percent(share), about.weighed)} of it on the hitch; ${hitchWords(share)}.`;
   const known =
     unknown === undefined || Math.abs(unknown) < scaleStep
       ? ''
-      : ` That is ${show(unknown)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
+      : ` That is ${said(show(unknown), about.known)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
   return over
-    ? `${weighed} It is ${show(over.left)} over the ${over.label.toLowerCase()}: not to be towed so.${known}`
+    ? `${weighed} It is ${said(show(over.left), about.limits)} over the ${over.label.toLowerCase()}: not to be towed so.${known}`
     : `${weighed}${known}`;
 };
 
@@ -187,8 +192,14 @@ export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> =>
   const tickets = ticketsOf(input);
   const value = scaleValue(input);
   if (!tickets || !value) return withoutAnswer(tickets ? contradiction : wanted(input), source);
-  const { vehicle, together, trailerAxles, expected } = input;
-  const confidence = confidenceOf([vehicle, together, trailerAxles]);
+  const { vehicle, together, trailerAxles, expected, gvwr, gawr } = input;
+  const weighings = [vehicle, together, trailerAxles];
+  const about = {
+    weighed: confidenceOf(weighings),
+    limits: confidenceOf([...weighings, gvwr, gawr]),
+    known: confidenceOf([...weighings, expected]),
+  };
+  const confidence = confidenceOf([...weighings, gvwr, gawr, expected]);
   return {
     value,
     steps: stepsFor(tickets, value, expected?.amount, system),
@@ -199,6 +210,6 @@ export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> =>
     source,
     confidence,
     missing: [],
-    sentence: sentenceFor(value, confidence, system),
+    sentence: sentenceFor(value, about, system),
   };
 };

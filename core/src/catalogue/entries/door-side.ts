@@ -23,7 +23,7 @@ export const doorSide = {
       say: ['The awning’s wind limit is {}.', 'The awning has a wind limit in its manual.'],
       caution: 'The maker’s limit decides; bring it in earlier when it gusts.',
       audiences: [],
-      value: { kind: 'quantity', display: 'speed', plausible: { from: 10, to: 35, unit: 'mph' } },
+      value: { kind: 'quantity', display: 'speed', plausible: { from: 8, to: 35, unit: 'mph' } },
     },
     {
       key: 'awningKind',

@@ -153,7 +153,7 @@ export const living = {
       value: {
         kind: 'quantity',
         display: 'temperature',
-        plausible: { from: -40, to: 60, unit: '°F' },
+        plausible: { from: -50, to: 60, unit: '°F' },
       },
     },
     {

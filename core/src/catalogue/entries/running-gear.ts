@@ -213,6 +213,20 @@ export const runningGear = {
       },
     },
     {
+      key: 'capPressure',
+      label: 'Pressure stamped on the valve caps',
+      partOf: 'pressureCaps',
+      explain: 'The pressure that the mechanical caps are made for; below it they change color.',
+      check: 'Stamped on top of each cap.',
+      say: ['The valve caps are made for {}.', 'The valve caps are stamped with their pressure.'],
+      audiences: [],
+      value: {
+        kind: 'quantity',
+        display: 'pressure',
+        plausible: { from: 30, to: 110, unit: 'psi' },
+      },
+    },
+    {
       key: 'tyreMake',
       unitOnly: true,
       label: 'Tyres made by',
@@ -341,6 +355,7 @@ export const runningGear = {
       explain: 'Valve caps that show a colour when pressure is low.',
       check: 'Look at each valve.',
       say: 'The valve caps show a color when a tire’s low.',
+      numbers: ['capPressure'],
       notToBeConfused: 'Caps don’t report to the driver.',
       audiences: ['first-timer'],
     },

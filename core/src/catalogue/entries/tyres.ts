@@ -25,10 +25,7 @@ export const tyreDates = tyrePositions.map(
     label: `Tyre date, ${label}`,
     explain: 'The last four digits after DOT: week and year in which this tyre was built.',
     check: 'On one sidewall only, often the inner one; lie down with a light.',
-    say: [
-      `The tire’s date code, ${label}, is {}.`,
-      'Every tire has its build week on one sidewall.',
-    ],
+    say: [`The tire ${label} was built in {}.`, 'Every tire has its build week on one sidewall.'],
     ...(key === first ? { numbers: others } : {}),
     notToBeConfused: 'The characters before it are plant and size.',
     caution:

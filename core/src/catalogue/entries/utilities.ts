@@ -208,6 +208,7 @@ export const utilities = {
       key: 'slideOverride',
       label: 'Where the slide is moved by hand',
       partOf: 'slide',
+      unless: { spec: 'slideMechanism', is: 'manual' },
       explain: 'Where the override is, and which tool it takes.',
       check: 'In the maker’s manual; then find it, and the tool.',
       say: [

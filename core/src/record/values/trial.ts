@@ -26,6 +26,19 @@ export const weighingsSchema = z.strictObject({
 });
 export type Weighings = z.infer<typeof weighingsSchema>;
 
+const gallons = z.number().min(0).max(60);
+
+/** What people use without a hookup, gallons a person and day, in place of a style's usual figures. */
+export const waterRatesSchema = z.strictObject({
+  /** Into the gray tanks; nobody gets by with none. */
+  gray: gallons.min(0.1),
+  /** Of the gray, at the galley's sink. */
+  galleyShare: z.number().min(0).max(1),
+  black: gallons,
+  drunk: gallons,
+});
+export type WaterRates = z.infer<typeof waterRatesSchema>;
+
 /** What is tried on a unit’s benches; the record stays as it is. Pounds, psi, shares from 0 to 1. */
 export const trialSchema = z.strictObject({
   levels: z.partialRecord(z.enum(tankKeys), z.number().min(0).max(1)),
@@ -34,6 +47,8 @@ export const trialSchema = z.strictObject({
   propane: z.boolean(),
   people: z.number().int().min(1).max(12),
   style: z.string().max(20),
+  /** What these people use, gallons a person and day, in place of the style's usual figures. */
+  rates: waterRatesSchema.optional(),
   /** Days since the tanks were filled and emptied. */
   days: z.number().min(0).max(30),
   vehicle: vehicleSchema,
@@ -50,6 +65,7 @@ export interface Trial {
   readonly propane: boolean;
   readonly people: number;
   readonly style: string;
+  readonly rates?: WaterRates | undefined;
   readonly days: number;
   readonly vehicle: Vehicle;
   readonly aboard: number;

@@ -1,0 +1,438 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  applyChange,
+  blanksIn,
+  checkRecord,
+  disclosureOf,
+  draftLetter,
+  emptyRecord,
+  entryFor,
+  features,
+  leadOf,
+  logOf,
+  pointsOf,
+  rules,
+  screenOf,
+  specEntry,
+  specs,
+  toInternal,
+  toldWith,
+  buyersChecks,
+  wordingsOf,
+  type Change,
+  type Feature,
+  type HowKnown,
+  type Point,
+  type Spec,
+  type SpecKey,
+  type SpecValue,
+  type UnitRecord,
+  type WalkPlan,
+} from '@fair-gable/core';
+import { demoFiles, us } from './demo-units.ts';
+
+/*
+ * Nothing false leaves: over every entry of the catalogue, a guess is on no card, letter, screen, paper or disclosure, and
+ * a sentence is as well known as the worst thing in it.
+ */
+const at = '2026-04-15T09:00:00.000Z';
+const put = (record: UnitRecord, change: object): UnitRecord =>
+  applyChange(record, { basedOn: 0, ...change } as Change, 'Ines Rook', at);
+
+/** A value of an unmistakable figure. */
+const valueFor = ({ key, value }: Spec): SpecValue => {
+  switch (value.kind) {
+    case 'text':
+      return { kind: 'text', text: `Zx ${key}`.slice(0, value.limit) };
+    case 'number':
+      return { kind: 'number', number: Math.max(value.plausible.to - 1, 2) };
+    case 'choice':
+      return { kind: 'choice', choice: value.choices[0]?.key ?? '' };
+    case 'date':
+      return { kind: 'date', date: value.to === 'month' ? '2025-03' : '2026-03-14' };
+    case 'quantity':
+      return { kind: 'quantity', amount: toInternal(value.plausible.to, value.plausible.unit) };
+    case 'counted': {
+      const each = toInternal(value.plausible.to, value.plausible.unit);
+      return { kind: 'counted', count: value.counts.to, each };
+    }
+    case 'size': {
+      const side = toInternal(value.plausible.to, value.plausible.unit);
+      return { kind: 'size', sides: value.sides.map(() => side) };
+    }
+  }
+};
+
+const withSpec = (record: UnitRecord, key: SpecKey, how: HowKnown): UnitRecord =>
+  put(record, { part: 'specs', key, value: valueFor(specEntry(key)), how });
+
+/** Three axles, so that every tire there may be has its place. */
+const bare = put(emptyRecord, {
+  part: 'specs',
+  key: 'axleRating',
+  value: { kind: 'counted', count: 3, each: 3500 },
+  how: 'read',
+});
+/** The entry's thing is there: seen, where it is a feature. */
+const baseFor = (entry: Spec | Feature): UnitRecord => {
+  const base = entry.fromAxles ? bare : emptyRecord;
+  return 'noun' in entry
+    ? put(base, { part: 'features', key: entry.key, value: { state: 'standard' }, how: 'seen' })
+    : base;
+};
+/** What a unit is called is its name, on every page; it is no figure. */
+const names: ReadonlySet<string> = new Set(['series', 'floorPlan']);
+
+/** Every figure of a value as it is written, in both systems. */
+const figuresOf = (record: UnitRecord, key: SpecKey): readonly string[] => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'text') return [value.text];
+  if (value?.kind === 'date') return [value.date.slice(0, 4)];
+  if (value?.kind === 'number') return [`${value.number}`];
+  return [];
+};
+
+const entries = [...specs, ...features];
+/** What an entry's wordings ask for. */
+const asks = (entry: Spec | Feature): readonly SpecKey[] => [
+  ...new Set(wordingsOf(entry.say).flatMap((w) => blanksIn(w, entry.key).map(({ spec }) => spec))),
+];
+
+const everything = (record: UnitRecord): string => {
+  const texts = (['us', 'metric'] as const).flatMap((system) => {
+    const points = pointsOf(record, { ...us, system });
+    const plan: WalkPlan = {
+      id: '00000000-0000-4000-8000-000000000001',
+      unit: '00000000-0000-4000-8000-000000000002',
+      minutes: 15,
+      points: points.length > 0 ? [...points] : [placeholder],
+    };
+    const liked = points.map(({ id, label }) => ({
+      id,
+      point: id,
+      label,
+      mark: 'liked' as const,
+      at: 0,
+    }));
+    const asked = points.map(({ id, label }) => ({
+      id: `${id}?`,
+      point: id,
+      label,
+      mark: 'asked' as const,
+      at: 0,
+    }));
+    const letter = draftLetter({
+      walk: plan.id,
+      record,
+      log: { ...logOf(plan, []), marks: [...liked, ...asked] },
+      points,
+      followUps: [],
+      buyer: 'Ada',
+      from: 'Ines Rook',
+      yard: 'Thornquay',
+      system,
+      withPrice: true,
+    });
+    const screens = points.map((point) => {
+      const { record: _drawn, ...seen } = screenOf({ ...plan, points: [point] }, begun, record);
+      return JSON.stringify(seen);
+    });
+    return [
+      JSON.stringify(points.map(({ caution: _c, not: _n, ...said }) => said)),
+      letter.text,
+      ...screens,
+      JSON.stringify(disclosureOf(record, { ...us, system })),
+    ];
+  });
+  return texts.join('\n');
+};
+const placeholder: Point = {
+  id: 'own.x',
+  station: 'hitch',
+  label: 'x',
+  sentence: 'x',
+  numbers: [],
+  seconds: 5,
+};
+const begun = [
+  {
+    id: '00000000-0000-4000-8000-000000000003',
+    device: '00000000-0000-4000-8000-000000000004',
+    counter: 1,
+    elapsed: 0,
+    what: { kind: 'begin' as const },
+  },
+];
+
+describe('a guess', () => {
+  const guessable = entries.filter((entry) => asks(entry).length > 0);
+
+  it.each(guessable.map((entry) => [entry.key, entry] as const))(
+    'is nowhere said, where every number of %s is one',
+    (_, entry) => {
+      const base = baseFor(entry);
+      const keys = [...new Set([...asks(entry), ...toldWith(entry)])];
+      const record = keys.reduce((r, key) => withSpec(r, key, 'guessed'), base);
+      const without = everything(base);
+      const said = everything(record);
+      const measured = keys.reduce((r, key) => withSpec(r, key, 'measured'), base);
+      // The same figures, measured, are said: it is the guess that is held back.
+      const points = pointsOf(measured, us);
+      const texts = points.flatMap(({ numbers }) => numbers.flatMap(({ text }) => text ?? []));
+      expect(texts.length + points.length).toBeGreaterThan(0);
+      for (const text of [
+        ...texts,
+        ...keys.filter((key) => !names.has(key)).flatMap((key) => figuresOf(measured, key)),
+      ]) {
+        if (
+          without.includes(text) ||
+          text.startsWith('Zx series') ||
+          text.startsWith('Zx floorPlan')
+        )
+          continue;
+        expect([text, said.includes(text)]).toEqual([text, false]);
+      }
+    },
+  );
+
+  it('is held back in words that a buyer may hear', () => {
+    const record = put(withSpec(emptyRecord, 'rearRackRating', 'guessed'), {
+      part: 'features',
+      key: 'rearRack',
+      value: { state: 'standard' },
+      how: 'seen',
+    });
+    const [card] = pointsOf(record, us);
+    expect(card?.sentence).toMatch(/^There’s a rack at the rear.*I’d want to check that/);
+    expect(card?.numbers).toEqual([{ label: specEntry('rearRackRating').label, how: 'guessed' }]);
+  });
+});
+
+describe('a sentence', () => {
+  it.each(
+    entries.filter((entry) => asks(entry).length > 0).map((entry) => [entry.key, entry] as const),
+  )('of %s is as well known as the worst thing in it', (_, entry) => {
+    const base = baseFor(entry);
+    const record = asks(entry).reduce((r, key) => withSpec(r, key, 'told'), base);
+    const card = pointsOf(record, us).find(({ id }) => id.endsWith(`.${entry.key}`));
+    expect(card?.how).toBe('told');
+    expect(card?.sentence).toMatch(/^We’re told: /);
+  });
+
+  it('has one without the number wherever it holds one, and no placeholder in any', () => {
+    for (const entry of entries) {
+      const wordings = wordingsOf(entry.say);
+      if (wordings.length === 0) continue;
+      expect([entry.key, wordings.at(-1)]).toEqual([entry.key, expect.not.stringMatching(/[{}]/)]);
+      for (const wording of wordings) {
+        for (const { spec } of blanksIn(wording, entry.key)) {
+          const isTogether =
+            spec === entry.key || toldWith(entry).includes(spec) || isSibling(entry, spec);
+          expect([entry.key, spec, isTogether]).toEqual([entry.key, spec, true]);
+        }
+      }
+    }
+    for (const { id, record } of demoFiles) {
+      for (const { sentence } of pointsOf(record, us)) {
+        expect([id, sentence]).toEqual([
+          id,
+          expect.not.stringMatching(/[{}?]|nobody has|not known|undefined|size not/),
+        ]);
+      }
+    }
+  });
+
+  it('is never an instruction to whoever presents, nor an announcement of a later one', () => {
+    for (const entry of entries) {
+      for (const wording of [
+        ...wordingsOf(entry.say),
+        ...('lack' in entry ? [entry.lack ?? ''] : []),
+      ]) {
+        expect([entry.key, wording]).toEqual([
+          entry.key,
+          expect.not.stringMatching(
+            /I(’ll| will)? show you|later|underneath you|Give no|Promise nothing/i,
+          ),
+        ]);
+      }
+    }
+  });
+});
+
+/** A member of a group may name the others of its group. */
+const isSibling = (entry: Spec | Feature, spec: SpecKey): boolean => {
+  const lead = 'value' in entry ? leadOf(entry.key) : undefined;
+  return lead !== undefined && (toldWith(lead).includes(spec) || lead.key === spec);
+};
+
+describe('what is known', () => {
+  it.each(
+    specs.filter(({ silent }) => silent === undefined).map((spec) => [spec.key, spec] as const),
+  )('of %s is on a card, though it is all that is known', (key, spec) => {
+    const record = withSpec(emptyRecord, key, 'measured');
+    const points = pointsOf(record, us);
+    const own = points.find(({ id }) => id === `specs.${key}`);
+    const choice = spec.value.kind === 'choice' ? spec.value.choices[0] : undefined;
+    const whole = spec.sayWhen?.[choice?.key ?? ''];
+    const text = own?.numbers.find(({ label }) => label === spec.label)?.text;
+    const isSaid =
+      whole === undefined
+        ? text !== undefined ||
+          own?.sentence.includes(choice?.label ?? '\u0000') ||
+          /20\d\d|Zx/.test(own?.sentence ?? '')
+        : own?.sentence === whole;
+    expect([own?.sentence, isSaid]).toEqual([own?.sentence, true]);
+  });
+
+  it('says why a spec is not for speech, and says nothing of it', () => {
+    const silent = specs.filter((spec) => spec.silent !== undefined);
+    expect(silent.map(({ key }) => key).toSorted()).toEqual(
+      ['arrived', 'askingPrice', 'inspectedBy', 'listPrice', 'stockNumber', 'vin'].toSorted(),
+    );
+    for (const { key, silent: why, say } of silent) {
+      expect([key, say]).toEqual([key, undefined]);
+      expect(why).toMatch(/\w+ \w+ \w+/);
+    }
+  });
+
+  it('of a thing stands on one card: the thing, its kind and its numbers', () => {
+    for (const { id, record } of demoFiles) {
+      const told = pointsOf(record, us).flatMap(({ numbers }) => numbers.map(({ label }) => label));
+      const twice = told.filter((label, i) => told.indexOf(label) !== i);
+      expect([id, twice]).toEqual([id, []]);
+    }
+  });
+
+  it('is led by one entry alone, and no lead is led by another', () => {
+    const members = entries.flatMap((entry) => toldWith(entry));
+    expect(members.filter((key, i) => members.indexOf(key) !== i)).toEqual([]);
+    for (const key of members) expect([key, toldWith(specEntry(key))]).toEqual([key, []]);
+  });
+});
+
+describe('what is not there', () => {
+  it('says that it is missing, and nothing that this merely suggests', () => {
+    const suggestive =
+      /curtain|cranked|hang in the|straight down|every room|folds? under|climbs? over|cold water only|turn your head|tote/i;
+    for (const { key, lack } of features) {
+      if (lack) expect([key, lack]).toEqual([key, expect.not.stringMatching(suggestive)]);
+    }
+  });
+
+  it('of what is only prepared no part is said to be there', () => {
+    const record = put(withSpec(emptyRecord, 'solarPanels', 'sheet'), {
+      part: 'features',
+      key: 'solar',
+      value: { state: 'prep' },
+      how: 'seen',
+    });
+    expect(pointsOf(record, us).map(({ sentence }) => sentence)).toEqual([
+      'It’s prepped for a solar panel, but that isn’t installed.',
+    ]);
+  });
+});
+
+describe('cautions and look-alikes', () => {
+  const fitted = (key: string): object => ({
+    part: 'features',
+    key,
+    value: { state: 'standard' },
+    how: 'seen',
+  });
+  const kind = (key: string, choice: string): object => ({
+    part: 'specs',
+    key,
+    value: { kind: 'choice', choice },
+    how: 'read',
+  });
+  const cautionOf = (id: string, ...changes: readonly object[]): string | undefined =>
+    pointsOf(
+      changes.reduce<UnitRecord>((r, change) => put(r, change), emptyRecord),
+      us,
+    ).find((p) => p.id === id)?.caution;
+
+  it('hang on the kind that is recorded', () => {
+    expect(
+      cautionOf('features.fridge', fitted('fridge'), kind('fridgeKind', 'compressor')),
+    ).toBeUndefined();
+    expect(
+      cautionOf('features.fridge', fitted('fridge'), kind('fridgeKind', 'absorption')),
+    ).toMatch(/level/);
+    expect(cautionOf('features.fridge', fitted('fridge'))).toMatch(/^An absorption fridge/);
+    expect(
+      cautionOf(
+        'features.batteryVent',
+        fitted('battery'),
+        fitted('batteryVent'),
+        kind('batteryKind', 'lithium'),
+      ),
+    ).toBeUndefined();
+    expect(
+      cautionOf('features.slide', fitted('slide'), kind('slideMechanism', 'manual')),
+    ).not.toMatch(/power/);
+    expect(
+      cautionOf('features.waterHeater', fitted('waterHeater'), kind('heaterKind', 'tankless')),
+    ).not.toMatch(/Fill it/);
+  });
+
+  it('read as sentences of their own', () => {
+    for (const { key, notToBeConfused } of entries) {
+      const all =
+        typeof notToBeConfused === 'string'
+          ? [notToBeConfused]
+          : (notToBeConfused ?? []).map(({ words }) => words);
+      for (const words of all) {
+        expect([key, words]).toEqual([key, expect.stringMatching(/^(?!Not\b).*\w.*\.$/)]);
+        // A sentence has a verb.
+        expect([
+          key,
+          /’s\b|’t\b|\b(is|are|has|have|look|looks|can|may|sits?|isn|stop|go|do|does|take|counts?|hangs?|holds?|prove|proves|mix|run|runs|draw|means|tell|steady|level|help|use|drains?|only|protects|empty|trickles|fits?|ready|lost|called|kept|wired|written|count)\b/i.test(
+            words,
+          ),
+        ]).toEqual([key, true]);
+      }
+    }
+  });
+});
+
+describe('what is wrong', () => {
+  it('is told first, once, whoever found it, and heads the disclosure', () => {
+    for (const { id, record } of demoFiles) {
+      const points = pointsOf(record, us);
+      const page = disclosureOf(record, us);
+      const firsts = points.filter((p) => p.first);
+      expect([id, points.slice(0, firsts.length).every((p) => p.first)]).toEqual([id, true]);
+      for (const { id: fault } of firsts) expect(page.faults.map((row) => row.id)).toContain(fault);
+      const ids = page.faults.map((row) => row.id);
+      expect(new Set(ids).size).toBe(ids.length);
+    }
+  });
+
+  it.each(Object.keys(buyersChecks))('is told to the buyer where the check %s finds it', (rule) => {
+    const tripped = demoFiles.filter(({ record }) => {
+      const all = checkRecord(record, us).filter((o) => o.rule === rule && o.guesses.length === 0);
+      return all.length > 0;
+    });
+    expect([rule, rules.some(({ key }) => key === rule), tripped.length > 0]).toEqual([
+      rule,
+      true,
+      true,
+    ]);
+  });
+
+  it('speaks to the buyer: nothing that staff should do', () => {
+    const orders =
+      /\b(ask|read it again|look at each|do not repeat|tell it|say so|go to|enter|find out|before it is shown)\b/i;
+    for (const { record } of demoFiles) {
+      const { faults, repaired, wheels, inspection, leftOut } = disclosureOf(record, us);
+      const all = [
+        ...faults.map(({ text }) => text),
+        ...repaired.map(({ text }) => text),
+        ...wheels.map(({ text }) => text),
+        inspection,
+        ...leftOut,
+      ];
+      for (const text of all) expect(text).not.toMatch(orders);
+    }
+  });
+});
