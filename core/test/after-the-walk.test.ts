@@ -143,8 +143,9 @@ describe('a message to the buyer', () => {
       mark('specs.gvwr', 'asked', 'What does it weigh full?'),
     ]);
     expect(text).toContain(`- ${gvwr.sentence}`);
-    expect(text).toContain(`- You asked: What does it weigh full? What we know: ${gvwr.sentence}`);
-    expect(text).toMatch(/^Good day Asa Fenn,/);
+    // A question in somebody’s own words is answered by whoever finds it out, not by the card it was asked at.
+    expect(text).toContain('- You asked: What does it weigh full? We’ll find out.');
+    expect(text).toMatch(/^Hello Asa Fenn,/);
   });
 
   it('puts no guess in writing', () => {
@@ -188,7 +189,7 @@ describe('a message to the buyer', () => {
       },
     ];
     const text = drafted([mark('features.awning', 'liked')], { followUps });
-    expect(text).toMatch(/- By .*15.*2026.*: send the manual\./);
+    expect(text).toMatch(/- By .*15.*2026.*: Send the manual\./);
     expect(riskyIn(text, { record: fenlark, stock: [], system: 'us' })).toEqual([]);
   });
 });

@@ -12,6 +12,7 @@ import {
   isFeatureKey,
   isSchoolKey,
   isSpecKey,
+  leadOf,
   knownBy,
   pointsOf,
   readUnitFile,
@@ -150,7 +151,8 @@ describe('the catalogue', () => {
     const points = pointsOf(whole, us);
     const told = new Set(points.map((p) => p.id));
     const speaking = [
-      ...specs.filter((s) => s.say).map((s) => `specs.${s.key}`),
+      // What is told on another's card has none of its own while that is there.
+      ...specs.filter((s) => s.say && !leadOf(s.key)).map((s) => `specs.${s.key}`),
       ...features.map((f) => `features.${f.key}`),
     ];
     expect(speaking.filter((id) => !told.has(id))).toEqual([]);
@@ -167,7 +169,8 @@ describe('the catalogue', () => {
         basedOn: 0,
       };
       const point = pointsOf(applyChange(emptyRecord, change, 'Ines', at), us)[0];
-      expect(point?.sentence).toBe(feature.lack);
+      // What a buyer must know is told as a fault, in place of the card.
+      if (!point?.first) expect(point?.sentence).toBe(feature.lack);
     }
     expect(pointsOf(emptyRecord, us)).toEqual([]);
   });

@@ -7,6 +7,8 @@ import {
   disclosureOf,
   emptyRecord,
   findingInputs,
+  gravityNow,
+  isToldFirst,
   findingKinds,
   findingsOf,
   inspectionInputs,
@@ -190,7 +192,7 @@ describe('findings', () => {
 
   it('are no longer signed when they are changed after it', () => {
     const value = finding({ kind: 'frame-damage', gravity: 'technician' });
-    const signature = { verdict: 'watch' as const, inputs: findingInputs(value) };
+    const signature = { verdict: 'watch' as const, inputs: findingInputs(emptyRecord, value) };
     const signed = put(withFindings(value), {
       part: 'signatures',
       key: `findings.${id(0)}`,
@@ -203,6 +205,50 @@ describe('findings', () => {
       value: { ...value, note: 'longer than it was' },
     } as never);
     expect(findingsOf(worse)[0]?.signed).toBeUndefined();
+  });
+
+  it('point by their look to something graver: it is told first, and waits, until a technician signs', () => {
+    const bubbles = finding({
+      kind: 'skin-bubbling',
+      gravity: 'cosmetic',
+      answers: { gives: 'yes', moist: 'yes' },
+    });
+    const record = withFindings(bubbles);
+    const [found] = findingsOf(record);
+    expect(found?.proposes).toBe('technician');
+    expect(found && [gravityNow(found), isToldFirst(found), needsTechnician(found)]).toEqual([
+      'technician',
+      true,
+      true,
+    ]);
+    const sign = (of: UnitRecord, inputs: string): UnitRecord =>
+      put(of, {
+        part: 'signatures',
+        key: `findings.${id(0)}`,
+        value: { verdict: 'looks-only', inputs },
+      } as never);
+    const signed = sign(record, findingInputs(record, bubbles));
+    const [after] = findingsOf(signed);
+    expect(after && [gravityNow(after), isToldFirst(after), needsTechnician(after)]).toEqual([
+      'cosmetic',
+      false,
+      false,
+    ]);
+    // The look that it rests on changes: it is signed no more.
+    const looked = put(signed, {
+      part: 'findings',
+      key: id(0),
+      value: { ...bubbles, answers: { ...bubbles.answers, inside: 'yes' } },
+    } as never);
+    expect(findingsOf(looked)[0]?.signed).toBeUndefined();
+  });
+
+  it('of bubbling, waves and an odd tire are told first whatever they are called, until signed', () => {
+    for (const kind of ['skin-bubbling', 'delamination', 'tyre-mismatch'] as const) {
+      const record = withFindings(finding({ kind, gravity: 'cosmetic', saidFirst: false }));
+      expect(saidFirst(record).map(({ finding: f }) => f.kind)).toEqual([kind]);
+    }
+    expect(saidFirst(withFindings(finding({ kind: 'dent', gravity: 'cosmetic' })))).toEqual([]);
   });
 
   it('have a station by where they were tapped, in every layer of every demo unit', () => {
@@ -250,18 +296,21 @@ describe('wheels', () => {
 
   // Ages worked out by hand. Week 15 of 2021 begins on Sunday 11 April (49 CFR 574.5: the first full week is week 1).
   it.each([
-    ['2026-04-10', 4, 'built 11 Apr 2021, 4 years old'],
-    ['2026-04-11', 5, 'built 11 Apr 2021, 5 years old: watch it, replace it by 7'],
-    ['2028-04-11', 7, 'built 11 Apr 2021, 7 years old: to be replaced, whatever the tread'],
-    ['2022-04-10', 0, 'built 11 Apr 2021, not a year old'],
-    ['2021-03-10', -1, 'built 11 Apr 2021: that has not been yet'],
+    ['2026-04-10', 4, 'built in week 15 of 2021, 4 years old'],
+    ['2026-04-11', 5, 'built in week 15 of 2021, 5 years old: watch it, replace it by 7'],
+    ['2028-04-11', 7, 'built in week 15 of 2021, 7 years old: to be replaced, whatever the tread'],
+    ['2022-04-10', 0, 'built in week 15 of 2021, not a year old'],
+    ['2021-04-11', 0, 'built in week 15 of 2021, not a year old'],
+    // A week that lies ahead is no age, by however few days.
+    ['2021-04-10', undefined, 'week 15 of 2021 is still to come: read its date again'],
+    ['2021-03-10', undefined, 'week 15 of 2021 is still to come: read its date again'],
   ])('on %s are %s years old', (today, age, words) => {
     const [front] = wheelsOf(dated(four), today);
     expect(front).toMatchObject({ age, ageText: words });
   });
 
   it('have no age where nobody has read a date', () => {
-    expect(ageWords(undefined, undefined)).toBe('nobody has read its date');
+    expect(ageWords(undefined, '2026-04-10')).toBe('nobody has read its date');
   });
 
   it('name the one that is not like the others, and none where there is none', () => {
@@ -333,6 +382,25 @@ describe('the inspection', () => {
     expect(operableOf(signed(tried))).toMatchObject({ may: true, why: 'Inspected 10 Apr 2026.' });
   });
 
+  it('is opened by no date that somebody typed, and by no signature under an inspection half done', () => {
+    const dated = put(emptyRecord, {
+      part: 'specs',
+      key: 'inspected',
+      value: { kind: 'date', date: '2026-04-10' },
+    } as never);
+    expect(operableOf(dated)).toMatchObject({
+      may: false,
+      why: expect.stringMatching(/^Not inspected/),
+    });
+    expect(operableOf(signed(emptyRecord)).may).toBe(false);
+    const half = put(emptyRecord, {
+      part: 'inspection',
+      key: 'coupler',
+      value: { result: 'pass' },
+    } as never);
+    expect(operableOf(signed(half)).why).toMatch(/not complete, \d+ items are left/);
+  });
+
   it('is no longer signed when an item is tried again', () => {
     const before = signed(inspect(emptyRecord, () => 'pass'));
     expect(inspectionState(before).signed).toBe(true);
@@ -401,20 +469,23 @@ describe('the disclosure', () => {
         answers: { gives: 'yes', moist: 'yes' },
       }),
     );
-    const page = disclosureOf(record, '2026-04-10');
+    const page = disclosureOf(record, { system: 'us', today: '2026-04-10' });
     expect(page.faults.map(({ title }) => title)).toEqual(['Delamination suspected']);
     expect(page.faults[0]?.text).toContain('points to water behind the skin');
-    expect(page.faults[0]?.text).toContain('A technician has not decided on it yet.');
+    expect(page.faults[0]?.text).toContain('A technician hasn’t decided on it yet.');
     expect(page.repaired[0]?.text).toContain(
       'left of the door. Repaired by the yard, 1 Mar 2026: filled.',
     );
-    expect(page.inspection).toBe('Not inspected yet.');
+    expect(page.inspection).toBe('Its inspection isn’t signed.');
     expect(page.silent).toContain('no warranty');
   });
 
   it('has a word for every kind', () => {
     for (const { key, plain } of findingKinds) {
-      const [row] = disclosureOf(withFindings(finding({ kind: key })), '2026-04-10').faults;
+      const [row] = disclosureOf(withFindings(finding({ kind: key })), {
+        system: 'us',
+        today: '2026-04-10',
+      }).faults;
       expect(row?.text.startsWith(plain)).toBe(true);
     }
   });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  faultsOf,
   audiences,
   emptyRecord,
   foldWalk,
@@ -55,9 +56,7 @@ describe('the cards of a walk', () => {
   it('begin with the faults, in plain words, whatever the time', () => {
     for (const { record } of demoFiles) {
       const plan = planCards(record, pointsOf(record, us), wish({ available: 30 }));
-      const faults = Object.values(record.findings).filter(
-        (entry) => entry && entry.value.saidFirst && !entry.value.repaired,
-      );
+      const faults = faultsOf(record, us).filter(({ first }) => first);
       expect(plan.points.filter(({ first }) => first)).toHaveLength(faults.length);
       expect(plan.points.findLastIndex(({ first }) => first)).toBe(faults.length - 1);
     }

@@ -19,11 +19,10 @@ const today = '2026-04-15';
 /** A figure and a unit of the other system. */
 const foreign: Readonly<Record<System, RegExp>> = {
   metric: /\d\s?(?:lb|ft|in|gal|psi|°F|BTU|BTU\/h|ft³|lb·ft|mph)(?![\w⁄])/u,
-  us: /\d\s?(?:kg|m|cm|mm|L|kPa|°C|kW|m³|N·m|km\/h)(?![\w²³])/u,
+  us: /\d\s(?:L)(?![\w²³])|\d\s?(?:kg|m|cm|mm|kPa|°C|kW|m³|N·m|km\/h)(?![\w²³])/u,
 };
 /** What is called by a size, whatever one measures in; and trade figures that stand in both. */
 const names: Readonly<Record<string, RegExp>> = {
-  'specs.ballSize': /2 5⁄16 in|2 in|1 ⅞ in/gu,
   'features.coupler': /2 5⁄16 in|2 in|1 ⅞ in/gu,
   'nominal-length': /nominally \d+ ft/gu,
   'tyre-load-table': /ST205\/75R14 in range/gu,

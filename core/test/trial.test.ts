@@ -55,9 +55,11 @@ describe('a buyer’s questions', () => {
     const record = demoRecord('TQ-0417');
     expect(asked(record, 'load')?.answer).toBe('1,466 lb');
     expect(asked(record, 'nights')?.answer).toBe('about 2, the gray tank fills first');
-    expect(asked(record, 'tow')?.answer).toBe('6,024 lb rating, 575 lb on the ball');
-    // 7,490 − 5,572 = 1,918 lb; the label says 1,858: the two cylinders.
-    expect(asked(record, 'label')?.answer).toBe('60 lb apart, explained');
+    expect(asked(record, 'tow')?.answer).toBe(
+      '6,024 lb rating, 575 lb on the ball, loaded with fresh water and propane',
+    );
+    // 7,490 − 5,572 = 1,918 lb; the label says 1,858: two cylinders, or the battery: what the dry weight counts nobody has read.
+    expect(asked(record, 'label')?.answer).toBe('60 lb apart, perhaps explained');
     expect(asked(record, 'scale')).toMatchObject({ answer: undefined });
   });
 
@@ -146,7 +148,7 @@ describe('a question of somebody who walks in', () => {
     expect(tow.confidence).toBe('about');
     // Receiver 1,100 ÷ 13 %.
     expect(tow.value?.largest).toBeCloseTo(1100 / 0.13, 6);
-    expect(tow.sentence).toContain('takes a trailer of about 8,462 lb loaded');
+    expect(tow.sentence).toContain('can tow a trailer of up to about 8,462 lb, loaded');
   });
 
   it('with a gross rating alone: the trailer as heavy as it may be', () => {
@@ -160,7 +162,7 @@ describe('a question of somebody who walks in', () => {
     const record = applyChange(emptyRecord, change, 'walk-in', '2026-04-01T09:00:00.000Z');
     const { tow } = answers(record);
     expect(tow.value).toMatchObject({ hitch: 780, fits: true });
-    expect(tow.assumptions).toContain('Taken at its gross rating, as heavy as it may be.');
+    expect(tow.assumptions).toContain('Taken at its GVWR, as heavy as it may be.');
   });
 });
 
@@ -206,7 +208,7 @@ describe('kept trials', () => {
   it('stand side by side, and say where they differ', () => {
     const rows = compareTrials(keeping, trials, 'us');
     const differing = rows.filter(({ differs }) => differs).map(({ key }) => key);
-    expect(differing.toSorted()).toEqual(['load', 'nights', 'tow', 'tyres']);
+    expect(differing.toSorted()).toEqual(['load', 'nights', 'tow']);
     expect(rows.find(({ key }) => key === 'load')?.answers).toEqual(['1,858 lb', '1,466 lb']);
   });
 
@@ -249,6 +251,7 @@ describe('a yard’s vehicles', () => {
     const { missing } = answers(record, { vehicle: vehicle('label') }).tow;
     expect(missing.map(({ label }) => label)).toEqual([
       'Tow rating, in the maker’s tow guide, by engine and axle',
+      'GCWR, in the maker’s tow guide',
       'Receiver rating, on the receiver’s plate',
     ]);
   });

@@ -13,6 +13,7 @@ import {
   pointsOf,
   secondsFor,
   totalSeconds,
+  usualPace,
   walkEventSchema,
   workedMs,
   type FeatureValue,
@@ -283,42 +284,52 @@ describe('talking points', () => {
         'Ines',
         at,
       ),
-      'us',
+      us,
     )[0]?.sentence;
 
   it.each([
-    ['read', 'It carries 47 gal of fresh water.'],
-    ['measured', 'It carries 47 gal of fresh water.'],
-    ['sheet', 'The maker’s sheet says: it carries 47 gal of fresh water.'],
-    ['told', 'We were told: it carries 47 gal of fresh water.'],
-    ['guessed', 'Give no figure yet: fresh tank is only guessed, about 47 gal.'],
+    ['read', 'You carry 47 gal of fresh water.'],
+    ['measured', 'You carry 47 gal of fresh water.'],
+    // What the maker's sheet says is said plainly; its mark stands beside it.
+    ['sheet', 'You carry 47 gal of fresh water.'],
+    ['told', 'We’re told: you carry 47 gal of fresh water.'],
+    [
+      'guessed',
+      'There’s a fresh tank for camping without a hookup. I’d want to check that before I give you a figure.',
+    ],
   ] as const)('are worded by how well a value is known: %s', (how, sentence) => {
-    expect(pointsOf(withTank(how), us)[0]?.sentence).toBe(sentence);
+    expect(pointsOf(withTank(how), us)[0]).toMatchObject({ sentence, how });
   });
 
   it.each([
-    [{ state: 'standard' }, 'A camera looks back while you drive.'],
-    [{ state: 'option' }, 'A camera looks back while you drive. It is an option on this model.'],
-    [{ state: 'ours' }, 'A camera looks back while you drive. We fitted it here.'],
+    [{ state: 'standard' }, 'A rear camera looks back while you drive.'],
+    [
+      { state: 'option' },
+      'A rear camera looks back while you drive. It’s an option on this model.',
+    ],
+    [{ state: 'ours' }, 'A rear camera looks back while you drive. We added it here.'],
     [
       { state: 'standard', tried: 'faulty' },
-      'A camera looks back while you drive. It does not work at present.',
+      // The fault itself is told first, by itself.
+      'This isn’t working right now: a rear camera.',
     ],
-    [{ state: 'prep' }, 'Prepared for a rear camera; the thing itself is not fitted.'],
-    [{ state: 'room' }, 'There is room for a rear camera; none is fitted.'],
+    [{ state: 'prep' }, 'It’s prepped for a rear camera, but that isn’t installed.'],
+    [{ state: 'room' }, 'There’s room for a rear camera, but that isn’t installed.'],
     [{ state: 'none' }, undefined],
   ] as const)('never take prep or room for equipment: %j', (value, sentence) => {
     expect(withCamera(value)).toBe(sentence);
   });
 
   it('hold a guessed feature back', () => {
-    expect(withCamera({ state: 'standard' }, 'guessed')).toContain('Promise nothing');
+    expect(withCamera({ state: 'standard' }, 'guessed')).toBe(
+      'I haven’t checked whether it has a rear camera; I’d want to look before I say so.',
+    );
   });
 
   it('say nothing of what nobody looked at, and what it lacks where a buyer would ask', () => {
     expect(pointsOf(emptyRecord, us)).toEqual([]);
     expect(pointsOf(demoRecord('TQ-0402'), us).map((p) => p.sentence)).toContain(
-      'There is no water heater: cold water only.',
+      'There’s no water heater.',
     );
   });
 
@@ -342,12 +353,15 @@ describe('talking points', () => {
     });
   });
 
-  it('are timed at 150 words a minute on a five-second grid', () => {
-    // Words ÷ 2.5, the doing, and four seconds of breath.
-    expect(secondsFor('one')).toBe(5);
-    expect(secondsFor('one two three')).toBe(10);
-    expect(secondsFor(Array(25).fill('word').join(' '))).toBe(15);
-    expect(secondsFor(Array(26).fill('word').join(' '), 10)).toBe(25);
+  it('are timed at the speaker’s pace on a five-second grid', () => {
+    const words = (n: number): string => Array(n).fill('word').join(' ');
+    // Words × 60 ÷ pace, the doing, and four seconds of breath.
+    expect(secondsFor('one', usualPace)).toBe(5);
+    expect(secondsFor(words(17), 170)).toBe(10);
+    expect(secondsFor(words(18), 170)).toBe(15);
+    expect(secondsFor(words(18), 190)).toBe(10);
+    expect(secondsFor(words(18), 170, 10)).toBe(25);
     expect(totalSeconds(plan.points)).toBe(150);
+    expect(usualPace).toBe(170);
   });
 });

@@ -58,8 +58,8 @@ describe('a unit file', () => {
     ['a foreign file', { rows: [] }, /not a Fair Gable unit file/],
     [
       'a later version',
-      { format: 'fair-gable/unit', version: 7 },
-      /version 7; this program reads up to 6/,
+      { format: 'fair-gable/unit', version: 8 },
+      /version 8; this program reads up to 7/,
     ],
     ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
   ])('refuses %s in a sentence', async (_, content, words) => {

@@ -28,6 +28,8 @@ const pressureSlack = 0.1;
 
 const names = (wheels: readonly On[]): string => listed(wheels.map(({ label }) => label));
 
+const capital = (text: string): string => text.replace(/^./, (first) => first.toUpperCase());
+
 const byPressure = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | undefined => {
   const label = amountOf(record, 'coldPressure');
   if (label === undefined) return undefined;
@@ -73,7 +75,7 @@ const byPumped = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | un
     field: 'loadRange',
     severity: 'wrong',
     title: 'More air than the tire takes',
-    sentence: `${first.label}: ${psi(first.wheel.pressure ?? 0, system)} is above what its load range takes. Let it down cold; the sidewall decides.`,
+    sentence: `${capital(first.label)}: ${psi(first.wheel.pressure ?? 0, system)} is above what its load range takes. Let it down cold; the sidewall decides.`,
     also: ['coldPressure'],
   });
 };
@@ -90,7 +92,7 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
     field: 'labelTyreSize',
     severity: 'doubtful',
     title: 'A tire of another size',
-    sentence: `${names(other)}: ${first.wheel.size ?? ''}, where ${label} belongs. Tires of one axle have to be the same.`,
+    sentence: `${capital(names(other))}: ${first.wheel.size ?? ''}, where ${label} belongs. Tires of one axle have to be the same.`,
     also: ['tyreSize'],
   });
 };

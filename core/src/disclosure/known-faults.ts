@@ -168,7 +168,7 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
     title: 'Weight label to be corrected',
     tell: (found, record, { system }) =>
       found[0]?.severity === 'wrong'
-        ? `What was added here weighs ${formatQuantity(amountOf(record, 'fittedWeight') ?? 0, 'weight', system)}; the weight label has to be corrected before it’s sold.`
+        ? `What was added here comes to ${formatQuantity(amountOf(record, 'fittedWeight') ?? 0, 'weight', system)}; the weight label has to be corrected before it’s sold.`
         : undefined,
   },
 };

@@ -12,7 +12,7 @@ import {
   type Working,
 } from '../numbers/index.ts';
 import { formatQuantity, type System } from '../quantity/index.ts';
-import { hitchWords, shareWanted } from '../weight/index.ts';
+import { shareWanted } from '../weight/index.ts';
 import { receiverOf, towProblem, type TowInput } from './input.ts';
 import { largestBy, limitPlaces, linesOf, uncheckedOf, type Line } from './limits.ts';
 
@@ -260,9 +260,11 @@ const peopleWords = ({ payload, aboard, hardware }: TowInput, show: Show): strin
 };
 
 /** How the hitch stands, where it is not within what a bumper pull wants. */
-const shareWords = (value: TowValue, about: Confidence): string => {
-  if (value.share >= shareWanted.from && value.share <= shareWanted.to) return '';
-  return `That is ${said(`${(value.share * 100).toFixed(1)} %`, about)} on the hitch: ${hitchWords(value.share)}.`;
+const shareWords = ({ share }: TowValue, about: Confidence): string => {
+  const text = said(`${(share * 100).toFixed(1)} %`, about);
+  if (share < shareWanted.from)
+    return `That’s ${text}, on the light side: below 10 % a trailer can sway.`;
+  return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: 10 to 15 % is wanted.` : '';
 };
 
 /** A limit that is passed: the rating itself, or what this school keeps of it. */
@@ -297,16 +299,16 @@ const verdictOf = (input: TowInput, value: TowValue, show: Show): string => {
   if (unchecked.length > 0) return `What could be checked holds. ${missing}`;
   const first = limitNames[value.binding ?? ''] ?? '';
   const guess =
-    about === 'about' ? 'By these figures, which are partly only usual or guessed, this' : 'This';
+    about === 'about' ? 'Going by figures that are partly only usual or guessed, this' : 'This';
   const kept = input.reserve > 0 ? `, with ${Math.round(input.reserve * 100)} % to spare` : '';
-  return `${guess} vehicle tows it${kept}; its ${first} is reached first, at ${said(show(value.largest ?? 0), about)}.`;
+  return `${guess} vehicle can tow it${kept}; its ${first} is reached first, at ${said(show(value.largest ?? 0), about)}.`;
 };
 
 const trailerWords = (input: TowInput, value: TowValue, show: Show): string => {
   const weight = confidenceOf([input.loaded]);
   const about = confidenceOf([input.loaded, input.share]);
   const begins = (value.as ?? '').replace(/^./, (first) => first.toUpperCase());
-  return `${begins} it weighs ${said(show(input.loaded?.amount ?? 0), weight)} and puts ${said(show(value.hitch ?? 0), about)} on the hitch.`;
+  return `${begins}, it weighs ${said(show(input.loaded?.amount ?? 0), weight)} and puts ${said(show(value.hitch ?? 0), about)} on the hitch.`;
 };
 
 const sentenceFor = (
@@ -323,7 +325,7 @@ const sentenceFor = (
     const heaviest = said(show(value.largest ?? 0), confidence);
     return [
       people,
-      `This vehicle tows a trailer of up to ${heaviest}, loaded; go by GVWR, not by dry weight.${unchecked}`,
+      `This vehicle can tow a trailer of up to ${heaviest}, loaded; go by GVWR, not by dry weight.${unchecked}`,
     ]
       .filter(Boolean)
       .join(' ');

@@ -25,7 +25,15 @@ type Short = { readonly [K in QuestionKey]: (answers: TrialAnswers, system: Syst
 
 const weight = (pounds: number, system: System): string => formatQuantity(pounds, 'weight', system);
 
-const surenessOf = (key: QuestionKey, answers: TrialAnswers): Confidence => answers[key].confidence;
+/** What a trailer asks of a vehicle is as sure as the trailer, whatever is known of the vehicle. */
+const surenessOf = (key: QuestionKey, answers: TrialAnswers): Confidence => {
+  const { load, scale, tow } = answers;
+  const isWeighed = scale.value !== undefined;
+  if (key === 'load') return isWeighed ? scale.confidence : load.confidence;
+  if (key !== 'tow' || tow.value?.hitch === undefined) return answers[key].confidence;
+  if (isWeighed) return scale.confidence;
+  return load.value?.share === undefined ? tow.confidence : load.confidence;
+};
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 

@@ -90,7 +90,7 @@ const loadedAs = ({ levels, gear, propane }: Trial, weighed: Outcome<ScaleValue>
   const isUsual = full.length === 1 && levels.freshTank === 1;
   if (isLoaded || (full.length > 0 && !isUsual)) return 'as loaded here';
   const carried = [...(isUsual ? ['fresh water'] : []), ...(propane ? ['propane'] : [])];
-  return carried.length > 0 ? `with ${carried.join(' and ')} and nothing else in it` : 'empty';
+  return carried.length > 0 ? `loaded with ${carried.join(' and ')}` : 'empty';
 };
 
 const towInputOf = (

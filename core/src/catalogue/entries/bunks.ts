@@ -19,7 +19,7 @@ export const bunks = {
       partOf: 'bunks',
       explain: 'Width × length of each.',
       check: 'Tape the mattress, and the height to what is above.',
-      notToBeConfused: 'Not every adult fits a bunk; say who does.',
+      notToBeConfused: 'A bunk doesn’t fit every adult.',
       say: ['Each bunk is {}.', 'Lie down in a bunk and see who fits.'],
       audiences: ['family'],
       value: {

@@ -231,7 +231,7 @@ export const kitchen = {
       explain: 'A microwave that also bakes.',
       check: 'On its front: a convection setting, and a rack.',
       say: 'The microwave’s a convection oven, too, so it bakes.',
-      notToBeConfused: 'Not every large microwave bakes.',
+      notToBeConfused: 'Some large microwaves don’t bake.',
       school: 'oven-kind',
       audiences: ['downsizer'],
     },
