@@ -51,7 +51,7 @@ type States = Readonly<Partial<Record<string, { readonly value: { readonly state
 
 const compared = (value: SpecValue): number => {
   if (value.kind === 'quantity') return Number(value.amount < 0);
-  if (value.kind === 'counted') return Number(value.each < 0 || value.count < 1);
+  if (value.kind === 'counted') return Number((value.each ?? 0) < 0 || value.count < 1);
   if (value.kind === 'number') return Number(value.number < 0);
   return value.kind === 'text' ? Number(value.text === '') : 0;
 };

@@ -186,15 +186,12 @@ const changedAt = (
 };
 
 /** Without the extreme fillings, which say by themselves how sure they are. */
-const headOf = (value: unknown): unknown => {
-  const {
-    lightest: _l,
-    heaviest: _h,
-    fillings: _f,
-    ...head
-  } = (value ?? {}) as Record<string, unknown>;
-  return head;
-};
+const headOf = (value: unknown): unknown =>
+  Object.fromEntries(
+    Object.entries(value ?? {}).filter(
+      ([key]) => !['lightest', 'heaviest', 'fillings'].includes(key),
+    ),
+  );
 
 describe('the confidence of a result', () => {
   it.each(engines.map((engine) => [engine.name, engine] as const))(

@@ -24,6 +24,8 @@ const who: Session = {
     email: 'i@x.example',
     role: 'specialist',
     system: null,
+    pace: null,
+    learnedPace: null,
     views: [],
   },
   yard: {
@@ -34,6 +36,7 @@ const who: Session = {
     routes: [],
     glossary: [],
     keepBuyers: 180,
+    water: {},
     demo: false,
   },
   yards: [],

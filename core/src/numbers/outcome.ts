@@ -59,6 +59,8 @@ export interface Outcome<V> {
   readonly confidence: Confidence;
   readonly missing: readonly Missing[];
   readonly sentence: string;
+  /** The inputs contradict one another; the sentence says which. */
+  readonly refused?: true;
 }
 
 /** How sure an answer can be, by what went into it. */
@@ -110,6 +112,7 @@ export const refusedAnswer = (
   confidence: 'stated',
   missing: [{ label, field }],
   sentence,
+  refused: true,
 });
 
 /** The answer where something has to be known first. */
@@ -132,4 +135,5 @@ export const outcomeSchema = <V extends z.ZodType>(value: V) =>
     confidence: z.enum(['stated', 'told', 'about']),
     missing: z.array(z.strictObject({ label: z.string(), field: z.string().optional() })),
     sentence: z.string(),
+    refused: z.literal(true).optional(),
   });

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../catalogue/index.ts';
 import { keepDays } from '../follow-up/index.ts';
-import { routeSchema } from '../walk/index.ts';
+import { paces, routeSchema } from '../walk/index.ts';
+import { yardWaterSchema } from '../water/index.ts';
 import { savedViewsSchema } from '../yard/index.ts';
 import { roles } from './roles.ts';
 
@@ -10,6 +11,11 @@ const password = z.string().min(1).max(200);
 const newPassword = z.string().min(10, 'Use at least 10 characters.').max(200);
 const name = z.string().trim().min(1).max(80);
 const system = z.enum(['us', 'metric']);
+const pace = z
+  .number()
+  .int()
+  .min(paces.from, `Words a minute: at least ${paces.from}.`)
+  .max(paces.to, `Words a minute: at most ${paces.to}.`);
 
 export const signInSchema = z.strictObject({ email, password });
 
@@ -66,6 +72,10 @@ export const sessionSchema = z.strictObject({
     role: z.enum(roles),
     /** One's own units; null takes the yard's. */
     system: system.nullable(),
+    /** Words a minute as one set it; null goes by one’s walks. */
+    pace: pace.nullable(),
+    /** Words a minute as one’s walks show it; null until there are enough. */
+    learnedPace: pace.nullable(),
     /** Views of this yard kept under a name. */
     views: savedViewsSchema,
   }),
@@ -79,6 +89,8 @@ export const sessionSchema = z.strictObject({
     glossary: glossarySchema,
     /** Days for which buyers’ names are kept. */
     keepBuyers: z.number().int(),
+    /** Water a person uses in a day, as this yard reckons it. */
+    water: yardWaterSchema,
     /** Filled with the demo: stand-ins for a yard’s devices are offered. */
     demo: z.boolean(),
   }),
@@ -97,7 +109,11 @@ export const passwordByLinkSchema = z.strictObject({
 });
 
 /** What a person sets for themselves. */
-export const ownSettingsSchema = z.strictObject({ name, system: system.nullable() });
+export const ownSettingsSchema = z.strictObject({
+  name,
+  system: system.nullable(),
+  pace: pace.nullable().optional(),
+});
 
 /** What a manager sets for the yard; what is left out stays as it is. */
 export const yardSettingsSchema = z.strictObject({
@@ -106,6 +122,7 @@ export const yardSettingsSchema = z.strictObject({
   houseViews: houseViewsSchema.optional(),
   routes: routesSchema.optional(),
   glossary: glossarySchema.optional(),
+  water: yardWaterSchema.optional(),
   keepBuyers: z
     .number()
     .int()

@@ -23,6 +23,7 @@ export {
 export { foldWalk, inOrder, standing, workedMs, type CardState, type WalkState } from './fold.ts';
 export { clock, logOf, type LogLine, type LogMark, type WalkLog } from './log.ts';
 export { paceOf, type Pace } from './pace.ts';
+export { paceFor, paceFrom, type LearnedPace } from './speaking-pace.ts';
 export {
   planGrid,
   planWalk,

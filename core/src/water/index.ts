@@ -8,6 +8,7 @@ export {
   type WaterValue,
 } from './water.ts';
 export {
+  ratesOf,
   waterStyle,
   waterStyles,
   yardWaterSchema,

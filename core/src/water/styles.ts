@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { waterRatesSchema } from '../record/index.ts';
+import { waterRatesSchema, type WaterRates } from '../record/index.ts';
 
 /** How people use water without a hookup: US gallons a person and day, and a day for all together. */
 export interface WaterStyle {
-  readonly key: string;
+  readonly key: 'frugal' | 'usual' | 'home';
   readonly label: string;
   /** Into the gray tanks: sink and shower. */
   readonly gray: number;
@@ -42,6 +42,14 @@ export const yardWaterSchema = z.partialRecord(
   waterRatesSchema,
 );
 export type YardWater = z.infer<typeof yardWaterSchema>;
+
+/** The figures of a style, without its name. */
+export const ratesOf = ({ gray, galleyShare, black, drunk }: WaterStyle): WaterRates => ({
+  gray,
+  galleyShare,
+  black,
+  drunk,
+});
 
 export const waterStyle = (key: string): WaterStyle | undefined =>
   waterStyles.find((row) => row.key === key);

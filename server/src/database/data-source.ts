@@ -25,6 +25,7 @@ import { Condition1795910400000 } from './migrations/1795910400000-condition.ts'
 import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trials-and-vehicles.ts';
 import { WalkPlans1796083200000 } from './migrations/1796083200000-walk-plans.ts';
 import { AfterTheWalk1796169600000 } from './migrations/1796169600000-after-the-walk.ts';
+import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-water.ts';
 
 export const entities = [
   Yard,
@@ -61,6 +62,7 @@ const migrations = [
   TrialsAndVehicles1795996800000,
   WalkPlans1796083200000,
   AfterTheWalk1796169600000,
+  PaceAndWater1796256000000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -84,7 +84,7 @@ const startOf = ({ daysAgo, at }: DemoWalk): Date => {
 };
 
 const cardsOf = (walk: DemoWalk, { record }: UnitFile, sheets: readonly ModelSheet[]) => {
-  const all = pointsOf(record, 'us', true, modelTalk(record, sheets));
+  const all = pointsOf(record, { system: 'us', today: dateIn(0), talk: modelTalk(record, sheets) });
   const route = routesOf([]).find(({ key }) => key === walk.route) ?? usualRoute;
   const wanted = [...walk.marks.map(({ card }) => card), ...walk.skipped];
   const lost = wanted.find((id) => !all.some((point) => point.id === id));
@@ -160,6 +160,18 @@ const keepAfter = async (
   }
 };
 
+/** The ids of a yard's people by their names. */
+const peopleOf = async (
+  manager: EntityManager,
+  yardId: string,
+): Promise<ReadonlyMap<string, string>> => {
+  const rows: { id: string; name: string }[] = await manager.query(
+    `SELECT p.id, p.name FROM membership m JOIN person p ON p.id = m.person_id WHERE m.yard_id = $1`,
+    [yardId],
+  );
+  return new Map(rows.map(({ id, name }) => [name, id]));
+};
+
 /**
  * Keeps the demo's walks as devices would have sent them: planned from the records as they are, given with a pace of
  * their own, some days ago.
@@ -171,6 +183,7 @@ export const keepDemoWalks = async (
   { units, sheets }: { units: readonly UnitFile[]; sheets: readonly ModelSheet[] },
 ): Promise<void> => {
   const yard = inYard(manager, yardId);
+  const people = await peopleOf(manager, yardId);
   for (const walk of walks) {
     const unit = units.find(({ record }) => textOf(record, 'stockNumber') === walk.unit);
     if (!unit) throw new Error(`walks.json: there is no unit ${walk.unit}`);
@@ -186,7 +199,10 @@ export const keepDemoWalks = async (
         system: 'us',
       },
     };
-    await keepWalk(yard, plan, walk.by);
+    await keepWalk(yard, plan, {
+      name: walk.by,
+      personId: people.get(walk.by) ?? null,
+    });
     await yard.update(Walk, { id: plan.id }, { createdAt: startOf(walk) });
     const events = eventsOf(walk, points);
     await keepEvents(yard, plan.id, events);

@@ -8,6 +8,7 @@ import {
   type Role,
   type SavedView,
   type System,
+  type YardWater,
 } from '@fair-gable/core';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -19,6 +20,8 @@ export interface Caller {
   readonly email: string;
   readonly role: Role;
   readonly ownSystem: System | null;
+  readonly pace: number | null;
+  readonly learnedPace: number | null;
   readonly views: readonly SavedView[];
   readonly yardId: string;
   readonly yardName: string;
@@ -26,6 +29,7 @@ export interface Caller {
   readonly houseViews: HouseViews;
   readonly routes: readonly Route[];
   readonly keepBuyers: number;
+  readonly water: YardWater;
   readonly glossary: { code: string; readings: string[] }[];
   readonly demo: boolean;
 }
@@ -77,8 +81,9 @@ const ruleOf = (route: RouteOptions): RouteRule | undefined => {
 
 const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
+         p.pace, p.learned_pace AS "learnedPace",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
-         y.house_views AS "houseViews", y.routes, y.glossary, y.keep_buyers AS "keepBuyers",
+         y.house_views AS "houseViews", y.routes, y.glossary, y.keep_buyers AS "keepBuyers", y.water,
          EXISTS (SELECT 1 FROM secret WHERE key = 'demo-yard') AS demo
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
   WHERE m.yard_id = $1 AND m.person_id = $2`;

@@ -1,5 +1,13 @@
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { Route, GlossaryRow, HouseViews, Role, SavedView, System } from '@fair-gable/core';
+import type {
+  Route,
+  GlossaryRow,
+  HouseViews,
+  Role,
+  SavedView,
+  System,
+  YardWater,
+} from '@fair-gable/core';
 
 @Entity('yard')
 export class Yard {
@@ -26,6 +34,10 @@ export class Yard {
   /** Own readings of letters in floor-plan codes. */
   @Column({ type: 'jsonb', default: [] })
   glossary!: readonly GlossaryRow[];
+
+  /** Water a person uses in a day, where it differs from what is usual. */
+  @Column({ type: 'jsonb', default: {} })
+  water!: YardWater;
 }
 
 @Entity('person')
@@ -47,6 +59,14 @@ export class Person {
   /** One's own units; null takes the yard's. */
   @Column({ type: 'varchar', length: 10, nullable: true })
   system!: System | null;
+
+  /** Words a minute as one set it. */
+  @Column({ type: 'smallint', nullable: true })
+  pace!: number | null;
+
+  /** Words a minute as one’s walks show it. */
+  @Column({ type: 'smallint', name: 'learned_pace', nullable: true })
+  learnedPace!: number | null;
 }
 
 /** Who belongs to which yard, and in what role. */

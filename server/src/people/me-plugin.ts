@@ -26,15 +26,17 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
     {
       schema: {
         tags,
-        summary: 'Set one’s own name and units',
-        description: '`system` null takes the units of the yard one is at.',
+        summary: 'Set one’s own name, units and pace',
+        description:
+          '`system` null takes the units of the yard one is at; `pace` null goes by one’s own walks, and left out it stays.',
         body: ownSettingsSchema,
         response: nothing,
       },
     },
     async (request, reply) => {
-      const { name, system } = request.body;
-      await source.manager.update(Person, { id: callerIn(request).personId }, { name, system });
+      const { name, system, pace } = request.body;
+      const given = pace === undefined ? { name, system } : { name, system, pace };
+      await source.manager.update(Person, { id: callerIn(request).personId }, given);
       return reply.status(204).send(null);
     },
   );

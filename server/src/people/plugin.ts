@@ -38,6 +38,8 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     email: caller.email,
     role: caller.role,
     system: caller.ownSystem,
+    pace: caller.pace,
+    learnedPace: caller.learnedPace,
     views: [...caller.views] as Session['person']['views'],
   },
   yard: {
@@ -48,6 +50,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     routes: caller.routes.map((route) => ({ ...route, legs: [...route.legs] })),
     glossary: caller.glossary,
     keepBuyers: caller.keepBuyers,
+    water: caller.water,
     demo: caller.demo,
   },
   yards,

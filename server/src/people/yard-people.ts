@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
+  formatQuantity,
   legs,
   routesOf,
   schoolEntry,
   schools,
+  waterStyles,
   type GlossaryRow,
   type Role,
   type Route,
@@ -12,6 +14,7 @@ import {
   type System,
   type YardPerson,
   type YardSettings,
+  type YardWater,
 } from '@fair-gable/core';
 import { announce } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -177,6 +180,17 @@ const systemWords: Readonly<Record<System, string>> = { us: 'feet and pounds', m
 const readingsOf = (glossary: readonly GlossaryRow[], code: string): string | null =>
   glossary.find((row) => row.code === code)?.readings.join(' or ') ?? null;
 
+const gallons = (n: number): string => formatQuantity(n, 'volume', 'us');
+
+/** A style's figures as a yard has set them; null where it goes by what is usual. */
+const waterWords = (water: YardWater, key: keyof YardWater): string | null => {
+  const rates = water[key];
+  if (!rates) return null;
+  const { gray, galleyShare, black, drunk } = rates;
+  const share = `${Math.round(galleyShare * 100)} % of it at the galley`;
+  return `gray ${gallons(gray)}, ${share}; black ${gallons(black)}; drunk ${gallons(drunk)}`;
+};
+
 const legLabel = (key: string): string => legs.find((leg) => leg.key === key)?.label ?? key;
 
 /** A route of the yard's own in words; null where it has none of this key. */
@@ -209,6 +223,12 @@ const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
       from: `${before.keepBuyers} days`,
       to: `${after.keepBuyers} days`,
     },
+    ...waterStyles.map(({ key, label }) => ({
+      what: 'water',
+      subject: label,
+      from: waterWords(before.water, key),
+      to: waterWords(after.water, key),
+    })),
     ...schools.map(({ key, about }) => ({
       what: 'house-view',
       subject: about,
@@ -245,6 +265,7 @@ export const changeYard = async (
     routes: given.routes ?? before.routes,
     glossary: given.glossary ?? before.glossary,
     keepBuyers: given.keepBuyers ?? before.keepBuyers,
+    water: given.water ?? before.water,
   };
   await manager.save(Yard, after);
   for (const noted of changesOf(before, after)) await noteOnYard(manager, caller, noted);

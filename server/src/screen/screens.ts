@@ -65,6 +65,9 @@ export const viewOf = async ({ yard, walk }: Followed): Promise<ScreenView> => {
   const { plan, events } = await readWalk(yard, walk);
   const { record } = await readUnit(yard, plan.unit);
   const { system } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
-  const now = pointsOf(record, plan.about?.system ?? system);
+  const now = pointsOf(record, {
+    system: plan.about?.system ?? system,
+    today: new Date().toISOString().slice(0, 10),
+  });
   return screenOf(plan, events, record, (point) => cardNow(point, now).point);
 };

@@ -5,6 +5,7 @@ import type { Point, WalkPlan, What } from '@fair-gable/core';
 @Entity('walk')
 @Index('walk_unit', ['yardId', 'unitId', 'createdAt'])
 @Index('walk_yard', ['yardId', 'createdAt'])
+@Index('walk_person', ['yardId', 'personId', 'createdAt'])
 export class Walk {
   @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
   yardId!: string;
@@ -27,6 +28,10 @@ export class Walk {
   /** Whom it was given to; their name is kept apart, and forgotten apart. */
   @Column({ type: 'uuid', name: 'buyer_id', nullable: true })
   buyerId!: string | null;
+
+  /** Whose walk it is, while they are known. */
+  @Column({ type: 'uuid', name: 'person_id', nullable: true })
+  personId!: string | null;
 
   @Column({ type: 'varchar', length: 80 })
   by!: string;

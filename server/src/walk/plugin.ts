@@ -35,7 +35,8 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
       if (request.body.id !== request.params.id) {
         throw new Refusal('bad-input', 'id: the walk in the address is another than the one sent.');
       }
-      await keepWalk(yardOf(source, request), request.body, callerIn(request).name);
+      const { name, personId } = callerIn(request);
+      await keepWalk(yardOf(source, request), request.body, { name, personId });
       return reply.status(204).send(null);
     },
   );

@@ -1,6 +1,7 @@
 import { In } from 'typeorm';
-import type { Point, WalkEvent, WalkPlan } from '@fair-gable/core';
+import { paceFrom, type Point, type WalkEvent, type WalkPlan } from '@fair-gable/core';
 import { announce, type InYard } from '../database/index.ts';
+import { Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Unit } from '../record/index.ts';
 import { Walk, WalkEventRow } from './entities.ts';
@@ -10,6 +11,12 @@ export interface WalkView {
   readonly by: string;
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
+}
+
+/** Whose walk it is; nobody known for one that was brought in. */
+export interface Walker {
+  readonly name: string;
+  readonly personId: string | null;
 }
 
 const missing = (): Refusal =>
@@ -40,7 +47,7 @@ const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
  * Keeps a planned walk. Sent twice it is kept once, as it was first.
  * @throws Refusal not-found when its unit is not in this yard
  */
-export const keepWalk = async (yard: InYard, plan: WalkPlan, by: string): Promise<void> => {
+export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promise<void> => {
   if (!(await yard.findOne(Unit, { id: plan.unit }))) {
     throw new Refusal('not-found', 'The unit of this walk is not in this yard.');
   }
@@ -52,7 +59,8 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: string): Promis
       points: plan.points as Point[],
       about: plan.about ?? null,
       buyerId: null,
-      by,
+      by: by.name,
+      personId: by.personId,
       createdAt: new Date(),
     },
   ]);
@@ -67,11 +75,13 @@ export const keepEvents = async (
   walkId: string,
   events: readonly WalkEvent[],
 ): Promise<void> => {
-  if (!(await yard.findOne(Walk, { id: walkId }))) throw missing();
+  const walk = await yard.findOne(Walk, { id: walkId });
+  if (!walk) throw missing();
   await yard.insertMissing(
     WalkEventRow,
     events.map((event) => ({ walkId, ...event })),
   );
+  if (events.some(({ what }) => what.kind === 'finish')) await learnPace(yard, walk.personId);
   const newest = events.at(-1)?.id;
   await announce(yard.manager, {
     yard: yard.yardId,
@@ -79,6 +89,20 @@ export const keepEvents = async (
     id: walkId,
     ...(newest ? { newest } : {}),
   });
+};
+
+/** So many of their last walks tell how fast somebody speaks: people change. */
+const walksHeard = 12;
+
+/** Notes how fast somebody speaks by their last walks at this yard. */
+const learnPace = async (yard: InYard, personId: string | null): Promise<void> => {
+  if (personId === null) return;
+  const last = { order: { createdAt: 'DESC' }, take: walksHeard } as const;
+  const walks = await withEvents(yard, await yard.find(Walk, { personId }, last));
+  const learnedPace = paceFrom(walks)?.pace;
+  if (learnedPace !== undefined) {
+    await yard.manager.update(Person, { id: personId }, { learnedPace });
+  }
 };
 
 /**

@@ -12,13 +12,14 @@ import type { YardUnit } from '../yard/units.ts';
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const today = format(new Date(), 'yyyy-MM-dd');
-const page = computed(() => disclosureOf(props.unit.record, today));
+const page = computed(() => disclosureOf(props.unit.record, { system: session.system, today }));
 const groups = computed(() =>
   [
     { key: 'faults', title: 'What is wrong with it', rows: page.value.faults },
     { key: 'repaired', title: 'What was repaired', rows: page.value.repaired },
   ].filter(({ rows }) => rows.length > 0),
 );
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const print = (): void => window.print();
 </script>
 
@@ -36,14 +37,17 @@ const print = (): void => window.print();
       <Button class="print" severity="secondary" label="Print" @click="print" />
     </header>
     <p v-if="page.faults.length === 0" class="none">
-      No fault was found and is open. {{ page.inspection }}
+      By what we’ve looked at so far, nothing is wrong with it. What we haven’t looked at is below.
     </p>
     <section v-for="group in groups" :key="group.key" :aria-label="group.title">
       <h3>{{ group.title }}</h3>
       <ol>
         <li v-for="row in group.rows" :key="row.id">
           <h4>
-            {{ row.title }} <span class="soft">· {{ row.where }} · {{ row.gravity }}</span>
+            {{ row.title }}
+            <span class="soft"
+              >· {{ row.where }}<template v-if="row.gravity"> · {{ row.gravity }}</template></span
+            >
           </h4>
           <p>{{ row.text }}</p>
           <div class="photos">
@@ -62,19 +66,30 @@ const print = (): void => window.print();
         </li>
       </ol>
     </section>
-    <section aria-label="Tyres">
-      <h3>Tyres, one by one</h3>
+    <section aria-label="Tires">
+      <h3>Tires, one by one</h3>
       <ul class="tyres">
         <li v-for="wheel in page.wheels" :key="wheel.key">
           <span>{{ wheel.label }}</span>
-          <span>{{ wheel.wheel.make ?? '' }}</span>
-          <span>{{ wheel.ageText }}</span>
+          <span>{{ wheel.text }}</span>
         </li>
+      </ul>
+    </section>
+    <section v-if="page.moisture.length" aria-label="Moisture">
+      <h3>Moisture, where it was measured</h3>
+      <ul>
+        <li v-for="reading in page.moisture" :key="reading">{{ reading }}</li>
       </ul>
     </section>
     <section aria-label="Inspection">
       <h3>Inspection</h3>
       <p>{{ page.inspection }}</p>
+    </section>
+    <section v-if="page.leftOut.length" aria-label="Not looked at">
+      <h3>What nobody has looked at yet</h3>
+      <ul>
+        <li v-for="one in page.leftOut" :key="one">{{ upperFirst(one) }}</li>
+      </ul>
     </section>
     <p class="small silent">{{ page.silent }}</p>
     <p class="sign">Read by the buyer: <span></span> Date: <span></span></p>
@@ -146,7 +161,7 @@ figure {
 
 .tyres li {
   display: grid;
-  grid-template-columns: 1fr 0.7fr 2fr;
+  grid-template-columns: 1fr 2.7fr;
   gap: 12px;
   padding: 5px 0;
   border-bottom: var(--line) solid var(--hairline);

@@ -9,6 +9,8 @@ import {
   findingKind,
   formatDate,
   gravities,
+  gravityNow,
+  isToldFirst,
   needsTechnician,
   stationEntry,
   verdicts,
@@ -39,8 +41,13 @@ const id = useId();
 const finding = computed(() => props.found.finding);
 const kind = computed(() => findingKind(finding.value.kind));
 const gravity = computed(
+  () => gravities.find(({ key }) => key === gravityNow(props.found))?.label ?? '',
+);
+const recorded = computed(
   () => gravities.find(({ key }) => key === finding.value.gravity)?.label ?? '',
 );
+/** How bad the look says that it is, while nobody has signed. */
+const proposed = computed(() => (props.found.signed ? undefined : props.found.proposes));
 const editing = ref(false);
 const repairing = ref(false);
 const today = format(new Date(), 'yyyy-MM-dd');
@@ -90,7 +97,7 @@ const sign = (): void => {
         key,
         value: {
           verdict: verdict.value,
-          inputs: findingInputs(finding.value),
+          inputs: findingInputs(props.record, finding.value),
           ...(note ? { note } : {}),
         },
         how: 'seen',
@@ -114,7 +121,7 @@ const signedWords = computed(() => {
       <strong>{{ kind.label }}</strong>
       <span class="soft">{{ stationEntry(finding.station).label }}</span>
       <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>
-      <span v-if="finding.saidFirst && !finding.repaired" class="first">said first</span>
+      <span v-if="isToldFirst(found)" class="first">said first</span>
       <span v-if="finding.note" class="note">{{ finding.note }}</span>
       <span v-if="signedWords" class="small note">{{ signedWords }}</span>
       <span v-else-if="needsTechnician(found)" class="small note amber"
@@ -142,6 +149,16 @@ const signedWords = computed(() => {
           :may-write="mayWrite"
           @answer="answer"
         />
+        <p v-if="proposed" class="proposed">
+          The look points to something worse than “{{ recorded.toLowerCase() }}”. Until a technician
+          has signed it counts as “{{ gravity.toLowerCase() }}” and is told first.
+          <Button
+            v-if="mayWrite"
+            severity="secondary"
+            :label="`Record it so: ${gravity.toLowerCase()}`"
+            @click="save({ ...finding, gravity: proposed, saidFirst: true })"
+          />
+        </p>
         <div v-if="mayWrite" class="actions">
           <Button severity="secondary" label="Change it" @click="editing = true" />
           <Button
@@ -240,6 +257,14 @@ strong {
   display: grid;
   gap: 10px;
   padding: 2px 16px 16px;
+}
+
+.proposed {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding-left: 12px;
+  border-left: 3px solid var(--amber);
 }
 
 .actions {

@@ -5,9 +5,12 @@ import SelectButton from 'primevue/selectbutton';
 import { format } from 'date-fns';
 import { computed, reactive, ref } from 'vue';
 import {
+  builtOn,
+  dotWeek,
   formatQuantity,
   oddWheels,
   parseQuantity,
+  readDotDate,
   sentence,
   textOf,
   typedSpec,
@@ -39,6 +42,9 @@ const { problem, save } = useSaving(() => props.unit.id);
 
 const typed = reactive({
   make: '',
+  size: '',
+  range: '',
+  index: '',
   dot: '',
   outer: '',
   middle: '',
@@ -57,6 +63,9 @@ const begin = ({ key, wheel }: WheelOn): void => {
   const [outer, middle, inner] = wheel.tread ?? [];
   Object.assign(typed, {
     make: wheel.make ?? '',
+    size: wheel.size ?? '',
+    range: wheel.range ?? '',
+    index: wheel.index === undefined ? '' : String(wheel.index),
     dot: textOf(props.unit.record, `tyreDate${key}` as SpecKey) ?? '',
     outer: thirtySeconds(outer),
     middle: thirtySeconds(middle),
@@ -92,8 +101,26 @@ const dateChange = (key: WheelKey): readonly Change[] | string => {
   if (typed.dot.trim() === '')
     return [{ part: 'specs', key: spec, value: null, how: 'read', basedOn } as Change];
   const read = typedSpec(spec, typed.dot, session.system);
-  if (!read.ok) return sentence('Tyre date', read.problem);
+  if (!read.ok) return sentence('Tire date', read.problem);
+  const week = readDotDate(typed.dot);
+  if (week.kind === 'good' && builtOn(week.date) > today)
+    return `Tire date: ${dotWeek(week.date)} is still to come. Read the last four after DOT again.`;
   return [{ part: 'specs', key: spec, value: read.value, how: 'read', basedOn } as Change];
+};
+
+/** Size, load range and index as the sidewall has them, or the sentence that says which of them cannot be so. */
+const figuresOf = (): Pick<Wheel, 'size' | 'range' | 'index'> | string => {
+  const size = typed.size.trim().toUpperCase();
+  const range = typed.range.trim().toUpperCase();
+  const index = typed.index.trim();
+  if (range && !/^[B-G]$/.test(range)) return 'Load range: a letter from B to G, off the sidewall.';
+  if (index && !(/^\d{2,3}$/.test(index) && Number(index) >= 60 && Number(index) <= 126))
+    return 'Load index: a number from 60 to 126, the one for a single tire.';
+  return {
+    ...(size ? { size } : {}),
+    ...(range ? { range } : {}),
+    ...(index ? { index: Number(index) } : {}),
+  };
 };
 
 /** What was typed of a wheel, or the sentence that says what of it cannot be read. */
@@ -106,8 +133,11 @@ const typedWheel = (): Wheel | string => {
     ? parseQuantity(typed.pressure, 'pressure', session.system)
     : undefined;
   if (pressure && !pressure.ok) return sentence('Pressure', pressure.problem);
+  const figures = figuresOf();
+  if (typeof figures === 'string') return figures;
   const given: Wheel = {
     make: typed.make.trim() || undefined,
+    ...figures,
     tread: read,
     pressure: pressure?.value,
     note: typed.note.trim() || undefined,
@@ -150,11 +180,11 @@ const choices = [
 <template>
   <section aria-labelledby="wheels-title">
     <header class="page-head">
-      <h2 id="wheels-title">Tyres and wheels</h2>
+      <h2 id="wheels-title">Tires and wheels</h2>
       <p class="soft">Each by itself, cold, the spare too. Whatever the tread, age counts.</p>
     </header>
     <p v-if="odd.size > 0" class="page-part amber">
-      One is not like the others. Note it as a finding, “tyre unlike the others”: the look into it
+      One is not like the others. Note it as a finding, “tire unlike the others”: the look into it
       asks what to look at.
       <RouterLink :to="{ name: 'condition', params: { id: unit.id } }">To the findings</RouterLink>
     </p>
@@ -167,7 +197,7 @@ const choices = [
       >
         <button type="button" class="head" :aria-expanded="open === on.key" @click="begin(on)">
           <strong>{{ on.label }}</strong>
-          <span>{{ on.wheel.make ?? '—' }}</span>
+          <span>{{ [on.wheel.make, on.wheel.size].filter(Boolean).join(', ') || '—' }}</span>
           <span class="number">{{ treadText(on.wheel) }}</span>
           <span class="number">{{
             on.wheel.pressure === undefined
@@ -185,6 +215,36 @@ const choices = [
           <div>
             <label :for="`${on.key}-make`">Make</label>
             <InputText :id="`${on.key}-make`" v-model="typed.make" maxlength="40" />
+          </div>
+          <div>
+            <label :for="`${on.key}-size`">Size</label>
+            <InputText
+              :id="`${on.key}-size`"
+              v-model="typed.size"
+              maxlength="24"
+              placeholder="ST205/75R14"
+              autocapitalize="characters"
+            />
+          </div>
+          <div>
+            <label :for="`${on.key}-range`">Load range</label>
+            <InputText
+              :id="`${on.key}-range`"
+              v-model="typed.range"
+              class="short"
+              maxlength="1"
+              autocapitalize="characters"
+            />
+          </div>
+          <div>
+            <label :for="`${on.key}-index`">Load index, single</label>
+            <InputText
+              :id="`${on.key}-index`"
+              v-model="typed.index"
+              class="short"
+              maxlength="3"
+              inputmode="numeric"
+            />
           </div>
           <div>
             <label :for="`${on.key}-dot`">Date, last four after DOT</label>
@@ -240,7 +300,7 @@ const choices = [
     </ol>
     <p class="page-part small soft">
       Watch from five years, replace by seven, whatever the tread: common practice. The maker’s
-      label and whoever works on tyres decide.
+      label and whoever works on tires decide.
     </p>
   </section>
 </template>

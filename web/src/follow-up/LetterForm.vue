@@ -18,7 +18,7 @@ import { when } from '../base/when.ts';
 import { useSaving } from '../people/saved.ts';
 import FormNews from '../people/FormNews.vue';
 import { useSession } from '../people/session.ts';
-import { useWording } from '../walk/wording.ts';
+import { usePresenting } from '../walk/presenting.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
 import type { KeptLetter } from './buyers.ts';
 
@@ -32,7 +32,7 @@ const props = defineProps<{
 }>();
 const session = useSession();
 const units = useUnits();
-const wording = useWording();
+const presenting = usePresenting();
 const letters = shallowRef<readonly KeptLetter[]>([]);
 const { busy, done, problem, save } = useSaving();
 
@@ -48,7 +48,7 @@ const drafted = computed(() =>
     walk: props.plan.id,
     record: props.unit.record,
     log: props.log,
-    points: pointsOf(props.unit.record, session.system, true, wording.talkOf(props.unit.record)),
+    points: pointsOf(props.unit.record, { ...presenting(props.unit.record), operates: true }),
     followUps: props.followUps,
     buyer: props.buyer.name,
     from: session.session?.person.name ?? '',

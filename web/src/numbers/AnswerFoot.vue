@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inject, ref } from 'vue';
+import { computed, inject, ref } from 'vue';
 import { isFeatureKey, isSpecKey, entryFor, type Outcome } from '@fair-gable/core';
 import { enterField } from './enter.ts';
 
@@ -21,6 +21,12 @@ const linkTo = (unit: string, field: string) => {
   const station = isSpecKey(key) || isFeatureKey(key) ? entryFor(key).station : 'labels';
   return { name: 'record', params: { id: unit, station }, query: { field: key } };
 };
+/** What is said aloud stands in quotes; what contradicts itself is told to whoever typed it. */
+const says = computed(() => {
+  const { value, refused, sentence } = props.outcome;
+  if (refused) return sentence;
+  return value === undefined ? 'That can’t be said yet.' : `“${sentence}”`;
+});
 const isLinked = (field: string | undefined): field is string =>
   field !== undefined && props.unit !== undefined;
 </script>
@@ -33,10 +39,10 @@ const isLinked = (field: string | undefined): field is string =>
       :class="{ guess: outcome.confidence === 'about' }"
       role="status"
     >
-      “{{ outcome.value === undefined ? 'That cannot be said yet.' : outcome.sentence }}”
+      {{ says }}
     </p>
     <p v-if="!long && outcome.missing.length" class="missing">
-      Not known yet:
+      {{ outcome.refused ? 'Look at:' : 'Not known yet:' }}
       <template v-for="({ label, field }, i) in outcome.missing" :key="label"
         >{{ i > 0 ? ', ' : ''
         }}<RouterLink v-if="unit && isLinked(field)" :to="linkTo(unit, field)">{{

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  explanationWords,
   formatQuantity,
   hasFeature,
   type CargoLabelValue,
@@ -21,6 +22,8 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
 const value = computed(() => props.outcome.value);
 const fitted = computed(() => (value.value?.line ?? 0) - (value.value?.toLine ?? 0));
 const share = computed(() => Math.min(fitted.value / (value.value?.line ?? 1), 1));
+/** What would explain the gap; two of the same size are both told. */
+const explained = computed(() => explanationWords(value.value?.explained ?? [], show));
 const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
 </script>
 
@@ -35,11 +38,11 @@ const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
         <dt>The label says</dt>
         <dd class="number">{{ show(value.left - value.difference) }}</dd>
       </div>
-      <div :class="{ wrong: !value.agrees && !value.explained }">
+      <div :class="{ wrong: !value.agrees && !explained }">
         <dt>Between them</dt>
         <dd>
           <span class="number">{{ show(Math.abs(value.difference)) }}</span>
-          {{ value.agrees ? 'within rounding' : (value.explained ?? 'nothing usual explains it') }}
+          {{ value.agrees ? 'within rounding' : explained || 'nothing usual explains it' }}
         </dd>
       </div>
       <div>

@@ -7,6 +7,7 @@ import {
   gearPlacesOf,
   hitchCurve,
   poundsPerGallon,
+  said,
   shareWanted,
   specEntry,
   tankKeys,
@@ -77,9 +78,25 @@ const sweepable = computed(() =>
 );
 const curve = computed(() => hitchCurve(input.value, swept.value));
 const level = computed(() => props.trial.levels[swept.value] ?? 0);
+const waterWords = computed(() =>
+  props.system === 'us'
+    ? `Water weighs ${poundsPerGallon} lb a gallon; labels round it to 8.3 lb.`
+    : 'A liter of water weighs 1 kg.',
+);
 const hasPropane = computed(() => props.record.specs.lpCylinders !== undefined);
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
-const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shareWanted.from);
+/** The lightest and heaviest hitch of all fillings; about, where a tank's place is only assumed. */
+const extremes = computed(() => {
+  const { lightest, heaviest, fillings = 'about' } = props.outcome.value ?? {};
+  if (!lightest || !heaviest) return undefined;
+  const full = lightest.full.map((one) => one.toLowerCase()).join(' and ') || 'nothing';
+  return {
+    light: said(percent(lightest.share), fillings),
+    heavy: said(percent(heaviest.share), fillings),
+    full,
+    isLow: lightest.share < shareWanted.from,
+  };
+});
 </script>
 
 <template>
@@ -103,10 +120,9 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         {{ unknown < 0 ? 'lighter' : 'heavier' }} than is worked out here; that goes
         {{ unknown < 0 ? 'onto' : 'off' }} every margin.
       </p>
-      <p v-if="outcome.value" :class="{ wrong: isLight }">
-        Lightest hitch of all fillings: {{ percent(outcome.value.lightest.share) }} with
-        {{ outcome.value.lightest.full.map((one) => one.toLowerCase()).join(' and ') || 'nothing' }}
-        full. Heaviest: {{ percent(outcome.value.heaviest.share) }}.
+      <p v-if="extremes" :class="{ wrong: extremes.isLow }">
+        Lightest hitch of all fillings: {{ extremes.light }} with {{ extremes.full }} full.
+        Heaviest: {{ extremes.heavy }}.
       </p>
       <AnswerFoot :outcome="outcome" :unit="unit" short />
     </div>
@@ -153,7 +169,7 @@ const isLight = computed(() => (props.outcome.value?.lightest.share ?? 1) < shar
         :now="level"
       />
       <p class="small soft">
-        Water weighs {{ poundsPerGallon }} lb a gallon, 1 kg a litre; labels round it to 8.3 lb.
+        {{ waterWords }}
       </p>
     </div>
     <AnswerFoot class="answer" :outcome="outcome" :unit="unit" long />

@@ -38,9 +38,15 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
 const loads = computed(() => props.items.filter(({ weight }) => weight.amount >= 1));
 /** A square whose area grows with the weight. */
 const side = (pounds: number): number => Math.min(Math.max(Math.sqrt(pounds) * 2.2, 12), 58);
+/** What lies on hitch and axles, once both are known. */
+const carried = computed(() => {
+  const { hitch, axles, share } = props.value ?? {};
+  if (hitch === undefined || axles === undefined || share === undefined) return undefined;
+  return { hitch, axles, share };
+});
 const words = computed(() => {
-  const { value } = props;
-  if (!value) return 'The unit; what lies on hitch and axles is not known yet';
+  const { value } = carried;
+  if (!value) return 'The unit; what lies on hitch and axles isn’t known yet';
   return `${show(value.hitch)} on the hitch, ${show(value.axles)} on the axles`;
 });
 </script>
@@ -58,14 +64,16 @@ const words = computed(() => {
       <text :x="item.back.amount" y="4">{{ Math.round(item.weight.amount) }}</text>
       <title>{{ item.label }}, {{ show(item.weight.amount) }}</title>
     </g>
-    <template v-if="value && axle">
+    <template v-if="carried && axle">
       <path :d="`M0 12V${bottom + 12}`" class="arrow" />
       <path :d="`M-5 ${bottom + 5}L0 ${bottom + 14}L5 ${bottom + 5}`" class="arrow" />
       <text class="force start" x="-8" :y="bottom + 32">
-        {{ show(value.hitch) }} on the hitch, {{ (value.share * 100).toFixed(1) }} %
+        {{ show(carried.hitch) }} on the hitch, {{ (carried.share * 100).toFixed(1) }} %
       </text>
       <path :d="`M${axle} ${bottom + 4}V${bottom + 16}`" class="arrow" />
-      <text class="force" :x="axle + 8" :y="bottom + 54">{{ show(value.axles) }} on the axles</text>
+      <text class="force" :x="axle + 8" :y="bottom + 54">
+        {{ show(carried.axles) }} on the axles
+      </text>
     </template>
   </svg>
 </template>

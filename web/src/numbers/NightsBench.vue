@@ -5,6 +5,8 @@ import {
   levelsAfter,
   panelsOf,
   specEntry,
+  ratesOf,
+  waterStyle,
   waterStyles,
   waterTimes,
   weigh,
@@ -14,13 +16,16 @@ import {
   type Trial,
   type UnitRecord,
   type WaterValue,
+  type YardWater,
 } from '@fair-gable/core';
 import { computed } from 'vue';
 import ChoiceField from '../base/ChoiceField.vue';
+import { useSession } from '../people/session.ts';
 import WideTable from '../base/WideTable.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LoadOutline from './LoadOutline.vue';
 import TrySlider from './TrySlider.vue';
+import WaterRatesFields from './WaterRatesFields.vue';
 
 /** How many nights off the hookups: by people and style, tank by tank; and how the weight shifts meanwhile. */
 const props = defineProps<{
@@ -33,6 +38,18 @@ const props = defineProps<{
 const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
 const people = [1, 2, 3, 4, 5, 6].map((n) => ({ key: n, label: String(n) }));
 const styles = waterStyles.map(({ key, label }) => ({ key, label }));
+const session = useSession();
+/** Another way of using water has other figures: the yard's own, or the usual ones. */
+const setStyle = (style: string): void => {
+  const yardWater = session.session?.yard.water ?? {};
+  emit('set', { style, rates: yardWater[style as keyof YardWater] });
+};
+/** What a person uses in a day as it is reckoned now. */
+const rates = computed(() => {
+  const { style, rates: own } = props.trial;
+  const usual = waterStyle(style);
+  return usual && { now: own ?? ratesOf(usual), own: own !== undefined };
+});
 const most = 7;
 
 /** The water where it lies after so many days, and what that does to the hitch. */
@@ -51,7 +68,7 @@ const dayText = computed(() =>
 );
 
 const times = computed(() => waterTimes(props.record));
-const rates = computed(() => heaterRates(props.record));
+const heating = computed(() => heaterRates(props.record));
 const rateBy = { gas: 'by gas', element: 'by its element', both: 'by both' } as const;
 const lamps = ['none', '⅓', '⅔', 'full'];
 const panels = computed(() => panelsOf(props.record));
@@ -75,9 +92,17 @@ const lasting = (minutes: number): string =>
         label="Water is used"
         :choices="styles"
         :model-value="trial.style"
-        @update:model-value="(to) => emit('set', { style: to })"
+        @update:model-value="setStyle"
       />
     </div>
+    <WaterRatesFields
+      v-if="rates"
+      :rates="rates.now"
+      :own="rates.own"
+      :system="system"
+      @set="(to) => emit('set', { rates: to })"
+      @usual="setStyle(trial.style)"
+    />
     <ul v-if="outcome.value" class="tanks">
       <li v-for="tank in outcome.value.tanks" :key="tank.key">
         <span>{{ tank.label }}, {{ formatQuantity(tank.gallons, 'volume', system) }}</span>
@@ -120,7 +145,7 @@ const lasting = (minutes: number): string =>
             <span class="small soft">{{ time.by }}</span>
           </dd>
         </div>
-        <div v-for="rate in rates" :key="rate.by">
+        <div v-for="rate in heating" :key="rate.by">
           <dt>Hot water an hour, {{ rateBy[rate.by] }}</dt>
           <dd>
             <span class="number guess">about {{ gallons(rate.gallons) }}</span>

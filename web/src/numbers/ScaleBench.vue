@@ -49,7 +49,7 @@ const contradiction = computed(() => {
 });
 const standIn = computed(() => {
   const { value } = props.load;
-  if (!props.demo || !value || value.axles <= 0) return undefined;
+  if (!props.demo || !value?.axles || value.axles <= 0) return undefined;
   const { vehicle, aboard, hardware } = props.trial;
   const curb = vehicle.figures.curb?.amount ?? 5000;
   return standInScale(props.unit ?? '', {

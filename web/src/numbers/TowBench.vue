@@ -46,8 +46,7 @@ const choose = (key: string): void => {
   const vehicle = vehicles.all.find((row) => row.key === key);
   if (vehicle) emit('set', { vehicle });
 };
-const main = ['payload', 'towRating', 'gcwr', 'curb'] as const;
-const receiver = computed(() => (props.trial.distributing ? 'receiverDistributing' : 'receiver'));
+const main = ['payload', 'towRating', 'gcwr', 'curb', 'receiver', 'receiverDistributing'] as const;
 const rear = ['rearRating', 'rearUnladen', 'wheelbase', 'overhang'] as const;
 const hasRear = computed(() => rear.some((key) => props.trial.vehicle.figures[key] !== undefined));
 
@@ -96,12 +95,12 @@ const schools = computed(() => props.outcome.value?.schools ?? []);
 const schoolName = (reserve: number): string =>
   reserve === 0 ? 'Ratings in full' : `${Math.round(reserve * 100)} % kept in hand`;
 const verdict = (fits: boolean | undefined): string =>
-  fits === undefined ? '' : fits ? 'takes this one' : 'does not take this one';
+  fits === undefined ? 'not all of it checked' : fits ? 'can tow this one' : 'can’t tow this one';
 const leasts = computed(() => {
-  const { least, leastAtGross } = props.outcome.value ?? {};
+  const { least, leastAtGross, taken, as } = props.outcome.value ?? {};
   return [
-    { label: 'as loaded', least },
-    { label: 'at its gross rating', least: leastAtGross },
+    ...(taken === 'loaded' ? [{ label: as ?? '', least }] : []),
+    { label: 'at its GVWR', least: leastAtGross },
   ].flatMap(({ label, least: one }) => (one ? [{ label, least: one }] : []));
 });
 </script>
@@ -141,7 +140,7 @@ const leasts = computed(() => {
     <FigureFields
       :vehicle="trial.vehicle"
       :system="system"
-      :keys="[...main, receiver]"
+      :keys="main"
       @set="(vehicle) => emit('set', { vehicle })"
     />
     <details :open="hasRear">
@@ -192,7 +191,7 @@ const leasts = computed(() => {
             </th>
             <td>
               <span v-if="school.largest !== undefined"
-                >takes up to <strong class="number">{{ show(school.largest) }}</strong></span
+                >up to <strong class="number">{{ show(school.largest) }}</strong></span
               >
             </td>
             <td :class="{ wrong: school.fits === false }">{{ verdict(school.fits) }}</td>

@@ -9,7 +9,7 @@ export const useTrial = (of: () => string) => {
   // A trial of an older version of the page has another shape; it is begun anew.
   const all = useSessionStorage<Record<string, Trial>>('numbers-trials-2', {});
   const trial: ComputedRef<Trial> = computed(
-    () => all.value[of()] ?? freshTrial(session.houseView),
+    () => all.value[of()] ?? freshTrial(session.houseView, undefined, session.session?.yard.water),
   );
   const set = (more: Partial<Trial>): void => {
     all.value = { ...all.value, [of()]: { ...trial.value, ...more } };

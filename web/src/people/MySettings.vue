@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
-import type { System } from '@fair-gable/core';
+import { paces, usualPace, type System } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
@@ -11,10 +12,17 @@ import SignOut from './SignOut.vue';
 import { useSession } from './session.ts';
 import { systemNames } from './systems.ts';
 
-/** One's own name and units. */
+/** One's own name, units and pace. */
 const session = useSession();
 const name = ref(session.session?.person.name ?? '');
 const system = ref<System | 'yard'>(session.session?.person.system ?? 'yard');
+const pace = ref<number | null>(session.session?.person.pace ?? null);
+const paceNow = computed(() => {
+  const learned = session.session?.person.learnedPace ?? null;
+  return learned === null
+    ? `Left empty, your walks are planned at ${usualPace} words a minute until enough of them show how you speak.`
+    : `Left empty, it goes by your last walks: ${learned} words a minute.`;
+});
 const { busy, done, problem, save } = useSaving();
 
 const choices = computed(() => [
@@ -26,7 +34,7 @@ const choices = computed(() => [
 const keep = (): Promise<boolean> =>
   save(async () => {
     const own = system.value === 'yard' ? null : system.value;
-    await ask('PUT', '/api/me', { name: name.value, system: own });
+    await ask('PUT', '/api/me', { name: name.value, system: own, pace: pace.value });
     await session.reload();
   }, 'Kept.');
 </script>
@@ -41,6 +49,17 @@ const keep = (): Promise<boolean> =>
         <InputText id="my-name" v-model="name" autocomplete="name" maxlength="80" required />
       </div>
       <SelectField v-model="system" class="field" label="Units" :choices="choices" />
+      <div class="field">
+        <label for="my-pace">How fast you speak, words a minute</label>
+        <InputNumber
+          v-model="pace"
+          input-id="my-pace"
+          :min="paces.from"
+          :max="paces.to"
+          placeholder="by my walks"
+        />
+        <span class="small soft">{{ paceNow }}</span>
+      </div>
       <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>

@@ -13,6 +13,7 @@ import YardChanges from './YardChanges.vue';
 import YardPeople from './YardPeople.vue';
 import YardRoutes from './YardRoutes.vue';
 import YardSettings from './YardSettings.vue';
+import YardWater from './YardWater.vue';
 
 /** One's own settings; and for a manager, the yard's and its people. */
 const session = useSession();
@@ -36,6 +37,7 @@ const changes = ref(0);
         <YardPeople @changed="changes += 1" />
         <HouseViews @changed="changes += 1" />
         <YardRoutes @changed="changes += 1" />
+        <YardWater @changed="changes += 1" />
         <PlanGlossary @changed="changes += 1" />
         <BuyersKept @changed="changes += 1" />
         <YardChanges :key="changes" />

@@ -36,6 +36,8 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
   'keep-buyers': ({ from, to }) => `buyers’ names are kept ${to}, were ${from}`,
+  water: ({ subject, from, to }) =>
+    `water, ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   'buyer-forgotten': () => 'a buyer was forgotten, with what was written to them',
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
 };

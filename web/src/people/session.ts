@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import {
   floorPlanGlossary,
   may as mayRole,
+  paceFor,
   type Right,
   type SchoolKey,
   type Session,
@@ -81,7 +82,24 @@ export const useSession = defineStore('session', () => {
     const codes = new Set(own.map((row) => row.code));
     return [...own, ...floorPlanGlossary.filter((row) => !codes.has(row.code))];
   });
+  /** Words a minute at which this person’s walks are planned. */
+  const pace = computed(() => {
+    const { pace: own = null, learnedPace = null } = session.value?.person ?? {};
+    return paceFor(own, learnedPace);
+  });
   const may = (right: Right): boolean =>
     session.value !== undefined && mayRole(session.value.person.role, right);
-  return { session, system, houseView, glossary, may, load, reload, signIn, firstAccount, signOut };
+  return {
+    session,
+    system,
+    pace,
+    houseView,
+    glossary,
+    may,
+    load,
+    reload,
+    signIn,
+    firstAccount,
+    signOut,
+  };
 });

@@ -186,7 +186,7 @@ const triedWord = computed(() => {
           >Ask about it</RouterLink
         >
       </div>
-      <FieldHelp :entry="feature" />
+      <FieldHelp :entry="feature" :record="record" />
       <FieldHistory
         :unit="unit"
         part="features"

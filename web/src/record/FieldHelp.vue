@@ -1,13 +1,23 @@
 <script setup lang="ts">
 import { ArrowRight, CircleCheck, EqualNot, TriangleAlert, UsersRound } from '@lucide/vue';
 import { computed } from 'vue';
-import { audienceRow, schoolEntry, type Feature, type Spec } from '@fair-gable/core';
+import {
+  adviceFor,
+  audienceRow,
+  schoolEntry,
+  type Feature,
+  type Spec,
+  type UnitRecord,
+} from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
 
 /** What a field means, how to check it on the lot, what it is not, and where it can hurt. */
-const props = defineProps<{ entry: Spec | Feature }>();
+const props = defineProps<{ entry: Spec | Feature; record: UnitRecord }>();
 const session = useSession();
 
+/** Look-alikes and cautions are those of the kind this unit has. */
+const not = computed(() => adviceFor(props.record, props.entry.notToBeConfused));
+const caution = computed(() => adviceFor(props.record, props.entry.caution));
 const audiences = computed(() =>
   props.entry.audiences.map((key) => audienceRow(key).label.toLowerCase()).join(', '),
 );
@@ -33,19 +43,19 @@ const sides = computed(() => {
       </dt>
       <dd>{{ entry.check }}</dd>
     </div>
-    <div v-if="entry.notToBeConfused">
+    <div v-if="not">
       <dt class="not">
-        <EqualNot aria-hidden="true" /><span class="visually-hidden">Not to be confused: </span>
+        <EqualNot aria-hidden="true" /><span class="visually-hidden">Easily confused: </span>
       </dt>
-      <dd>{{ entry.notToBeConfused }}</dd>
+      <dd>{{ not }}</dd>
     </div>
     <div v-if="entry.normal">
       <dt><CircleCheck aria-hidden="true" /><span class="visually-hidden">Normal: </span></dt>
       <dd>{{ entry.normal }}</dd>
     </div>
-    <div v-if="entry.caution" class="caution">
+    <div v-if="caution" class="caution">
       <dt><TriangleAlert aria-hidden="true" /><span class="visually-hidden">Caution: </span></dt>
-      <dd>{{ entry.caution }}</dd>
+      <dd>{{ caution }}</dd>
     </div>
     <div v-if="audiences">
       <dt><UsersRound aria-hidden="true" /><span class="visually-hidden">Who cares: </span></dt>

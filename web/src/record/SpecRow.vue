@@ -235,7 +235,7 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
           >Ask about it</RouterLink
         >
       </div>
-      <FieldHelp :entry="spec" />
+      <FieldHelp :entry="spec" :record="record" />
       <FieldHistory
         :unit="unit"
         part="specs"

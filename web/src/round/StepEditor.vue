@@ -2,6 +2,7 @@
 import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref } from 'vue';
 import {
+  adviceFor,
   featureStates,
   formatQuantity,
   formatSpec,
@@ -38,6 +39,9 @@ const props = defineProps<{
 const emit = defineEmits<{ keep: [changes: readonly Change[], how: HowKnown]; skip: [] }>();
 
 const entry = computed(() => props.step.entry);
+const caution = computed(() =>
+  props.step.part === 'places' ? undefined : adviceFor(props.record, entry.value.caution),
+);
 const spec = computed(() => (props.step.part === 'specs' ? (entry.value as Spec) : undefined));
 const pad = computed(() => {
   if (props.step.part === 'places') {
@@ -158,7 +162,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
   <div ref="root" class="editor">
     <h3>{{ entry.label }}<template v-if="step.part === 'places'">, from the coupler</template></h3>
     <p class="small soft">{{ hint }}</p>
-    <p v-if="entry.caution && step.part !== 'places'" class="small caution">{{ entry.caution }}</p>
+    <p v-if="caution" class="small caution">{{ caution }}</p>
 
     <div v-if="step.part === 'features'" class="states">
       <button

@@ -56,6 +56,15 @@ const chosen = computed(
 );
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
 
+/** Minutes as they were planned at first, and again on the way. */
+const plannedWords = computed(() => {
+  const first = chosen.value?.plan.minutes ?? 0;
+  const last = log.value?.minutes ?? first;
+  return last === first
+    ? `${first} minutes planned`
+    : `${first} minutes planned, cut to ${last} on the way`;
+});
+
 const when = (iso: string): string =>
   new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
     new Date(iso),
@@ -109,12 +118,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
     <section>
       <header>
         <h2>
-          {{ log.done.length }} of {{ chosen.plan.points.length }} cards in {{ clock(log.worked) }}
+          {{ log.done.length }} of {{ chosen.plan.points.length - log.leftOut.length }} cards in
+          {{ clock(log.worked) }}
         </h2>
-        <p class="soft">
-          {{ log.finished ? 'finished' : 'not finished' }} · {{ chosen.plan.minutes }} minutes
-          planned
-        </p>
+        <p class="soft">{{ log.finished ? 'finished' : 'not finished' }} · {{ plannedWords }}</p>
         <RouterLink v-if="!log.finished" :to="{ name: 'give', params: { walk: chosen.plan.id } }"
           >Go on with it</RouterLink
         >
@@ -164,6 +171,16 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           <span>{{ line.point.sentence }}</span>
         </li>
       </ul>
+      <template v-if="log.leftOut.length">
+        <h3>Left out when the time was cut</h3>
+        <ul class="rows" data-part="left-out">
+          <li v-for="point in log.leftOut" :key="point.id">
+            <span class="number">—</span>
+            <span class="mark">{{ point.label }}</span>
+            <span class="soft">{{ point.sentence }}</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="log.missed.length">
         <h3>Missed</h3>
         <ul class="rows" data-part="missed">

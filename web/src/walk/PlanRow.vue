@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { PenLine } from '@lucide/vue';
 import type { Point } from '@fair-gable/core';
+import EvidenceMark from '../evidence/EvidenceMark.vue';
 
 /** A card in the plan: whether it is given, how long it takes or why it is left out, and a pen to word it otherwise. */
 defineProps<{
@@ -20,7 +21,11 @@ const emit = defineEmits<{ toggle: []; word: [] }>();
       <span
         ><em v-if="point.asked" class="asked">{{ point.asked }}</em
         >{{ point.sentence
-        }}<small v-if="point.changed" class="changed"
+        }}<EvidenceMark
+          v-if="point.how && point.how !== 'read'"
+          class="how"
+          :how="point.how"
+        /><small v-if="point.changed" class="changed"
           >the record has changed under these words</small
         ><small v-else-if="point.wordedBy" class="soft">{{
           point.wordedBy === 'unit' ? 'our words' : 'the model’s words'
@@ -77,6 +82,11 @@ input {
 .off .number {
   max-width: 46%;
   text-align: right;
+}
+
+.how {
+  margin-left: 8px;
+  vertical-align: -2px;
 }
 
 .asked {

@@ -30,7 +30,7 @@ import { usePlanning } from './planning.ts';
 import PlanRow from './PlanRow.vue';
 import ReadyList from './ReadyList.vue';
 import { useWalk } from './walk.ts';
-import { useWording } from './wording.ts';
+import { usePresenting } from './presenting.ts';
 
 const WordingForm = defineAsyncComponent(() => import('./WordingForm.vue'));
 
@@ -42,17 +42,10 @@ const router = useRouter();
 const busy = ref(false);
 const problem = ref('');
 
-const wording = useWording();
+const presenting = usePresenting();
 /** The card that is being worded. */
 const worded = ref<Point | 'new'>();
-const points = computed(() =>
-  pointsOf(
-    props.unit.record,
-    session.system,
-    session.may('operate'),
-    wording.talkOf(props.unit.record),
-  ),
-);
+const points = computed(() => pointsOf(props.unit.record, presenting(props.unit.record)));
 const operable = computed(() => operableOf(props.unit.record));
 const planning = usePlanning(
   () => props.unit.id,

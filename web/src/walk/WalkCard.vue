@@ -32,14 +32,16 @@ defineProps<{
       >
     </p>
     <p v-if="point.asked" class="asked">{{ point.asked }}</p>
-    <h1 :class="{ gone }">{{ point.sentence }}</h1>
+    <h1 :class="{ gone }">
+      {{ point.sentence }}<EvidenceMark v-if="point.how" class="how" :how="point.how" />
+    </h1>
     <dl v-if="point.numbers.length" class="numbers">
       <div v-for="number in point.numbers" :key="number.label">
         <dt>
           <EvidenceMark :how="number.how" />
           {{ number.label }}
         </dt>
-        <dd v-if="number.text" :class="{ guess: number.how === 'guessed' }">
+        <dd v-if="number.text">
           <FigureText :text="number.text" />
         </dd>
         <dd v-else class="unknown">? <small>do not say</small></dd>
@@ -57,7 +59,7 @@ defineProps<{
     </p>
     <p v-if="point.not" class="line not">
       <EqualNot aria-hidden="true" /><span
-        ><span class="visually-hidden">It is not: </span>{{ point.not }}</span
+        ><span class="visually-hidden">Easily confused: </span>{{ point.not }}</span
       >
     </p>
   </article>
@@ -76,6 +78,11 @@ h1 {
   padding: 4px 0 12px;
   font-size: clamp(24px, 6.9vw, 32px);
   line-height: 1.22;
+}
+
+h1 .how {
+  margin-left: 10px;
+  vertical-align: middle;
 }
 
 h1.gone {
@@ -130,10 +137,6 @@ dd {
   font-size: 27px;
   font-weight: 700;
   line-height: 1.2;
-}
-
-dd.guess {
-  font-weight: 500;
 }
 
 .unknown {

@@ -8,6 +8,7 @@ import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import {
   claimsIn,
+  noTalk,
   pointsOf,
   sheetFor,
   stationEntry,
@@ -22,6 +23,7 @@ import ChoiceField from '../base/ChoiceField.vue';
 import { useSession } from '../people/session.ts';
 import { sheetName, useSheets } from '../model-sheet/sheets.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
+import { usePresenting } from './presenting.ts';
 import { useWording, type Draft, type Place } from './wording.ts';
 
 /** A card in one’s own words: what the record says, what the words claim, and for which units they hold. */
@@ -32,6 +34,7 @@ const session = useSession();
 const sheets = useSheets();
 const units = useUnits();
 const wording = useWording();
+const presenting = usePresenting();
 const isPhone = useMediaQuery('(width < 900px)');
 
 const point = computed(() => (of.value === 'new' ? undefined : of.value));
@@ -39,8 +42,9 @@ const isOwn = computed(() => of.value === 'new' || point.value?.id.startsWith('o
 /** The card as the record alone would word it. */
 const plain = computed(() => {
   const bare = { ...props.unit.record, wordings: {} };
-  const talk = wording.talkOf(props.unit.record);
-  const all = pointsOf(bare, session.system, session.may('operate'), { ...talk, wordings: {} });
+  const shown = presenting(props.unit.record);
+  const talk = { ...(shown.talk ?? noTalk), wordings: {} };
+  const all = pointsOf(bare, { ...shown, talk });
   return all.find(({ id }) => id === point.value?.id)?.sentence;
 });
 

@@ -91,6 +91,7 @@ export const usePlanning = (
         ready: [...ready],
         pinned: new Set(pinned),
         dropped: new Set(dropped),
+        pace: session.pace,
       };
       try {
         const made = await walkWorker().planCards(plain(record()), plain(points()), wish);

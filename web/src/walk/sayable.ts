@@ -10,7 +10,7 @@ import {
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
-import { useWording } from './wording.ts';
+import { usePresenting } from './presenting.ts';
 
 export interface Sayable {
   /** A card as the record has it at this moment; as it was planned while the record is not here. */
@@ -29,7 +29,7 @@ export const useSayable = (
   const units = useUnits();
   const sheets = useSheets();
   const session = useSession();
-  const wording = useWording();
+  const presenting = usePresenting();
   onMounted(() => {
     if (!units.loaded) void units.load();
     if (!sheets.loaded) void sheets.load();
@@ -40,8 +40,7 @@ export const useSayable = (
   const system = computed(() => plan()?.about?.system ?? session.system);
   const all = computed(() => {
     if (!record.value || !sheets.loaded) return undefined;
-    const talk = wording.talkOf(record.value);
-    return pointsOf(record.value, system.value, session.may('operate'), talk);
+    return pointsOf(record.value, presenting(record.value, system.value));
   });
   const now = computed(() => {
     const card = point();

@@ -11,7 +11,7 @@ export const looseItems = {
         'All that this yard bolted on before the first sale, added up: battery, solar, racks, hitch parts.',
       check: 'Add up the makers’ weights as you fit; weigh what has none.',
       say: [
-        'What we added here weighs {}.',
+        'What we added here comes to {}.',
         'What we added here counts against what you can load.',
       ],
       notToBeConfused: 'What you load yourself isn’t in it.',

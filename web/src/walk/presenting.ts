@@ -1,0 +1,17 @@
+import { format } from 'date-fns';
+import type { Presenting, System, UnitRecord } from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import { useWording } from './wording.ts';
+
+/** How the cards of a unit are worded for whoever presents here, today. @param system of the reader, where another */
+export const usePresenting = (): ((record: UnitRecord, system?: System) => Presenting) => {
+  const session = useSession();
+  const wording = useWording();
+  return (record, system = session.system) => ({
+    system,
+    today: format(new Date(), 'yyyy-MM-dd'),
+    operates: session.may('operate'),
+    talk: wording.talkOf(record),
+    pace: session.pace,
+  });
+};
