@@ -66,6 +66,9 @@ const flows = (input: WaterInput, { gray, galleyShare, black, drunk }: WaterStyl
   };
 };
 
+/** Gallons a day: what takes less fills or empties nothing while anybody looks. */
+const least = 0.05;
+
 const labels = { fresh: 'Fresh', gray: 'Gray', galley: 'Galley', black: 'Black' } as const;
 const keys = ['fresh', 'gray', 'galley', 'black'] as const;
 
@@ -73,7 +76,7 @@ const tanksOf = (input: WaterInput, style: WaterStyle): Tank[] => {
   const aDay = flows(input, style);
   return keys.flatMap((key) => {
     const gallons = input[key]?.amount;
-    if (gallons === undefined || aDay[key] <= 0) return [];
+    if (gallons === undefined || aDay[key] < least) return [];
     return [{ key, label: labels[key], gallons, aDay: aDay[key], days: gallons / aDay[key] }];
   });
 };
@@ -85,7 +88,7 @@ const shortest = (tanks: readonly Tank[]): Tank =>
 const daysSaving = (input: WaterInput, style: WaterStyle, gallons: number): number => {
   const aDay = flows(input, { ...style, gray: Math.max(style.gray - gallons, 0.1) });
   return Math.min(
-    ...keys.map((key) => (aDay[key] > 0 ? (input[key]?.amount ?? Infinity) / aDay[key] : Infinity)),
+    ...keys.map((key) => (aDay[key] >= least ? (input[key]?.amount ?? Infinity) / aDay[key] : Infinity)),
   );
 };
 
