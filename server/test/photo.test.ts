@@ -297,6 +297,26 @@ describe('inspections and signatures', () => {
     expect(body.record[change.part][change.key].by).toContain('Bram');
   });
 
+  it('a day of inspection follows from the signature, whoever types it', async () => {
+    const day = {
+      part: 'specs',
+      key: 'inspected',
+      value: { kind: 'date', date: '2026-04-10' },
+      how: 'read',
+      basedOn: 0,
+    };
+    const asked = await edit(ask, day);
+    expect([asked.status, asked.body.code]).toEqual([403, 'not-inspector']);
+    const typed = await edit(technician, day);
+    expect([typed.status, typed.body.detail]).toEqual([
+      400,
+      expect.stringMatching(/^Inspected \(PDI\).*Sign the inspection/),
+    ]);
+    const later = { ...signature, basedOn: 1 };
+    const signed = await technician('POST', `/api/units/${unit}/edits`, editOf([later, day]));
+    expect(signed.status).toBe(200);
+  });
+
   it('says which value it cannot take', async () => {
     const { status, body } = await edit(technician, {
       ...item,

@@ -38,7 +38,35 @@ describe('a unit file', () => {
     const file = await fileOf(ines, 'TQ-0377');
     const taken = await una('POST', '/api/unit-files', file);
     expect([taken.status, taken.body.name]).toEqual([201, 'Marl 18 MB']);
-    expect(await fileOf(una, 'TQ-0377')).toEqual(file);
+    // What a technician signed comes in by a technician alone.
+    const record = { ...file.record, inspection: {}, signatures: {} };
+    expect(await fileOf(una, 'TQ-0377')).toEqual({ ...file, record });
+  });
+
+  it('opens no unit by a signature that a specialist brought along', async () => {
+    const bram = await signedIn(b.app, 'bram@thornquay.example');
+    const file = await fileOf(ines, 'TQ-0403');
+    expect(file.record.signatures['inspection']).toBeDefined();
+    const as = (id: string, stock: string): UnitFile => {
+      const { stockNumber, ...specs } = file.record.specs;
+      const value = { kind: 'text' as const, text: stock };
+      const renamed = stockNumber && { stockNumber: { ...stockNumber, value } };
+      const other = Object.fromEntries(Object.entries(specs).filter(([key]) => key !== 'vin'));
+      const record = { ...file.record, specs: { ...other, ...renamed }, photos: {} };
+      return { ...file, id, record } as UnitFile;
+    };
+    const forged = as('00000000-0000-4000-8000-0000000000b1', 'TQ-B1');
+    const taken = await ines('POST', '/api/unit-files', forged);
+    expect([taken.status, taken.body.unsigned]).toEqual([201, true]);
+    const { record } = (await ines('GET', `/api/units/${forged.id}`)).body;
+    expect([record.signatures, record.inspection, record.specs.inspected]).toEqual([
+      {},
+      {},
+      undefined,
+    ]);
+    const byBram = as('00000000-0000-4000-8000-0000000000b2', 'TQ-B2');
+    const own = await bram('POST', '/api/unit-files', byBram);
+    expect([own.status, own.body.unsigned]).toEqual([201, false]);
   });
 
   it('taken in twice changes nothing and says so', async () => {

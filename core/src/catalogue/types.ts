@@ -49,6 +49,8 @@ interface Entry {
   readonly basic?: true;
   /** Each unit's own: no model sheet can say it. */
   readonly unitOnly?: true;
+  /** Follows from a technician’s signature of the inspection; nobody types it. */
+  readonly bySignature?: true;
   /** How to check it on the lot. */
   readonly check: string;
   /** What it is easily taken for, as a sentence of its own. */

@@ -18,5 +18,15 @@ export {
   type YardPerson,
   type YardSettings,
 } from './people.ts';
-export { may, rights, rightToChange, roles, roleWords, type Right, type Role } from './roles.ts';
+export {
+  broughtInBy,
+  may,
+  rights,
+  rightToChange,
+  roles,
+  roleWords,
+  unsignedChange,
+  type Right,
+  type Role,
+} from './roles.ts';
 export { waitAfter, waitWords } from './waits.ts';

@@ -1,4 +1,5 @@
-import type { Part } from '../record/index.ts';
+import { isSpecKey, specEntry } from '../catalogue/index.ts';
+import type { Change, Part, UnitRecord } from '../record/index.ts';
 
 /** What people are on a yard. */
 export const roles = ['manager', 'specialist', 'technician', 'guest', 'viewer'] as const;
@@ -29,8 +30,31 @@ export const may = (role: Role, right: Right): boolean =>
 /** What may be changed by a technician alone; all else of a record by whoever records. */
 const inspectors: ReadonlySet<Part> = new Set<Part>(['inspection', 'signatures']);
 
-/** The right it takes to change a part of a record. */
-export const rightToChange = (part: Part): Right => (inspectors.has(part) ? 'inspect' : 'record');
+const isBySignature = (part: Part, key: string): boolean =>
+  part === 'specs' && isSpecKey(key) && specEntry(key).bySignature === true;
+
+/** The right it takes to change a field of a record. */
+export const rightToChange = ({ part, key }: Pick<Change, 'part' | 'key'>): Right =>
+  inspectors.has(part) || isBySignature(part, key) ? 'inspect' : 'record';
+
+/** A change of what follows from the signature of the inspection, made without signing. */
+export const unsignedChange = (changes: readonly Change[]): Change | undefined =>
+  changes.some(({ part, key }) => part === 'signatures' && key === 'inspection')
+    ? undefined
+    : changes.find(({ part, key }) => isBySignature(part, key));
+
+/** A record from elsewhere as somebody may bring it in: what is a technician's own word comes in by a technician alone. */
+export const broughtInBy = (role: Role, record: UnitRecord): UnitRecord =>
+  may(role, 'inspect')
+    ? record
+    : {
+        ...record,
+        inspection: {},
+        signatures: {},
+        specs: Object.fromEntries(
+          Object.entries(record.specs).filter(([key]) => !isBySignature('specs', key)),
+        ),
+      };
 
 /** What each role is for, for whoever chooses one. */
 export const roleWords: Readonly<Record<Role, string>> = {

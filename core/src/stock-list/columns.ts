@@ -63,10 +63,12 @@ const otherNames: Readonly<Record<string, SpecKey>> = {
 
 const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
   ...Object.entries(otherNames),
-  ...[...features, ...specs].flatMap((entry: Spec | Feature) => [
-    [plain(entry.key), entry.key] as const,
-    [plain(entry.label), entry.key] as const,
-  ]),
+  ...[...features, ...specs.filter(({ bySignature }) => !bySignature)].flatMap(
+    (entry: Spec | Feature) => [
+      [plain(entry.key), entry.key] as const,
+      [plain(entry.label), entry.key] as const,
+    ],
+  ),
 ]);
 
 /**

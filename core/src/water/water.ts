@@ -88,7 +88,9 @@ const shortest = (tanks: readonly Tank[]): Tank =>
 const daysSaving = (input: WaterInput, style: WaterStyle, gallons: number): number => {
   const aDay = flows(input, { ...style, gray: Math.max(style.gray - gallons, 0.1) });
   return Math.min(
-    ...keys.map((key) => (aDay[key] >= least ? (input[key]?.amount ?? Infinity) / aDay[key] : Infinity)),
+    ...keys.map((key) =>
+      aDay[key] >= least ? (input[key]?.amount ?? Infinity) / aDay[key] : Infinity,
+    ),
   );
 };
 

@@ -278,7 +278,7 @@ export const examples: Readonly<Record<string, Example>> = {
     answer: { received: 12_000_000, done: true, width: 2000, height: 1500 },
   },
   'GET /api/units/:id/file.zip': {},
-  'POST /api/unit-files/zip': { answer: { id: unit, name: 'Fenlark 24 RKD' } },
+  'POST /api/unit-files/zip': { answer: { id: unit, name: 'Fenlark 24 RKD', unsigned: false } },
   'GET /api/catalogue': {
     answer: {
       stations: [row],
@@ -447,7 +447,7 @@ export const examples: Readonly<Record<string, Example>> = {
   },
   'POST /api/unit-files': {
     body: { format: 'fair-gable/unit', version: 1, id: unit, record },
-    answer: { id: unit, name: 'Fenlark 24 RKD' },
+    answer: { id: unit, name: 'Fenlark 24 RKD', unsigned: true },
   },
   'PUT /api/walks/:id': { body: plan },
   'POST /api/walks/:id/events': { body: { events: [event] } },

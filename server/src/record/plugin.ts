@@ -10,8 +10,11 @@ import {
   parts,
   recordSchema,
   rightToChange,
+  specEntry,
+  unsignedChange,
   type Change,
   type Edit,
+  type SpecKey,
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
@@ -49,7 +52,14 @@ export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
 
 /** Whatever a technician signs for is changed by technicians. @throws Refusal not-inspector */
 const refuseOthers = ({ role }: Caller, changes: readonly Change[]): void => {
-  const barred = changes.find(({ part }) => !may(role, rightToChange(part)));
+  const unsigned = unsignedChange(changes);
+  if (unsigned && may(role, 'inspect')) {
+    throw new Refusal(
+      'bad-input',
+      `${specEntry(unsigned.key as SpecKey).label}: it follows from the signature. Sign the inspection, and it is set by itself; nothing was saved.`,
+    );
+  }
+  const barred = changes.find((change) => !may(role, rightToChange(change)));
   if (!barred) return;
   throw new Refusal(
     'not-inspector',

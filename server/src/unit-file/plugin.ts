@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import {
+  broughtInBy,
   nameOf,
   readUnitFile,
   toUnitFile,
@@ -9,13 +10,27 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
-import { callerIn, yardOf } from '../people/index.ts';
+import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
 import { keepingPictures, packUnit, unpackUnit, zipLimit } from './zip.ts';
 
 const tags = ['unit files'];
-const taken = z.strictObject({ id: z.uuid(), name: z.string() });
+const taken = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  /** Its inspection and signatures were left out: whoever brought it in is no technician. */
+  unsigned: z.boolean(),
+});
+
+/** A record as this caller may bring it in. */
+const asBrought = ({ role }: Caller, record: UnitRecord) => {
+  const brought = broughtInBy(role, record);
+  const isLess = [record.inspection, record.signatures].some(
+    (part) => Object.keys(part).length > 0,
+  );
+  return { record: brought, unsigned: brought !== record && isLess };
+};
 
 const fileName = (record: UnitRecord, ending: string): string =>
   `attachment; filename="${nameOf(record)
@@ -86,10 +101,11 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request, reply) => {
       const read = readUnitFile(request.body);
       if (!read.ok) throw new Refusal('bad-file', read.message);
-      const { id, record } = read.file;
+      const { id } = read.file;
+      const { record, unsigned } = asBrought(callerIn(request), read.file.record);
       const { yardId, personId, name } = callerIn(request);
       await importUnit(source, yardId, id, record, { personId, name });
-      return reply.status(201).send({ id, name: nameOf(record) });
+      return reply.status(201).send({ id, name: nameOf(record), unsigned });
     },
   );
 
@@ -114,16 +130,17 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const { body } = request as { body: unknown };
       if (!Buffer.isBuffer(body)) throw new Refusal('bad-file', 'No zip was sent.');
       const { file, pictures } = await unpackUnit(body);
+      const { record, unsigned } = asBrought(callerIn(request), file.record);
       const { yardId, personId, name } = callerIn(request);
       await importUnit(
         source,
         yardId,
         file.id,
-        file.record,
+        record,
         { personId, name },
         keepingPictures(file.id, name, pictures),
       );
-      return reply.status(201).send({ id: file.id, name: nameOf(file.record) });
+      return reply.status(201).send({ id: file.id, name: nameOf(record), unsigned });
     },
   );
 };

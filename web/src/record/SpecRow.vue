@@ -184,8 +184,14 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
     </button>
     <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
     <div v-if="open" :id="`${id}-body`" ref="editor" class="body">
+      <p v-if="spec.bySignature" class="small">
+        It is set when a technician signs the inspection.
+        <RouterLink :to="{ name: 'inspection', params: { id: unit } }"
+          >To the inspection</RouterLink
+        >
+      </p>
       <form
-        v-if="mayWrite"
+        v-else-if="mayWrite"
         @submit.prevent="keep"
         @keydown="onLetter"
         @keydown.esc="emit('toggle')"

@@ -2,11 +2,11 @@
 import Button from 'primevue/button';
 import { ref } from 'vue';
 import { saying } from '../api/client.ts';
-import { useUnits } from '../yard/units.ts';
+import { useUnits, type TakenFile } from '../yard/units.ts';
 
 /** Brings in a unit from a file. */
 const emit = defineEmits<{
-  taken: [unit: { id: string; name: string }];
+  taken: [unit: TakenFile];
   refused: [sentence: string];
 }>();
 const units = useUnits();

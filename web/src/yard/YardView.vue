@@ -10,7 +10,7 @@ import { useSession } from '../people/session.ts';
 import TakeFile from '../unit-file/TakeFile.vue';
 import { useLeft } from './left.ts';
 import UnitRow from './UnitRow.vue';
-import { useUnits, type YardUnit } from './units.ts';
+import { useUnits, type TakenFile, type YardUnit } from './units.ts';
 import { useYardView } from './view.ts';
 import YardFilter from './YardFilter.vue';
 
@@ -68,8 +68,13 @@ const visible = computed(() =>
   }),
 );
 
-const taken = async (unit: { id: string; name: string }): Promise<void> => {
-  notice.value = { text: `${unit.name} is in the yard.`, wrong: false };
+const taken = async (unit: TakenFile): Promise<void> => {
+  const text = unit.unsigned
+    ? `${unit.name} is in the yard, without its inspection and signatures: a technician can bring those in, or inspects it here.`
+    : `${unit.name} is in the yard.`;
+  notice.value = { text, wrong: false };
+  // What was left out is read before one goes on.
+  if (unit.unsigned) return;
   await router.push({ name: 'record', params: { id: unit.id } });
 };
 </script>

@@ -96,19 +96,15 @@ export const useUnits = defineStore('units', () => {
   outbox.onConflict(refresh);
 
   /** Takes in a unit file; its name. */
-  const takeFile = async (content: unknown): Promise<{ id: string; name: string }> => {
-    const taken = await ask<{ id: string; name: string }>('POST', '/api/unit-files', content);
+  const takeFile = async (content: unknown): Promise<TakenFile> => {
+    const taken = await ask<TakenFile>('POST', '/api/unit-files', content);
     await load();
     return taken;
   };
 
   /** Takes in a unit with its photos, from a zip; its name. */
-  const takeZip = async (zip: Blob): Promise<{ id: string; name: string }> => {
-    const taken = await sendFile<{ id: string; name: string }>(
-      '/api/unit-files/zip',
-      zip,
-      'application/zip',
-    );
+  const takeZip = async (zip: Blob): Promise<TakenFile> => {
+    const taken = await sendFile<TakenFile>('/api/unit-files/zip', zip, 'application/zip');
     await load();
     return taken;
   };
@@ -116,6 +112,13 @@ export const useUnits = defineStore('units', () => {
   const list = computed(() => [...units.value.values()]);
   return { units, confirmed, list, loaded, coming, problem, load, refresh, takeFile, takeZip };
 });
+
+/** A unit that was brought in; `unsigned` where its inspection was left out. */
+export interface TakenFile {
+  readonly id: string;
+  readonly name: string;
+  readonly unsigned: boolean;
+}
 
 const checked = new WeakMap<UnitRecord, ReadonlyMap<string, readonly Objection[]>>();
 

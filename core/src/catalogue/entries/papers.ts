@@ -176,6 +176,7 @@ export const papers = {
     {
       key: 'inspected',
       unitOnly: true,
+      bySignature: true,
       label: 'Inspected (PDI)',
       explain: 'The day of the pre-delivery inspection.',
       check: 'On the signed sheet.',
@@ -187,6 +188,7 @@ export const papers = {
     {
       key: 'inspectedBy',
       unitOnly: true,
+      bySignature: true,
       label: 'Inspected by',
       explain: 'Who signed the inspection.',
       check: 'On the signed sheet.',
