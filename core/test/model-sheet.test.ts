@@ -130,6 +130,26 @@ const named = (packages = ''): UnitRecord => {
 
 const fridge = (v: SheetValues) => v.specs.fridgeSize;
 
+describe('a unit whose build date nobody has read', () => {
+  const heardOf = (built?: string): SheetValues => {
+    const unit = built ? withSpec(named(), 'buildDate', built) : named();
+    return inheritedBy(unit, [sheet, series])?.values ?? noValues;
+  };
+
+  it('has by its sheet what holds whenever it was built, and nothing that changed in mid-year', () => {
+    const unknown = heardOf();
+    expect([fridge(unknown), unknown.features.solar]).toEqual([undefined, undefined]);
+    expect(unknown.specs.gvwr).toEqual(spec('gvwr', '7490'));
+    expect(unknown.features.petWindow).toBe('standard');
+  });
+
+  it('has what its build says once it is read', () => {
+    expect(fridge(heardOf('2026-01'))).toEqual(spec('fridgeSize', '10'));
+    expect(fridge(heardOf('2026-03'))).toEqual(spec('fridgeSize', '11'));
+    expect(heardOf('2026-03').features.solar).toBe('none');
+  });
+});
+
 describe('what a unit has by its sheet', () => {
   it('is the series, over it the model, what changed by its build date, and its packages', () => {
     expect(composed(sheet, series).specs).toMatchObject({
@@ -182,7 +202,8 @@ describe('what a unit has by its sheet', () => {
 });
 
 describe('following a sheet', () => {
-  const heard = inheritedBy(named(), [sheet, series])?.values ?? noValues;
+  const built = withSpec(named(), 'buildDate', '2026-01');
+  const heard = inheritedBy(built, [sheet, series])?.values ?? noValues;
 
   it('fills what is not known, and says that it is from the sheet', () => {
     const filled = all(named(), changesToFollow(named(), heard));
@@ -249,7 +270,7 @@ describe('as ordered against as arrived', () => {
       (r: UnitRecord) => withState(r, 'awning', 'none'),
       (r: UnitRecord) => withState(r, 'solar', 'option'),
       (r: UnitRecord) => withState(r, 'petWindow', 'ours'),
-    ].reduce((record, step) => step(record), named());
+    ].reduce((record, step) => step(record), withSpec(named(), 'buildDate', '2026-01'));
     const heard = inheritedBy(unit, [sheet])?.values ?? noValues;
     expect(unitDifferences(unit, heard).map((d) => [d.key, d.kind, d.unit.how])).toEqual([
       ['fridgeSize', 'other', 'read'],

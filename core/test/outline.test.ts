@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  changesByLabelPhotos,
   applyChange,
   checkRecord,
   emptyRecord,
@@ -133,18 +134,34 @@ describe('the route', () => {
 });
 
 describe('a station’s state', () => {
+  const look = { system: 'us', today: '2026-04-15' } as const;
+  const photoOf = (target: string) => ({
+    value: { of: [target], width: 800, height: 600 },
+    how: 'seen' as const,
+    by: 'Ines Rook',
+    at: '2026-04-15T09:00:00.000Z',
+    version: 1,
+  });
+
   it('is open, partly, done or wrong', () => {
     const state = (stock: string, station: Parameters<typeof stationState>[1]) => {
       const record = demoRecord(stock);
-      return stationState(
-        record,
-        station,
-        checkRecord(record, { system: 'us', today: '2026-04-15' }),
-      );
+      return stationState(record, station, checkRecord(record, look));
     };
     expect(stationState(emptyRecord, 'hitch', [])).toBe('open');
     expect(state('TQ-0417', 'utilities')).toBe('partly');
-    expect(state('TQ-0417', 'labels')).toBe('done');
+    const unit = demoRecord('TQ-0417');
+    const photos = {
+      a: photoOf('specs.vin'),
+      b: photoOf('specs.uvw'),
+      c: photoOf('specs.coldPressure'),
+    };
+    const pictured = { ...unit, photos };
+    const record = changesByLabelPhotos(pictured).reduce(
+      (before, change) => applyChange(before, change, 'Ines Rook', '2026-04-15T09:00:00.000Z'),
+      pictured,
+    );
+    expect(stationState(record, 'labels', checkRecord(record, look))).toBe('done');
     expect(state('TQ-0365', 'labels')).toBe('wrong');
   });
 

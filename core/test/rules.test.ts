@@ -123,6 +123,8 @@ const cases: readonly Case[] = [
   ['label-photo-missing', 'look', { gvwr: '5000', uvw: '4000', ccc: '980' }],
   ['label-photo-missing', 'quiet', { gvwr: '5000', uvw: '4000' }],
   ['label-photo-missing', 'quiet', { gvwr: '5000', uvw: '4000', ccc: '980' }, { labelPhotos: 'standard' }],
+  ['label-tick-without-photos', 'doubtful', {}, { labelPhotos: 'standard' }],
+  ['label-tick-without-photos', 'quiet', { gvwr: '5000' }],
   ['breakaway-power', 'doubtful', {}, { breakaway: 'standard', battery: 'none' }],
   ['breakaway-power', 'quiet', {}, { breakaway: 'standard', battery: 'ours' }],
   ['breakaway-power', 'quiet', {}, { breakaway: 'standard' }],

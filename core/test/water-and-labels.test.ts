@@ -10,6 +10,7 @@ import {
   leftToLabel,
   heaterRates,
   levelsAfter,
+  otherReadings,
   panelsOf,
   recoveryMinutes,
   recoveryRate,
@@ -196,5 +197,30 @@ describe('the line of the weight label', () => {
     });
     const features = { labelPhotos: { value: { state: 'standard' }, version: 1 } };
     expect(changesByLabelPhotos(record({ photos, features }))).toEqual([]);
+    // One is taken off again: so is the tick.
+    const rest = { b: photos.b, c: photos.c };
+    const [off] = changesByLabelPhotos(record({ photos: rest, features }));
+    expect(off).toMatchObject({ key: 'labelPhotos', value: null });
+  });
+});
+
+const at = '2026-04-01T09:00:00.000Z';
+
+describe('a label that is read again', () => {
+  const vin = { kind: 'text', text: '5FGTA2422R1000417' } as const;
+  const entry = (how: 'read' | 'told') => ({ value: vin, how, by: 'Ines', at, version: 1 });
+  const other = {
+    key: 'vin' as const,
+    value: { kind: 'text' as const, text: '5FGTA2422R1000418' },
+  };
+
+  it('may be another unit’s where its VIN differs from the one that was read', () => {
+    const record = { ...emptyRecord, specs: { vin: entry('read') } };
+    expect(otherReadings(record, [other])).toEqual([{ key: 'vin', before: vin, now: other.value }]);
+    expect(otherReadings(record, [{ key: 'vin', value: vin }])).toEqual([]);
+  });
+
+  it('is not asked about over hearsay', () => {
+    expect(otherReadings({ ...emptyRecord, specs: { vin: entry('told') } }, [other])).toEqual([]);
   });
 });

@@ -32,5 +32,6 @@ export { tyrePositions } from './entries/tyres.ts';
 export type { Choice } from './choice.ts';
 export * from './condition/index.ts';
 export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './wordings.ts';
+export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
 export { findEntries } from './find.ts';
 export { inText } from './in-text.ts';

@@ -72,7 +72,10 @@ const inputsOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): string 
   const wheels = rule.reads?.includes('wheels')
     ? Object.entries(record.wheels).map(([key, entry]) => [key, entry?.value])
     : undefined;
-  const more = [place, others, wheels].filter((one) => one !== undefined);
+  const photos = rule.reads?.includes('photos')
+    ? Object.values(record.photos).map((entry) => entry?.value.of)
+    : undefined;
+  const more = [place, others, wheels, photos].filter((one) => one !== undefined);
   return JSON.stringify(inOrder([...values, ...more]));
 };
 

@@ -1,6 +1,9 @@
 import {
   entryFor,
   features,
+  isFitted,
+  labelTargets,
+  lawfulLabels,
   knownBy,
   specs,
   type FeatureKey,
@@ -119,4 +122,49 @@ const labelPhotoMissing: Rule = {
   },
 };
 
-export const evidenceRules: readonly Rule[] = [sourcesInConflict, labelPhotoMissing];
+const labelTickWithoutPhotos: Rule = {
+  key: 'label-tick-without-photos',
+  about: 'Labels are ticked as photographed only where there is a photo of each',
+  needs: ['labelPhotos'],
+  reads: ['photos'],
+  source: 'Common practice',
+  test: (record) => {
+    const entry = record.features.labelPhotos;
+    if (!entry || !isFitted(entry.value.state)) return [];
+    const shown = new Set(Object.values(record.photos).flatMap((photo) => photo?.value.of ?? []));
+    const missing = lawfulLabels.filter(
+      (kind) => !labelTargets(kind).some((target) => shown.has(target)),
+    );
+    if (missing.length === 0) return [];
+    const names = missing.map(({ label }) => inSentence(label)).join(', ');
+    return [
+      say({
+        field: 'labelPhotos',
+        severity: 'doubtful',
+        title: 'Ticked, but no photo',
+        sentence: `The labels are ticked as photographed, and there’s no photo here of: ${names}. Take it, or take the tick off.`,
+        ways: [
+          {
+            kind: 'enter',
+            label: 'Take the tick off',
+            changes: [
+              {
+                part: 'features',
+                key: 'labelPhotos',
+                value: null,
+                how: entry.how,
+                basedOn: entry.version,
+              },
+            ],
+          },
+        ],
+      }),
+    ];
+  },
+};
+
+export const evidenceRules: readonly Rule[] = [
+  sourcesInConflict,
+  labelPhotoMissing,
+  labelTickWithoutPhotos,
+];

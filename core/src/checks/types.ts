@@ -37,7 +37,7 @@ export interface Rule {
   readonly needs: readonly (SpecKey | FeatureKey)[];
   /** Whole parts of the record that it reads besides; `others`: what worse sources say of its fields. */
   readonly reads?: readonly (
-    'features' | 'places' | 'others' | 'wheels' | 'inspection' | 'signatures'
+    'features' | 'places' | 'others' | 'wheels' | 'inspection' | 'signatures' | 'photos'
   )[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;

@@ -115,6 +115,34 @@ export const forbiddenPairs = (
   );
 };
 
+/** Before all changes of a year. */
+const atFirst = '0000-00';
+
+/** The months in which a unit may have been built as far as its sheet tells them apart. */
+const buildsOf = (sheet: ModelSheet, series: ModelSheet | undefined): readonly string[] => [
+  atFirst,
+  ...new Set([...sheet.midYear, ...(series?.midYear ?? [])].map(({ from }) => from)),
+];
+
+type Values = Readonly<Partial<Record<string, unknown>>>;
+
+const sameIn = (all: readonly Values[]): Values => {
+  const [first = {}, ...rest] = all;
+  return Object.fromEntries(
+    Object.entries(first).filter(([key, value]) =>
+      rest.every((values) => JSON.stringify(values[key]) === JSON.stringify(value)),
+    ),
+  );
+};
+
+/** What holds whenever it was built: what a change in mid-year touched is not known without its date. */
+const inCommon = (all: readonly SheetValues[]): SheetValues =>
+  ({
+    specs: sameIn(all.map(({ specs }) => specs)),
+    features: sameIn(all.map(({ features }) => features)),
+    places: sameIn(all.map(({ places }) => places)),
+  }) as SheetValues;
+
 /** What this unit has by its sheet, as built and as ordered; undefined where the yard has no such sheet. */
 export const inheritedBy = (
   record: UnitRecord,
@@ -124,9 +152,9 @@ export const inheritedBy = (
   if (!sheet) return undefined;
   const series = seriesSheetOf(sheet, sheets);
   const packages = [...sheet.packages, ...(series?.packages ?? [])];
-  const build = {
-    built: textOf(record, 'buildDate'),
-    packages: packagesOn(record, packages).keys,
-  };
-  return { sheet, values: composed(sheet, series, build) };
+  const built = textOf(record, 'buildDate');
+  const keys = packagesOn(record, packages).keys;
+  const whenever = built === undefined ? buildsOf(sheet, series) : [built];
+  const each = whenever.map((one) => composed(sheet, series, { built: one, packages: keys }));
+  return { sheet, values: inCommon(each) };
 };

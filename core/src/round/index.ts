@@ -13,8 +13,8 @@ export {
 export { keypadFor, type Keypad, type PadKey } from './keypad.ts';
 export {
   changesByLabelPhotos,
-  labelKinds,
   labelsOf,
-  labelTargets,
-  type LabelKind,
+  labelsWithoutPhoto,
+  otherReadings,
+  type OtherReading,
 } from './labels.ts';

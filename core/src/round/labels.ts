@@ -1,47 +1,11 @@
-import type { SpecKey } from '../catalogue/index.ts';
-import { countedOf, type Change, type UnitRecord } from '../record/index.ts';
-
-/** A label of a unit, and the fields it settles, in the order in which it is read. */
-export interface LabelKind {
-  readonly key: 'vin' | 'weight' | 'tyre' | 'number';
-  readonly label: string;
-  /** Where it is as a rule. */
-  readonly where: string;
-  readonly settles: readonly SpecKey[];
-  /** The feature that says it is on the unit. */
-  readonly feature?: 'vinLabel' | 'weightLabel' | 'tyreLabel';
-}
-
-/** Labels by 49 CFR 565, 571.110 and 571.120, from memory; where they sit is common practice. */
-export const labelKinds: readonly LabelKind[] = [
-  {
-    key: 'vin',
-    label: 'VIN label',
-    where: 'Off-door side, in front, low on the wall; and on the frame.',
-    settles: ['vin', 'buildDate', 'gvwr', 'axleRating'],
-    feature: 'vinLabel',
-  },
-  {
-    key: 'weight',
-    label: 'Weight label',
-    where: 'Inside the entry door or beside it: what may be loaded, and the weight as built.',
-    settles: ['uvw', 'ccc', 'labelWater', 'hitchWeight'],
-    feature: 'weightLabel',
-  },
-  {
-    key: 'tyre',
-    label: 'Tyre label',
-    where: 'Off-door side in front, with the VIN label or below it.',
-    settles: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
-    feature: 'tyreLabel',
-  },
-  {
-    key: 'number',
-    label: 'Stock tag',
-    where: 'In a window or on the tongue: the yard’s own.',
-    settles: ['stockNumber'],
-  },
-];
+import {
+  labelKinds,
+  labelTargets,
+  lawfulLabels,
+  type LabelKind,
+  type SpecKey,
+} from '../catalogue/index.ts';
+import { agree, countedOf, type Change, type SpecValue, type UnitRecord } from '../record/index.ts';
 
 /** The labels of a unit with what they settle and is not read off them yet. */
 export const labelsOf = (
@@ -56,22 +20,45 @@ export const labelsOf = (
     ),
   }));
 
-/** What a photo of a label is attached to: every field that it settles. */
-export const labelTargets = ({ settles }: LabelKind): readonly string[] =>
-  settles.map((key) => `specs.${key}`);
-
-/** The labels that law asks for; a stock tag is the yard's own. */
-const lawful: ReadonlySet<LabelKind['key']> = new Set(['vin', 'weight', 'tyre']);
-
-/** The change that ticks the labels as photographed, once there is a photo of each; none before, and none twice. */
-export const changesByLabelPhotos = (record: UnitRecord): readonly Change[] => {
+/** The labels that law asks for of which there is no photo. */
+export const labelsWithoutPhoto = (record: UnitRecord): readonly LabelKind[] => {
   const shown = new Set(Object.values(record.photos).flatMap((entry) => entry?.value.of ?? []));
-  const all = labelKinds.filter(({ key }) => lawful.has(key));
-  const state = record.features.labelPhotos;
-  const isThere = all.every((kind) => labelTargets(kind).some((target) => shown.has(target)));
-  if (!isThere || state?.value.state === 'standard') return [];
-  const basedOn = state?.version ?? 0;
-  return [
-    { part: 'features', key: 'labelPhotos', value: { state: 'standard' }, how: 'seen', basedOn },
-  ];
+  return lawfulLabels.filter((kind) => !labelTargets(kind).some((target) => shown.has(target)));
 };
+
+/**
+ * The change by which “labels photographed” says what the photos show: ticked once there is one of each label, off
+ * again when one is gone.
+ */
+export const changesByLabelPhotos = (record: UnitRecord): readonly Change[] => {
+  const state = record.features.labelPhotos;
+  const isThere = labelsWithoutPhoto(record).length === 0;
+  const isTicked = state?.value.state === 'standard';
+  if (isThere === isTicked) return [];
+  const basedOn = state?.version ?? 0;
+  const value = isThere ? { state: 'standard' as const } : null;
+  return [{ part: 'features', key: 'labelPhotos', value, how: 'seen', basedOn }];
+};
+
+/** What a label was read to say, and what was read before. */
+export interface OtherReading {
+  readonly key: SpecKey;
+  readonly before: SpecValue;
+  readonly now: SpecValue;
+}
+
+/** Figures that belong to one unit alone: where they differ from what was read, it may be another unit's label. */
+const ofOneUnit: ReadonlySet<SpecKey> = new Set(['vin', 'gvwr', 'axleRating', 'uvw', 'ccc']);
+
+/** In what a label that is read now differs from what was read off it before. */
+export const otherReadings = (
+  record: UnitRecord,
+  read: readonly { readonly key: SpecKey; readonly value: SpecValue }[],
+): readonly OtherReading[] =>
+  read.flatMap(({ key, value }) => {
+    const entry = record.specs[key];
+    const wasRead = entry?.how === 'read' && ofOneUnit.has(key);
+    return wasRead && !agree(entry.value, value, key)
+      ? [{ key, before: entry.value, now: value }]
+      : [];
+  });

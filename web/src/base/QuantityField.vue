@@ -40,6 +40,9 @@ watch([amount, () => props.system], ([value]) => {
 
 const reading = computed(() => {
   if (typed.value.trim() === '') return { value: undefined, problem: '' };
+  // What stands there rounded, in the reader's units, is still the amount itself: 9,000 lb stay 9,000 lb.
+  if (amount.value !== undefined && typed.value === shown(amount.value))
+    return { value: amount.value, problem: '' };
   const read = parseQuantity(typed.value, props.display, props.system);
   if (!read.ok) return { value: undefined, problem: sentence(props.label, read.problem) };
   const { least, most, display, system } = props;

@@ -8,6 +8,7 @@ import {
   labelsOf,
   labelTargets,
   nameOf,
+  otherReadings,
   specEntry,
   type Change,
   type LabelKind,
@@ -55,6 +56,7 @@ const notice = ref('');
 const busy = ref(false);
 watch(at, () => {
   typed.value = {};
+  asking.value = false;
   problem.value = '';
   notice.value = '';
 });
@@ -77,8 +79,33 @@ const broken = computed(() =>
   ),
 );
 
+/** Figures that differ from what was read before: whose label it is is asked first. */
+const others = computed(() =>
+  otherReadings(
+    props.unit.record,
+    read.value.map(({ spec, value }) => ({ key: spec.key, value })),
+  ),
+);
+const asking = ref(false);
+const otherWords = computed(() =>
+  others.value.map(({ key, before, now }) => ({
+    key,
+    words: `${specEntry(key).label}: ${formatSpec(key, now, session.system, 'read')} now, ${formatSpec(key, before, session.system, 'read')} before`,
+  })),
+);
+const drop = (): void => {
+  typed.value = {};
+  asking.value = false;
+  notice.value = 'Nothing was changed. Take the photo off this unit if it is another’s.';
+};
+
 const keep = async (): Promise<void> => {
   problem.value = '';
+  if (others.value.length > 0 && !asking.value) {
+    asking.value = true;
+    return;
+  }
+  asking.value = false;
   const changes: Change[] = read.value.map(({ spec, value }) => ({
     part: 'specs',
     key: spec.key,
@@ -238,8 +265,21 @@ const standIn = async (): Promise<void> => {
         </div>
         <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
         <p v-else-if="notice" class="soft" role="status">{{ notice }}</p>
+        <div v-if="asking && others.length" class="asking" role="alert">
+          <p><strong>Whose label is this?</strong> It was read otherwise before.</p>
+          <ul>
+            <li v-for="one in otherWords" :key="one.key">{{ one.words }}</li>
+          </ul>
+          <Button type="submit" label="It’s this unit’s: put it in place of the other" />
+          <Button
+            type="button"
+            severity="secondary"
+            label="It’s another unit’s: change nothing"
+            @click="drop"
+          />
+        </div>
         <Button
-          v-if="mayWrite"
+          v-else-if="mayWrite"
           type="submit"
           :label="read.length > 1 ? `Keep ${read.length} as read` : 'Keep it as read'"
           :disabled="read.length === 0 || broken"
@@ -250,6 +290,14 @@ const standIn = async (): Promise<void> => {
 </template>
 
 <style scoped>
+.asking {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding-left: 12px;
+  border-left: 3px solid var(--brick);
+}
+
 .kinds {
   display: flex;
   overflow-x: auto;

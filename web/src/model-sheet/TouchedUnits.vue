@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { fieldLabel, fieldText, followsSheet, type Change } from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
@@ -18,7 +18,12 @@ const isFollowing = ({ id }: Touched): boolean => {
   const record = yard.units.get(id)?.record;
   return record !== undefined && followsSheet(record);
 };
-const chosen = ref(props.units.filter(isFollowing).map(({ id }) => id));
+const chosen = ref<string[]>([]);
+/** Opened by its address, the page has to fetch the yard's units before it knows which of them follow. */
+onMounted(async () => {
+  if (!yard.loaded) await yard.load();
+  chosen.value = props.units.filter(isFollowing).map(({ id }) => id);
+});
 
 const shown = 6;
 const textOf = ({ part, key, value, how }: Change): string =>

@@ -65,7 +65,12 @@ const changesSince = computed(() => {
   const built = textOf(record.value, 'buildDate');
   return (sheet.value?.midYear ?? []).map((change) => ({
     ...change,
-    isOn: built !== undefined && built.slice(0, 7) >= change.from,
+    onUnit:
+      built === undefined
+        ? 'unknown here until its build date is read'
+        : built.slice(0, 7) >= change.from
+          ? 'this unit was built after'
+          : 'this unit was built before',
   }));
 });
 
@@ -220,10 +225,7 @@ const print = (): void => window.print();
           <h3>Changed in mid-year</h3>
           <p v-for="change in changesSince" :key="change.from">
             {{ change.says }}
-            <span class="small soft"
-              >From {{ change.from }}:
-              {{ change.isOn ? 'this unit was built after' : 'not on this unit' }}</span
-            >
+            <span class="small soft">From {{ change.from }}: {{ change.onUnit }}</span>
           </p>
         </template>
         <template v-if="sheet.objections.length">

@@ -4,7 +4,13 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref, watch } from 'vue';
 import { format } from 'date-fns';
-import { targetLabel, type Change, type Photo, type UnitRecord } from '@fair-gable/core';
+import {
+  changesByLabelPhotos,
+  targetLabel,
+  type Change,
+  type Photo,
+  type UnitRecord,
+} from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import { useEdits } from '../record/edits.ts';
 import PhotoArrows from './PhotoArrows.vue';
@@ -33,12 +39,20 @@ watch(
 const shows = computed(() => (entry.value?.value.of ?? []).map(targetLabel).join(', '));
 const alt = computed(() => entry.value?.value.caption ?? `Photo of ${shows.value.toLowerCase()}`);
 
+/** A label that is no longer pictured is not ticked as photographed. */
+const unticked = (): readonly Change[] => {
+  const rest = Object.entries(props.record.photos).filter(([id]) => id !== props.photo);
+  return changesByLabelPhotos({ ...props.record, photos: Object.fromEntries(rest) }).filter(
+    ({ value }) => value === null,
+  );
+};
+
 const save = async (value: Photo | null, what: string): Promise<void> => {
   problem.value = '';
   const basedOn = entry.value?.version ?? 0;
   const change: Change = { part: 'photos', key: props.photo, value, how: 'seen', basedOn };
   try {
-    await edits.change(props.unit, [change], what);
+    await edits.change(props.unit, [change, ...(value === null ? unticked() : [])], what);
     if (value === null) emit('close');
   } catch (error) {
     problem.value = saying(error);

@@ -99,6 +99,9 @@ const keep = async (step: Step, changes: readonly Change[], how: HowKnown): Prom
   problem.value = '';
   chosen.value = undefined;
   usualHow.value = how;
+  // What is only taken from the sheet still wants looking at; it does not come up again at this stop.
+  if (changes.every((change) => change.how === 'sheet'))
+    later.value = new Set(later.value).add(step.id);
   try {
     await edits.change(props.unit.id, changes, step.entry.label.toLowerCase());
     await nextTick();

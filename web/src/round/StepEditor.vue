@@ -124,7 +124,8 @@ const choose = (state: FeatureState): void =>
 const confirm = (): void => {
   const { key } = entry.value;
   const part = props.record[props.step.part] as Partial<Record<string, { value: unknown }>>;
-  emit('keep', change(part[key]?.value, spec.value ? how.value : 'seen'), how.value);
+  // Who takes the sheet's word has neither read nor measured it.
+  emit('keep', change(part[key]?.value, 'sheet'), props.usualHow);
 };
 
 const states = computed(() =>
