@@ -14,6 +14,7 @@ import {
   stationState,
   type Change,
   type Place,
+  type UnitRecord,
 } from '@fair-gable/core';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
@@ -157,7 +158,7 @@ describe('a station’s state', () => {
       c: photoOf('specs.coldPressure'),
     };
     const pictured = { ...unit, photos };
-    const record = changesByLabelPhotos(pictured).reduce(
+    const record = changesByLabelPhotos(pictured).reduce<UnitRecord>(
       (before, change) => applyChange(before, change, 'Ines Rook', '2026-04-15T09:00:00.000Z'),
       pictured,
     );
