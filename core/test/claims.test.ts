@@ -6,6 +6,7 @@ import {
   emptyRecord,
   isSpecKey,
   modelTalk,
+  numberSpoken,
   pointsOf,
   riskyIn,
   type Evidence,
@@ -16,6 +17,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
+import * as sets from './claims-heard.ts';
 import { demoSheets } from './demo-sheets.ts';
 
 const entry = <T>(value: T, how: HowKnown) => ({
@@ -172,6 +174,85 @@ describe('a claim is graded by what is known', () => {
   });
 });
 
+describe('sentences as they are said beside a unit', () => {
+  const used = withSpec(demoRecord('TQ-0417'), 'condition', { kind: 'choice', choice: 'used' });
+  const risky = (says: string) => riskyIn(says, against(used)).map(({ key }) => key);
+  const worked = [...sets.worked, ...sets.second, ...sets.third, ...sets.fourth];
+
+  it('are many, and half of them harmless', () => {
+    const all = [...worked, ...sets.fresh];
+    expect(all.length).toBeGreaterThan(300);
+    expect(all.filter(({ claims }) => claims === undefined).length).toBeGreaterThan(150);
+    expect(new Set(all.map(({ says }) => says)).size).toBe(all.length);
+  });
+
+  it.each(
+    worked.filter(({ claims }) => claims !== undefined).map(({ says, claims }) => [says, claims]),
+  )('is found: %s', (says, claims) => expect(risky(says ?? '')).toContain(claims));
+
+  it.each(worked.filter(({ claims }) => claims === undefined).map(({ says }) => [says]))(
+    'is harmless: %s',
+    (says) => expect(risky(says)).toEqual([]),
+  );
+
+  it('nothing was fitted to are found nine times in ten, with fewer than one false alarm in twenty', () => {
+    const claiming = sets.fresh.filter(({ claims }) => claims !== undefined);
+    const harmless = sets.fresh.filter(({ claims }) => claims === undefined);
+    const found = claiming.filter(({ says }) => risky(says).length > 0).length;
+    const alarms = harmless.filter(({ says }) => risky(says).length > 0).length;
+    expect(found / claiming.length).toBeGreaterThanOrEqual(0.9);
+    expect(alarms / harmless.length).toBeLessThan(0.05);
+  });
+});
+
+describe('a figure in somebody’s own words', () => {
+  const holds = (amount: number) => withSpec(emptyRecord, 'freshTank', pounds(amount));
+
+  it.each([
+    ['The fresh tank holds forty gallons.', 'figure-freshTank not'],
+    ['Forty-seven gallons of fresh water.', 'figure-freshTank holds'],
+    ['About forty-five gallons of fresh water.', 'figure-freshTank holds'],
+    ['Almost fifty gallons of drinking water.', 'figure-freshTank not'],
+    ['More than forty-five gallons of fresh.', 'figure-freshTank holds'],
+    ['It has 178 liters of fresh water.', 'figure-freshTank holds'],
+  ])('%s', (says, grade) => expect(grades(says, against(holds(47)))).toEqual([grade]));
+
+  it('needs no name on its own card, and is nothing known where only a guess is', () => {
+    const own = { ...against(holds(47)), about: ['freshTank'] as const };
+    expect(grades('It holds forty gallons.', own)).toEqual(['figure-freshTank not']);
+    expect(grades('It holds forty gallons.', against(holds(47)))).toEqual([]);
+    const guess = withSpec(emptyRecord, 'freshTank', pounds(47), 'guessed');
+    expect(grades('The fresh tank holds 47 gallons.', against(guess))).toEqual([
+      'figure-freshTank open',
+    ]);
+  });
+
+  it.each([
+    ['forty-seven', 47],
+    ['a hundred and twenty', 120],
+    ['two thousand five hundred', 2500],
+    ['13.5k', 13_500],
+    ['1,200', 1200],
+  ])('%s is a number', (said, number) => expect(numberSpoken(said)).toBeCloseTo(number, 6));
+
+  it('of a weight is held against the weight that is named', () => {
+    const record = withSpec(withSpec(emptyRecord, 'gvwr', pounds(7490)), 'uvw', pounds(5572));
+    expect(grades('It weighs 5,572 lb dry.', against(record))).toEqual(['weighs-only holds']);
+    expect(grades('Empty it weighs 5,572 lb.', against(record))).toEqual(['weighs-only holds']);
+    expect(grades('It weighs only 5,572 lb.', against(record))).toEqual(['weighs-only not']);
+  });
+});
+
+describe('a wording that is offered instead', () => {
+  it('says no guess, no hearsay, and nothing that nobody has written down', () => {
+    for (const how of ['guessed', 'told'] as const) {
+      const record = withSpec(emptyRecord, 'freshTank', pounds(47), how);
+      const [claim] = claimsIn('You can boondock for a week.', against(record));
+      expect(claim?.instead).not.toMatch(/47|\{|nobody has/);
+    }
+  });
+});
+
 describe('the rows', () => {
   it('each have a key of their own, and places that can be filled', () => {
     expect(new Set(claimRows.map(({ key }) => key)).size).toBe(claimRows.length);
@@ -190,7 +271,10 @@ describe('the rows', () => {
   });
 
   it('are each tripped by a sentence above', () => {
-    const tripped = heard.flatMap(([, claims]) => claims.map((claim) => claim.split(' ')[0]));
+    const tripped = [
+      ...heard.flatMap(([, claims]) => claims.map((claim) => claim.split(' ')[0])),
+      ...sets.worked.map(({ claims }) => claims),
+    ];
     for (const { key } of claimRows) expect(tripped).toContain(key);
     expect(comparedRows.length).toBeGreaterThan(10);
   });

@@ -1,8 +1,10 @@
-import { featureEntry, isSpecKey, type FeatureKey } from '../catalogue/index.ts';
+import { featureEntry, isSpecKey, specEntry, type FeatureKey } from '../catalogue/index.ts';
 import { formatSpec, hasFeature, type UnitRecord } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
-import { compare, judge, type Evidence, type Judgement } from './judge.ts';
+import { compare, judge, judgeFigure, type Evidence, type Judgement } from './judge.ts';
+import { worded } from './lexicon.ts';
 import { claimRows, comparedRows, type ClaimRow } from './rows.ts';
+import { figuresIn } from './spoken.ts';
 
 /** A risky claim in some words, with what the record says to it. */
 export interface Claim extends Judgement {
@@ -19,45 +21,98 @@ export interface Claim extends Judgement {
 }
 
 const pattern = (words: readonly string[]): RegExp =>
-  new RegExp(String.raw`(?<![\w-])(?:${words.join('|')})(?![\w-])`, 'gi');
+  new RegExp(String.raw`(?<![\w-])(?:${words.map(worded).join('|')})(?![\w-])`, 'gi');
 
 const claims = claimRows.map((row) => ({ row, pattern: pattern(row.words) }));
 const comparisons = comparedRows.map((row) => ({ row, pattern: pattern(row.words) }));
 
-/** “Not the best”, “it isn’t leak-proof”: who denies a claim does not make it. */
-const denied = /(?:\bnot|n’t|\bnever|\bnor)(?: \w+){0,2} $/i;
+/** “Not the best”, “nobody can promise it never leaks”: who denies or doubts a claim does not make it. */
+const denied =
+  /(?:\bnot|n’t|\bnever|\bnor|\bnobody|\bno one|\bnone|\bhardly|\bdoubt|\brather than|\binstead of|\bwithout|\bdon’t believe|\bwary of|\bno such thing as|\bfar from|\bif)(?: [\w’-]+){0,6} $/i;
+/** Who cannot doubt it, or says more than that, claims it all the same. */
+const affirmed =
+  /\b(?:no|without (?:a |any )?|don’t|never|not) (?:doubt|only|just|kidding|exaggerat\w*)(?: [\w’-]+){0,6} $/i;
 
-/** “We were told: …”, “the label says: …”: it is told as somebody else’s. */
-const attributed = /\b(?:told|says|said): [^.?!]*$/i;
+/** “We were told: …”, “the label says …”, “people call it …”: it is told as somebody else’s. */
+const attributed =
+  /\b(?:told|says|said|call(?:s|ed)?(?: it)?|claims?|read(?:s|ing)?|brochure|so-called|advertis\w+|buyers? ask|you’ll hear|they’ll tell you)\b:?[^.?!;]*$/i;
 
 /** “A four-season label”: what is stuck on it is named, not claimed. */
-const named = /^ (?:label|decal|sticker|badge)/i;
+const named =
+  /^ (?:label|decal|sticker|badge|sign|brochure|means nothing|is (?:just |only )?(?:a|their) (?:word|name|slogan))/i;
 
-const isMade = (before: string, after: string): boolean =>
-  !denied.test(before) && !attributed.test(before) && !named.test(after);
+/** What it depends on is said with it, or it is asked. */
+const opened =
+  /\b(?:depends?|whether|it all comes down to|look (?:it )?up|your own vehicle’s door|ask the|let’s (?:see|check|work)|we’ll (?:check|see|work|find|look)|i’d (?:have to|want to) (?:check|look)|decides)\b/i;
 
-const matches = (text: string, of: RegExp): readonly { words: string; at: number }[] =>
+/** Who says what to do claims nothing by it. */
+const advised =
+  /^\W*(?:please |always |then |first |just )?(?:keep|look|check|set|leave|put|open|turn|read|measure|level|plug|grease|cook|shut|empty (?:the|both|all)|replace|reseal|close|walk|stand|drain|chock)(?! it forget| and forget)(?!,)\b/i;
+
+const clauseEnd = /[.!?;:—]|, (?:but|so|and)\b|\bbut\b/g;
+/** The thought before a place in a text: what is denied further back is another one. */
+const clauseBefore = (text: string, at: number): string => {
+  const before = text.slice(0, at);
+  const last = [...before.matchAll(clauseEnd)].at(-1);
+  return last ? before.slice(last.index + last[0].length) : before;
+};
+
+/** The sentence round a place, with how it ends. */
+const sentenceAt = (text: string, at: number): string => {
+  const from = Math.max(...['.', '!', '?'].map((end) => text.lastIndexOf(`${end} `, at)), -1) + 1;
+  const rest = text.slice(at).search(/[.!?](?:\s|$)/);
+  return rest < 0 ? text.slice(from) : text.slice(from, at + rest + 1);
+};
+
+const isMade = (text: string, at: number, words: string, evenAdvised = false): boolean => {
+  const before = clauseBefore(text, at);
+  const sentence = sentenceAt(text, at);
+  if (sentence.trim().endsWith('?') || opened.test(sentence)) return false;
+  if (!evenAdvised && advised.test(sentence)) return false;
+  if (attributed.test(text.slice(0, at)) || named.test(text.slice(at + words.length))) return false;
+  return affirmed.test(before) || !denied.test(before);
+};
+
+const matches = (
+  text: string,
+  of: RegExp,
+  evenAdvised = false,
+): readonly { words: string; at: number }[] =>
   [...text.matchAll(of)]
     .map((match) => ({ words: match[0], at: match.index }))
-    .filter(({ words, at }) => isMade(text.slice(0, at), text.slice(at + words.length)));
+    .filter(({ words, at }) => isMade(text, at, words, evenAdvised));
 
-/** Puts what is known into a wording; what is not known is said to be so. */
-const filled = ({ instead, judged }: ClaimRow, record: UnitRecord, system: System): string => {
+/** A sentence of a wording in which something would have to be said that nobody knows, or only guesses. */
+const filledPart = (part: string, { judged }: ClaimRow, record: UnitRecord, system: System) => {
   const features: readonly FeatureKey[] = judged.by === 'features' ? judged.features : [];
-  const has = features.filter((key) => hasFeature(record, key));
-  return instead.replaceAll(/\{(\w+)\}/g, (_, key: string) => {
-    if (key === 'features')
-      return has.map((of) => featureEntry(of).noun).join(', ') || 'nothing that was looked for';
+  const has = features.filter(
+    (key) => hasFeature(record, key) && isSure(record.features[key]?.how),
+  );
+  const blanks = [...part.matchAll(/\{(\w+)\}/g)].map(([, key = '']) => key);
+  const text = (key: string): string | undefined => {
+    if (key === 'features') return has.map((of) => featureEntry(of).noun).join(', ') || undefined;
     const entry = isSpecKey(key) ? record.specs[key] : undefined;
-    return isSpecKey(key) && entry
-      ? formatSpec(key, entry.value, system, entry.how)
-      : 'what nobody has written down yet';
-  });
+    if (!isSpecKey(key) || !entry || !isSure(entry.how)) return undefined;
+    return formatSpec(key, entry.value, system, entry.how);
+  };
+  if (blanks.some((key) => text(key) === undefined)) return undefined;
+  return part.replaceAll(/\{(\w+)\}/g, (_, key: string) => text(key) ?? '');
 };
+
+const isSure = (how: string | undefined): boolean =>
+  how !== undefined && how !== 'guessed' && how !== 'told';
+
+/** Puts what is known into a wording; sentences that would say what nobody knows are left out. */
+const filled = (row: ClaimRow, record: UnitRecord, system: System): string =>
+  row.instead
+    .split(/(?<=[.;]) /)
+    .flatMap((part) => filledPart(part, row, record, system) ?? [])
+    .join(' ')
+    .replace(/;$/, '.') || 'I’d want to look that up before I say it.';
 
 const claimed = (text: string, evidence: Evidence): readonly Claim[] =>
   claims.flatMap(({ row, pattern: of }) =>
-    matches(text, of).map(({ words, at }) => ({
+    matches(text, of, row.evenAdvised).map(({ words, at }) => ({
       key: row.key,
       about: row.about,
       words,
@@ -67,6 +122,23 @@ const claimed = (text: string, evidence: Evidence): readonly Claim[] =>
       ...judge(row, words, evidence),
     })),
   );
+
+const figured = (text: string, evidence: Evidence): readonly Claim[] =>
+  figuresIn(text, evidence.about ?? [])
+    .filter(({ words, at }) => isMade(text, at, words))
+    .map((figure) => {
+      const label = specEntry(figure.key).label;
+      const judgement = judgeFigure(figure, evidence);
+      return {
+        key: `figure-${figure.key}`,
+        about: label,
+        words: figure.words,
+        at: figure.at,
+        needs: 'the number itself, read or measured on this unit',
+        instead: judgement.because,
+        ...judgement,
+      };
+    });
 
 const compared = (text: string, evidence: Evidence): readonly Claim[] =>
   comparisons.flatMap(({ row, pattern: of }) =>
@@ -93,9 +165,11 @@ const typographic = (text: string): string => text.replaceAll("'", '’');
  */
 export const claimsIn = (text: string, evidence: Evidence): readonly Claim[] => {
   const words = typographic(text);
-  const all = [...claimed(words, evidence), ...compared(words, evidence)].toSorted(
-    (a, b) => a.at - b.at || b.words.length - a.words.length,
-  );
+  const all = [
+    ...claimed(words, evidence),
+    ...figured(words, evidence),
+    ...compared(words, evidence),
+  ].toSorted((a, b) => a.at - b.at || b.words.length - a.words.length);
   return all.filter(
     (claim, i) => !all.slice(0, i).some((before) => claim.at < before.at + before.words.length),
   );

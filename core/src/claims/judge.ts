@@ -16,6 +16,7 @@ import {
 } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { ClaimRow, ComparedRow, Judged } from './rows.ts';
+import { numberSpoken, spokenNumber, type SaidFigure } from './spoken.ts';
 
 /** Whether a claim may be made: yes; no; or nobody knows enough. */
 export type Grade = 'holds' | 'not' | 'open';
@@ -32,6 +33,8 @@ export interface Evidence {
   /** The other units of the yard, for comparisons. */
   readonly stock: readonly UnitRecord[];
   readonly system: System;
+  /** What the words are of: a figure in them needs no name. */
+  readonly about?: readonly SpecKey[];
 }
 
 /** Hearsay proves nothing: what was read, measured or seen on the unit itself, or said by its maker. */
@@ -92,11 +95,19 @@ const amountIn = (value: SpecValue | undefined): number | undefined => {
 /** Pounds in a kilogram; NIST SP 811, appendix B.8, turned round. */
 const poundsInKilogram = 2.204623;
 
+const firstNumber = new RegExp(spokenNumber, 'i');
+
 /** The first number of some words, pounds where it is kilograms. @example numberIn('only 4,980 lb') // 4980 */
 const numberIn = (words: string): number | undefined => {
-  const found = /\d[\d,]*(?:\.\d+)?/.exec(words)?.[0];
+  const found = firstNumber.exec(words)?.[0];
   if (found === undefined) return undefined;
-  return Number(found.replaceAll(',', '')) * (/k(?:g|ilo)/i.test(words) ? poundsInKilogram : 1);
+  return numberSpoken(found) * (/k(?:g|ilo)/i.test(words) ? poundsInKilogram : 1);
+};
+
+/** Which weight is meant, by the words beside it; the gross rating where none is named, for it is towed loaded. */
+const weightNamed = (words: string): SpecKey => {
+  if (/hitch|tongue/i.test(words)) return 'hitchWeight';
+  return /dry|empty|unloaded|as built/i.test(words) ? 'uvw' : 'gvwr';
 };
 
 /** Whoever rounds to the last figure but two says the same number. */
@@ -152,6 +163,8 @@ export const judge = (row: ClaimRow, words: string, evidence: Evidence): Judgeme
       return byFeatures(judged.features, record);
     case 'choices':
       return byChoices(judged.choices, evidence);
+    case 'weight':
+      return byNumber(weightNamed(words), words, evidence);
     case 'number':
       return byNumber(judged.spec, words, evidence);
     case 'inspection':
@@ -161,6 +174,30 @@ export const judge = (row: ClaimRow, words: string, evidence: Evidence): Judgeme
     case 'paper':
       return byPaper(judged.feature, record);
   }
+};
+
+/** By so much may differ what is said with “about”, and what is said flatly: somebody rounds. */
+const roughly = { about: 0.06, flat: 0.02 } as const;
+
+/** Whether a figure is as it was said: about so much, under it, over it, or just so. */
+const isAsSaid = ({ amount, hedge }: SaidFigure, value: number): boolean => {
+  const off = Math.abs(amount - value) / value;
+  if (/under/.test(hedge)) return value <= amount && off <= 0.15;
+  if (/over|more|least|good/.test(hedge)) return value >= amount && off <= 0.15;
+  return off <= (hedge ? roughly.about : roughly.flat);
+};
+
+/** Judges a figure that was said of something by what the record has of it. */
+export const judgeFigure = (said: SaidFigure, { record, system }: Evidence): Judgement => {
+  const { key } = said;
+  const { label } = specEntry(key);
+  const value = amountIn(record.specs[key]?.value);
+  const text = valueText(record, key, system);
+  if (value === undefined || text === undefined || !isEvidence(record.specs[key]?.how))
+    return { grade: 'open', because: `${label}: not known well enough to say a number.` };
+  return isAsSaid(said, value)
+    ? { grade: 'holds', because: `${label}: ${text}.` }
+    : { grade: 'not', because: `${label}: ${text}, which is another number.` };
 };
 
 /**

@@ -8,13 +8,15 @@ export interface ClaimRow {
   readonly key: string;
   /** What is claimed, in a word or two. */
   readonly about: string;
-  /** Pieces of regular expressions, case left aside; each is looked for as whole words. */
+  /** Patterns of meanings (lexicon.ts), case left aside; each is looked for as whole words. */
   readonly words: readonly string[];
   /** What would have to be known before anybody says so. */
   readonly needs: string;
   /** What can be said instead. Places in braces are filled from the record. */
   readonly instead: string;
   readonly judged: Judged;
+  /** Risky as advice too. */
+  readonly evenAdvised?: true;
 }
 
 /** How the evidence for a claim is weighed. */
@@ -25,6 +27,8 @@ export type Judged =
   | { readonly by: 'features'; readonly features: readonly FeatureKey[] }
   /** A spec has to be one of these choices, all of them that are named. */
   | { readonly by: 'choices'; readonly choices: Readonly<Partial<Record<SpecKey, string[]>>> }
+  /** A weight: judged against the one that is named, the gross rating where none is. */
+  | { readonly by: 'weight' }
   /** A number that stands beside the words has to be the record’s. */
   | { readonly by: 'number'; readonly spec: SpecKey }
   /** Somebody signed the inspection, with nothing failed. */
@@ -35,7 +39,7 @@ export type Judged =
   | { readonly by: 'paper'; readonly feature: FeatureKey };
 
 const most =
-  '(?:the )?(?:best|finest|greatest|number one|no\\. ?1|leading|premier|ultimate|unbeatable|unmatched)';
+  '(?:the )?(?:very )?(?:best|finest|greatest|number one|no\\. ?1|leading|premier|ultimate)';
 
 export const claimRows: readonly ClaimRow[] = [
   {
@@ -45,9 +49,15 @@ export const claimRows: readonly ClaimRow[] = [
       '(?:four|4|all)[- ]seasons?',
       'arctic',
       'polar',
-      'winter(?: package|[- ]ready|[- ]proof)',
-      'any weather',
+      'winter(?:[- ]ready|[- ]proof|ized|[- ]package)',
+      'any (?:weather|climate|temperature)',
+      'all weathers?',
       'sub-?zero',
+      '(?:all[- ]?year|year[- ]?round|all year long|(?:12|twelve) months (?:a|of the) year|365 days|every (?:month|season))',
+      '(?:all|through(?:out)?|the whole|in the dead of|any) (?:the )?winter',
+      'warm .. (?:minus|below zero|blizzard|snowstorm|however cold|no matter how cold)',
+      '(?:however|no matter how) cold',
+      '(?:camp|live|use it|comfortable) .. (?:snow|blizzard|freezing|zero degrees)',
     ],
     needs:
       'a closed and heated belly, heated tanks and lines, valves inside and double panes; even then for how long is worked out, never promised',
@@ -69,11 +79,20 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'half-ton',
     about: 'What can tow it',
     words: [
-      '(?:half|1/2|½)[- ]?ton[- ]?(?:towable|friendly|ready)',
+      '(?:half|quarter|1/2|½)[- ]?ton[- ]?(?:towable|friendly|ready|capable)',
       'light(?:est)?[- ](?:to[- ])?tow(?:ing)?',
-      'easy to tow',
-      '(?:any|every|most|your) (?:truck|suv|car|vehicle)s? (?:can|will|could) (?:tow|pull)',
-      '(?:suv|minivan|crossover|car)[- ]towable',
+      'easy (?:to (?:tow|pull)|towing|pulling)',
+      '(?:tows?|pulls?|follows?) (?:like a dream|like it’s not there|like nothing|beautifully|easily|effortlessly)',
+      '{vehicle}(?! (?:that|which|you|must|should)) .. {tows}',
+      '{vehicle} {tows}',
+      '{tows} .. (?:behind|with|by) .. {any} .. {vehicle}',
+      '{tows} (?:behind|with|by) {any} .. {vehicle}',
+      '{tows} (?:behind|with|by) {any} {vehicle}',
+      '{vehicle}[- ]towable',
+      '(?:don’t|do not|won’t) need .. (?:big|bigger|heavy|huge|special) .. {vehicle}',
+      '{vehicle} .. (?:all (?:it takes|you need)|is enough|is plenty|will do)',
+      'enough {vehicle}',
+      '(?:barely|hardly|never) .. (?:notice|feel|know) .. (?:back there|behind you|it’s there)',
     ],
     needs: 'the door label and ratings of one vehicle, held against the loaded weight',
     instead:
@@ -87,10 +106,18 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'delaminate',
     about: 'Walls for ever',
     words: [
-      '(?:cannot|can’t|can not|will not|won’t|never|no) delaminat\\w*',
+      '{never} .. delaminat\\w*',
+      '{never} delaminat\\w*',
       'delaminat\\w*[- ](?:proof|free)',
-      'rot[- ]?proof',
-      '(?:will|can) (?:never|not) rot',
+      '(?:rot|mold|mould|mildew|rust|corrosion)[- ]?(?:proof|free|resistant for life)',
+      '{wall} .. {never} .. {damaged}',
+      '{wall} {never} {damaged}',
+      '(?:impervious|immune) to .. (?:water|moisture|mold|mildew|rot|rust)',
+      '(?:impervious|immune) to (?:water|moisture|mold|mildew|rot|rust)',
+      '(?:mold|mildew|rot|rust) .. (?:can’t|cannot|won’t|will never|never) .. (?:grow|start|take hold|form|happen)',
+      '(?:mold|mildew|rot|rust) (?:can’t|cannot|won’t|will never|never) (?:grow|start|take hold|form|happen)',
+      '(?:can|will|could) (?:never|not) {damaged}',
+      '(?:lasts?|last) (?:forever|for ever|a lifetime|longer than you)',
     ],
     needs: 'nothing proves it: water gets into any wall whose seals are not looked after',
     instead:
@@ -101,11 +128,17 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'best',
     about: 'Best of all',
     words: [
-      `${most}(?: (?:in|of) (?:its|the|their) (?:class|category|segment|kind|industry|market))?`,
-      'in a class of its own',
-      'nothing (?:else )?(?:compares|comes close)',
+      `${most} (?:in|of) (?:its|the|their|this) (?:class|category|segment|kind|industry|market|line|lot)`,
+      `(?:it|this|that|these|they|here)(?:’s| is|’re| are) (?:simply |hands down |easily |just )?${most}(?! (?:in|of) (?:its|the|their|this|both)\\b)(?! (?:suited|fit|if|when|to|for|way|thing to do|\\w+ to |(?:i|we|you|they|he|she) (?:can|could|know|have)|time|place))`,
+      `(?:have|has|with|got|of|build|makes?|sells?) ${most}(?! (?:of both|suited|to|i can|way to))`,
+      `${most} (?:trailer|unit|camper|kitchen|bath|bed|bathroom|layout|floor plan|insulation|quality|brand|build|warranty|construction|walls?|roof|furnace|tank|storage|one)(?:s)?`,
+      'in a class (?:of its own|by itself)',
+      'nothing (?:else )?(?:out there )?(?:compares|comes close|beats it|touches it)',
       'second to none',
-      'state of the art',
+      'state[- ]of[- ]the[- ]art',
+      '(?:unbeatable|unmatched|unrivaled|unequaled|unparalleled|world[- ]class|top[- ]of[- ]the[- ]line|industry[- ]leading)',
+      '(?:better|tougher|stronger|quieter|warmer|nicer|built better) than (?:any|anything|every|all|the (?:rest|others|competition))',
+      '(?:beats?|blows away|outclasses|outsells) (?:any|anything|every|all|the (?:rest|others|competition))',
     ],
     needs: 'something named to be compared with, and a measure of it',
     instead:
@@ -116,10 +149,13 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'only',
     about: 'The only one',
     words: [
-      'the only (?:one|trailer|unit|camper|brand)',
-      'nobody else (?:has|makes|offers)',
-      'exclusive(?:ly)?',
-      'you won’t find (?:this|it|that) anywhere',
+      'the only (?:one|trailer|unit|camper|brand|maker|model|floor plan|layout)',
+      '(?:nobody|no one|no other \\w+) (?:else )?(?:has|makes|offers|builds|gives you)',
+      'exclusive(?:ly)? (?:to|ours|theirs|here|feature)',
+      '(?:you|you’ll) (?:won’t|never|will not|can’t) find (?:this|it|that|another|one)',
+      '(?:rarely|hardly ever|seldom|almost never|never) (?:do |will )?(?:you |we |i )?(?:ever )?(?:seen|see|find|found|offered|get) .. (?:size|class|length|price|short|small|this)',
+      '(?:rare|unheard of|unusual|uncommon) (?:in|at|for) .. (?:size|class|length|price)',
+      '(?:one of a kind|there’s nothing like it|unheard of)',
     ],
     needs: 'a look at everything that is made, which nobody has had',
     instead: 'Of the units on this yard, say which others have it.',
@@ -129,9 +165,12 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'multiple',
     about: 'So many times as much',
     words: [
-      '(?:two|three|four|five|ten|2|3|4|5|10)(?: times|x) (?:as|the|more|stronger|longer|better)',
+      '{number} ?(?:times|x) (?:as|the|more|stronger|longer|better|thicker|less|warmer|faster|bigger)',
       '(?:twice|double|triple) (?:as|the)',
-      '\\d+ ?(?:%|percent|per cent) (?:more|less|stronger|lighter|better|faster|warmer)',
+      '(?:half|a third|a quarter) (?:as|of what|the (?:price|cost|weight|size|time|effort|water|fuel|gas|propane|money|noise|work))',
+      '(?:\\d+|ten|twenty|thirty|forty|fifty) ?(?:%|percent|per cent) (?:more|less|stronger|lighter|better|faster|warmer|bigger|cheaper|quieter)',
+      '(?:doubles?|triples?|halves|cuts? in half)(?: (?:the|your))',
+      '(?:twice|double|half) (?:what|that of)',
     ],
     needs: 'both numbers: of this, and of what it is compared with',
     instead: 'Give both numbers, and what the other one is.',
@@ -141,9 +180,12 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'level',
     about: 'Stabilisers that level',
     words: [
-      'stabili[sz]ers? (?:that )?(?:level|lift)s?',
-      'stabili[sz]ers? (?:will|can) (?:level|lift)',
-      '(?:auto|self)[- ]?level(?:s|ling|ing)?',
+      '{stabilizer} .. {levels}',
+      '{stabilizer} (?:that )?{levels}',
+      '{levels} (?:it|this|the \\w+|itself)(?: \\w+)? (?:with|by|using|on) (?:the |its |these |those )?(?:\\w+ )?(?:stabili[sz]ers?|(?<!tongue |hitch )jacks)',
+      '(?:auto|self)[- ]?level(?:s|l?ing)?',
+      '(?:levels|leveling) (?:itself|by itself|at the push|with one button)',
+      '(?:push|press) (?:a|one|the) button .. level',
     ],
     needs: 'a levelling system; stabilisers steady and do not lift',
     instead: 'The stabilisers steady it once it stands level; they do not lift it.',
@@ -153,10 +195,14 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'no-upkeep',
     about: 'Nothing to do',
     words: [
-      '(?:maintenance|worry|hassle|care|trouble)[- ]free',
-      'no (?:maintenance|upkeep)',
+      '(?:maintenance|worry|hassle|care|trouble|service)[- ]free',
+      'no[- ](?:maintenance|upkeep|service)',
+      '(?:zero|hardly any|next to no) (?:maintenance|upkeep)',
+      '(?:never|nothing|don’t|won’t|no need) .. (?:maintain|maintenance|service|servicing|reseal\\w*|grease|caulk\\w*|upkeep)',
       '(?:never|nothing) (?:needs|to) (?:maintain|maintenance|service|servicing|reseal\\w*)',
-      'lifetime (?:roof|seal|axle|bearing)s?',
+      'lifetime (?:roof|seal|axle|bearing|warranty roof)s?',
+      '(?:set|seal) it and forget it',
+      '(?:takes?|needs?) care of itself',
     ],
     needs: 'nothing proves it: seals, bearings, filters and alarms are looked after on every unit',
     instead: 'Say what is looked after, and how often.',
@@ -166,9 +212,15 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'leak',
     about: 'No water in',
     words: [
-      '(?:leak|water)[- ]?(?:proof|tight)',
-      '(?:never|won’t|doesn’t|will not|does not|cannot) leaks?',
-      'no leaks',
+      '(?:leak|water|weather)[- ]?(?:proof|tight)',
+      '{seal} .. {cannot} leaks?',
+      '{cannot} leaks?',
+      '(?:no|zero) (?:leaks?|chance of (?:a )?leak)',
+      '(?:water|rain|moisture|damp) .. {cannot} {enters}',
+      '(?:water|rain|moisture|damp) {cannot} {enters}',
+      '(?:no|never any) (?:water|moisture) (?:damage|intrusion)? ?(?:ever|possible|in it)',
+      'bone[- ]dry',
+      'sealed (?:for life|forever|for good)',
     ],
     needs:
       'moisture readings say that it is dry where somebody measured, on that day; nothing says more',
@@ -179,11 +231,26 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'off-grid',
     about: 'Weeks without a hookup',
     words: [
-      '(?:fully|totally|completely) off[- ]grid',
-      'off[- ]grid (?:for (?:ever|weeks|days)|indefinitely)',
-      'unlimited (?:power|water|days)',
-      'never (?:have to )?plug(?: it)? in',
-      'runs? (?:everything|the (?:a/c|air ?con\\w*|ac)) (?:off|on|from) (?:the )?(?:solar|batter\\w+|sun)',
+      '{largely} (?:off[- ]grid|self[- ](?:contained|sufficient))',
+      'off[- ]grid .. {span}',
+      '(?:indefinitely|unlimited|endless|forever) .. (?:power|water|off[- ]grid|solar|{hookup})',
+      '(?:unlimited|endless) (?:power|water|days|hot water)',
+      'never (?:have to |need to )?(?:plug|hook)(?: it)? (?:in|up)',
+      '(?:never|don’t|won’t) (?:ever )?need .. {hookup}',
+      '(?:never|don’t|won’t) (?:ever )?need (?:a |any |to )?{hookup}',
+      'never run(?:s)? out of',
+      'runs? (?:everything|anything|the (?:a/c|air ?con\\w*|ac|microwave|fridge)|it all) .. (?:solar|batter\\w+|sun|roof)',
+      'run(?:s)? .. (?:a/c|ac|air ?con\\w*|everything) .. (?:solar|batter\\w+|sun)',
+      '{number} {span} .. (?:without|off|with no|on|away from|from) .. {hookup}',
+      '{number} {span} (?:without|off|with no|on|away from|from|of) {hookup}',
+      '{number} {span} (?:without|off|with no|on|away from|from|of) .. {hookup}',
+      '(?:lasts?|last you|go|stay|camp|good for|boondock|keeps? you going|out there) .. {number} {span}',
+      '(?:boondock|dry[- ]camp) .. {span}',
+      '(?:stay|be|camp|live|sit|go) (?:out|off)(?: there)? for .. {span}',
+      '(?:stay|be|camp|live|sit|go) (?:out|off)(?: there)? for {span}',
+      'for (?:days|weeks|nights|months|ages|long stretches) .. {hookup}',
+      '(?:stay|camp|live|last|go) .. {number} {span} .. {hookup}',
+      '{number} {span} of (?:boondocking|off[- ]grid|dry[- ]camping|power|water)',
     ],
     needs: 'tanks, battery and panels held against what these people use',
     instead:
@@ -194,14 +261,28 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'safe',
     about: 'Safe',
     words: [
-      '(?:perfectly|completely|totally|absolutely|100 ?%) safe',
+      '{largely} (?:safe|secure|stable)',
       '(?:the )?safest',
-      'fool[- ]?proof',
-      'nothing can (?:go wrong|happen)',
-      'you can’t (?:go wrong|break)',
-      'idiot[- ]?proof',
+      '(?:fool|idiot|child|kid|burglar|theft|fire|shatter|puncture|break|bullet|hail)[- ]?proof',
+      'nothing can (?:go wrong|happen|break|hurt)',
+      'you can’t (?:go wrong|break|hurt)',
       'sway[- ]?(?:proof|free)',
-      '(?:never|won’t) sway',
+      '(?:never|won’t|doesn’t|can’t|no) sways?',
+      '(?:never|won’t) .. sway',
+      '(?:unbreakable|indestructible|bullet ?proof|puncture[- ]?proof|shatter[- ]?proof|fail[- ]?safe)',
+      '{unbreakable} .. (?:can’t|cannot|won’t|will not|never|don’t|will never) (?:ever )?{fails}',
+      '{unbreakable} (?:can’t|cannot|won’t|will not|never|don’t|will never) (?:ever )?{fails}',
+      '(?:can’t|cannot|won’t|never) {fails} .. {unbreakable}',
+      '{stops} .. (?:any|every|all|whatever) .. {fire}',
+      '{stops} (?:any|every|all) {fire}',
+      '(?:can’t|cannot|won’t|will never|never) (?:catch fire|burn|tip over|roll over|jackknife)',
+      '(?:mice|rodent|bug|insect|pest|critter)[- ]?(?:proof|free|tight)',
+      '{pest} .. {cannot} {enters}',
+      '{pest} {cannot} {enters}',
+      'no {pest} .. {enters}',
+      'no {pest} (?:ever )?{enters}',
+      'keeps? (?:all |every |the )*{pest} out',
+      'keeps? out (?:all |every |the )*{pest}',
     ],
     needs: 'nobody can promise it',
     instead: 'Say what is fitted and what it does, and leave the judgement to them.',
@@ -215,10 +296,18 @@ export const claimRows: readonly ClaimRow[] = [
     about: 'Everything works',
     words: [
       'everything works',
-      'all (?:systems )?(?:works?|working|tested|go)',
-      '(?:fully|completely|thoroughly) (?:inspected|checked|tested)',
-      'ready to (?:go|camp|roll)',
+      '(?:everything|all of it|the whole thing)(?:’s| is) (?:working|in (?:perfect |good )?working order|been (?:checked|gone through|tested))',
+      'all (?:systems )?(?:work|working|tested|go)',
+      '{largely} (?:inspected|checked|tested|gone through)',
+      'thoroughly (?:inspected|checked|tested)',
+      '(?:it|this|that|trailer|unit|camper|one|she)(?:’s| is|’d be| will be)? (?:all |completely )?ready to (?:go|camp|roll)',
+      'ready to (?:camp|roll)',
       'turn[- ]?key',
+      '(?:nothing|not a thing) (?:is )?wrong with (?:it|this)',
+      'no (?:issues|problems|defects)(?: at all| whatsoever)?',
+      '(?:only|just|merely|purely) cosmetic',
+      'cosmetic only',
+      '(?:nothing but|no more than) (?:cosmetic|looks)',
     ],
     needs: 'a signed inspection in which nothing failed',
     instead: 'Say who inspected it, when, and what is still open.',
@@ -228,11 +317,12 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'as-new',
     about: 'As good as new',
     words: [
-      '(?:like|as good as|good as) new',
-      '(?:mint|showroom|perfect|flawless|immaculate) condition',
+      '(?:like|as good as|good as) (?:brand[- ])?new',
+      '(?:mint|showroom|perfect|flawless|immaculate|pristine) (?:condition|shape)',
       'flawless',
       'immaculate',
-      'not a (?:scratch|mark)',
+      'pristine',
+      'not a (?:scratch|mark|ding|dent)',
       'never (?:been )?used',
     ],
     needs: 'a unit sold as new, on which nothing is found',
@@ -260,8 +350,11 @@ export const claimRows: readonly ClaimRow[] = [
       'life-?time (?:warranty|guarantee)',
       '(?:fully|all|everything(?: is|’s)?) covered',
       'bumper[- ]to[- ]bumper',
-      '(?:we|i) (?:guarantee|promise)',
+      '(?:we|i) (?:guarantee|promise|swear)',
       'guaranteed',
+      '(?:warranty|coverage) covers? (?:everything|it all|anything)',
+      'covered for life',
+      '(?:you|you’ll) never pay (?:for|a)',
     ],
     needs: 'the maker’s paper, with its months and what it leaves out',
     instead: 'The maker’s paper says {warrantyWhole} months on the whole; read what it leaves out.',
@@ -274,9 +367,11 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'no-wood',
     about: 'No wood',
     words: [
-      '(?:no|zero|without) wood',
+      '(?:no|zero|without) wood(?! (?:in|behind|inside) (?:the|its|these) (?:\\w+ )?(?:walls?|frames?|framing|studs?))(?: anywhere| at all| in (?:it|this|the (?:trailer|unit|camper|whole)))',
+      '(?:there’s|there is|it has|has|contains|uses|with|got) (?:absolutely )?(?:no|zero|not a (?:stick|splinter|piece) of) wood(?! (?:in|behind|inside) (?:the|its|these) (?:\\w+ )?(?:walls?|frames?|framing|studs?))',
+      'not a (?:stick|splinter|piece) of wood',
       'wood[- ]free',
-      '(?:all|100 ?%|fully|completely)[- ](?:aluminium|aluminum|composite|fibreglass|fiberglass)',
+      '(?:all|100 ?%|fully|completely|entirely)[- ](?:aluminium|aluminum|composite|fibreglass|fiberglass)(?! (?:frame|framing|wall frame|skin|rims?|wheels?|steps?))',
     ],
     needs: 'framing, substrate, deck and cabinets, each by itself',
     instead:
@@ -295,17 +390,20 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'weighs-only',
     about: 'Its weight',
     words: [
-      '(?:only )?weighs (?:just |only |under |about )?[\\d,.]*\\d(?: ?(?:lbs?|pounds|kg|kilos?))?',
-      '(?:it’s|it is) (?:just|only) [\\d,.]*\\d ?(?:lbs?|pounds|kg|kilos?)',
+      '(?:(?:dry|empty|unloaded|loaded|fully loaded|gross|hitch|tongue|as built)(?: weight)?,? (?:it |of |is |weight )?(?:is )?)?(?:only )?weighs? (?:in at |just |only |under |about |barely |less than )?[\\d,.]*\\d(?: ?(?:lbs?|pounds|kg|kilos?))?(?: (?:dry|empty|unloaded|loaded|fully loaded|as built|on the hitch|on the tongue))?',
+      '(?:it’s|it is) (?:just|only) [\\d,.]*\\d ?(?:lbs?|pounds|kg|kilos?)(?: (?:dry|empty|unloaded|loaded|fully loaded|as built))?',
     ],
     needs: 'which weight: empty as built, as it stands, or as it may be loaded',
     instead: 'Empty as built {uvw}, and as it may be loaded {gvwr}: one is towed loaded.',
-    judged: { by: 'number', spec: 'gvwr' },
+    judged: { by: 'weight' },
   },
   {
     key: 'sleeps',
     about: 'How many sleep in it',
-    words: ['sleeps (?:up to )?\\d+', '(?:room|beds?) for \\d+ (?:people|adults|to sleep)'],
+    words: [
+      'sleeps (?:up to )?(?:\\d+|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a dozen)',
+      '(?:room|beds?|bunks?) for (?:\\d+|two|three|four|five|six|seven|eight|nine|ten)(?: (?:people|adults|kids|to sleep))?(?! (?:chairs|bikes|bicycles|coats|hours|minutes|pairs|bags))',
+    ],
     needs: 'the beds one by one, and for whom each is long and strong enough',
     instead: 'Places to sleep by the record: {sleeps}. Say who fits each.',
     judged: { by: 'number', spec: 'sleeps' },
@@ -314,14 +412,24 @@ export const claimRows: readonly ClaimRow[] = [
     key: 'price',
     about: 'A price that will not last',
     words: [
-      '(?:only|just) today',
+      '(?:only|just) (?:for )?today',
       'today only',
-      'price (?:goes|will go|is going) up',
+      'price (?:goes|will go|is going|went) up',
       '(?:lowest|cheapest|best) price',
       'last (?:one|chance)',
-      'won’t last',
-      'steal',
+      '(?:won’t|don’t|will not) last(?: long)?(?! (?:a|for|on|without|through|the))',
+      '(?:a|it’s|what a|total) steal',
       'below (?:cost|invoice)',
+      '(?:\\$|€)? ?\\d[\\d,.]*k?(?: ?(?:%|percent|dollars|grand|bucks))? (?:off|below|under|less than) .. (?:list|msrp|sticker|retail|price|invoice|new)',
+      '(?:\\$|€)? ?\\d[\\d,.]*k?(?: ?(?:%|percent|dollars|grand|bucks))? (?:off|below|under) (?:list|msrp|sticker|retail|the price|invoice)',
+      '(?:thousands|hundreds|a fortune|big|{number} (?:percent|%)) (?:off|below) (?:list|msrp|sticker|retail|the (?:list|sticker|price))',
+      'save .. (?:\\$|thousands|hundreds|percent|%)',
+      '(?:thousands|hundreds) (?:off|less)',
+      '(?:grand|bucks|dollars|percent|thousand|hundred|k) (?:off|below|under) (?:the |its |their )?(?:list|msrp|sticker|retail|invoice|price)',
+      '(?:save|saves|saving|saved) .. (?:off|below|under|compared)',
+      'somebody else (?:is )?(?:looking|coming|interested)',
+      '(?:going|gone) fast',
+      'deal of the (?:year|century|week)',
     ],
     needs: 'nothing: it presses people, and a recording outlives it',
     instead: 'Say what it costs when you are asked, and until when that holds.',
@@ -330,9 +438,12 @@ export const claimRows: readonly ClaimRow[] = [
   {
     key: 'range-heat',
     about: 'The range as a heater',
+    evenAdvised: true,
     words: [
-      '(?:range|stove|cooktop|oven) (?:heats|warms|to heat|to warm|will heat|will warm)',
-      'heat (?:it|the (?:trailer|inside|living)) with the (?:range|stove|cooktop|oven)',
+      '(?:range|stove|cooktop|burners?|oven) .. (?:heats?|warms?|heater|heat)(?! (?:up|evenly|the (?:pan|water|food|pot|air in the oven)))(?: (?:it|the|up the|your|this|a) .. (?:trailer|inside|living|room|unit|place|camper))',
+      '(?:range|stove|cooktop|oven|burners?) (?:heats|warms|to heat|to warm|will heat|will warm) .. (?:trailer|inside|living|room|unit|place|camper|you)',
+      '(?:heat|warm) .. (?:with|by|off) the (?:range|stove|cooktop|oven|burners?)',
+      '(?:range|stove|cooktop|oven|burners?) .. (?:heats?|warms?)(?: up)? (?:it|the|this|your) (?:whole )?(?:trailer|inside|living|room|unit|place|camper)',
     ],
     needs: 'nothing: it is dangerous, and people have died of it',
     instead: 'The range is for cooking, with the vent open; heat with the furnace.',
@@ -340,6 +451,87 @@ export const claimRows: readonly ClaimRow[] = [
       by: 'never',
       because: 'Burning gas to warm a closed room takes its air and gives carbon monoxide.',
     },
+  },
+  {
+    key: 'bed-for-anybody',
+    about: 'Anybody fits',
+    words: [
+      '{any} {person} .. {fits} .. {bed}',
+      '(?:anybody|anyone|everybody|everyone) .. {fits} .. {bed}',
+      '(?:anybody|anyone|everybody|everyone) {fits} .. {bed}',
+      '{any} {person} {fits} .. {bed}',
+      '{bed} .. {fits} (?:any|every|all) .. {person}',
+      '{bed} .. {fits} (?:any|every|all) {person}',
+      '{bed} {fits} (?:any|every|all) {person}',
+      '{bed} .. (?:big|long|strong|roomy) enough for (?:any|every|all|two|six)',
+      '(?:two|three|even (?:a |the )?(?:tall|big|large|long)?) ?{person} .. {fits} .. {bed}',
+      'even (?:a |the )?(?:tall|big|large|long)? ?{person} {fits} .. {bed}',
+    ],
+    needs: 'the length, width and rating of each bed, and who is to lie in it',
+    instead:
+      'Bunks are rated for {bunkRating} each; measure who is to sleep there against the bed.',
+    judged: { by: 'never', because: 'Beds have a length and a rating, and people differ.' },
+  },
+  {
+    key: 'fuel',
+    about: 'Fuel saved by its shape',
+    words: [
+      '{shape} .. {saves} .. {fuel}',
+      '{saves} .. {fuel} .. {shape}',
+      '{saves} (?:you )?(?:money )?(?:on |in )?{fuel}',
+      '{saves} .. (?:money|a lot|dollars) .. {fuel}',
+      '(?:better|more|great|amazing) (?:mpg|mileage|gas mileage|fuel economy)',
+      '(?:cuts?|slices?) (?:right )?through the (?:wind|air)',
+    ],
+    needs: 'the drag of both at one speed; even then it is a sum, and drivers differ',
+    instead:
+      'Say how high and wide it is; what the wind takes is worked out at one speed, against another size.',
+    judged: { by: 'never', because: 'It depends on speed, wind and the vehicle.' },
+  },
+  {
+    key: 'resale',
+    about: 'Keeps its value',
+    words: [
+      '{keeps} .. {value}',
+      '{keeps} {value}',
+      '{keeps} (?:its|their|your|the|more of its) {value}',
+      '(?:great|good|excellent|best|strong) (?:resale|investment)',
+      '(?:won’t|never|doesn’t) depreciate\\w*',
+      '(?:get|sell|trade) .. (?:your money back|what you paid|for more than)',
+      '(?:pays for itself|money in the bank)',
+    ],
+    needs: 'what the same model of other years sold for, and nobody knows the years to come',
+    instead: 'Say what it costs; what it will bring one day nobody knows.',
+    judged: { by: 'never', because: 'Nobody knows what it will bring.' },
+  },
+  {
+    key: 'repair-cheap',
+    about: 'Repairs cost little',
+    words: [
+      '{cheap} .. {repairs}',
+      '{cheap} (?:to |on )?{repairs}',
+      '{repairs} .. (?:is|are|’s|costs?|cost you) .. {cheap}',
+      '{repairs} .. {cheap}',
+      '(?:easy|easier|simple|simpler|quick) (?:and cheap )?to (?:fix|repair|service)',
+      '(?:anybody|anyone|any shop|you) can (?:fix|repair|service) (?:it|this|anything)',
+    ],
+    needs: 'a workshop’s price for the same repair on both',
+    instead:
+      'Say how it is built and where its parts come from; a workshop says what a repair costs.',
+    judged: { by: 'never', because: 'A repair costs what the workshop finds.' },
+  },
+  {
+    key: 'air',
+    about: 'Air changed',
+    words: [
+      '(?:changes?|replaces?|exchanges?|swaps?|moves?|clears?|empties|turns over|sucks? out) .. (?:all )?(?:the |of the )?air .. (?:minutes?|seconds?|hours?)',
+      '{number} air changes?',
+      'air .. (?:changed|replaced|exchanged|gone|fresh) .. (?:minutes?|seconds?|hours?)',
+    ],
+    needs: 'what the fan moves by its plate, and the room’s volume; with a window open',
+    instead:
+      'The fan moves {fanFlow} by its plate; how often that changes the air is a sum with the room.',
+    judged: { by: 'never', because: 'It is a sum of fan and room, with a window open.' },
   },
 ];
 
@@ -355,10 +547,26 @@ const large = '(?:biggest|largest|most)';
 const small = '(?:smallest|least)';
 
 export const comparedRows: readonly ComparedRow[] = [
-  { key: 'overallLength', words: ['longest'], most: true },
-  { key: 'overallLength', words: ['shortest'], most: false },
-  { key: 'gvwr', words: ['heaviest'], most: true },
-  { key: 'uvw', words: ['lightest'], most: false },
+  {
+    key: 'overallLength',
+    words: ['(?:the|our|its) longest(?! (?:part|time|way|side|wall|window|stretch|thing|day))'],
+    most: true,
+  },
+  {
+    key: 'overallLength',
+    words: ['(?:the|our|its) shortest(?! (?:part|time|way|side|wall|window|stretch|thing|day))'],
+    most: false,
+  },
+  {
+    key: 'gvwr',
+    words: ['(?:the|our|its) heaviest(?! (?:part|time|way|side|wall|window|stretch|thing|day))'],
+    most: true,
+  },
+  {
+    key: 'uvw',
+    words: ['(?:the|our|its) lightest(?! (?:part|time|way|side|wall|window|stretch|thing|day))'],
+    most: false,
+  },
   {
     key: 'ccc',
     words: [of(large, '(?:cargo|carrying)(?: capacity)?'), 'carries (?:the )?most'],

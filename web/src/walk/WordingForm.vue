@@ -7,6 +7,7 @@ import Textarea from 'primevue/textarea';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import {
+  aboutCard,
   claimsIn,
   noTalk,
   pointsOf,
@@ -92,6 +93,7 @@ const claims = computed(() =>
     record: props.unit.record,
     stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
     system: session.system,
+    about: aboutCard(point.value?.id ?? ''),
   }),
 );
 const gradeWords: Readonly<Record<Grade, string>> = {
