@@ -34,7 +34,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   await expect(row(page, 'ccc')).toContainText('read off the label');
   const note = page.locator('[data-check="ccc-identity:ccc"]');
   await expect(note).toContainText(
-    '7,490 lb − 5,572 lb leaves 1,918 lb; the label says 2,418 lb. That is 500 lb more',
+    'GVWR minus UVW is 1,918 lb (7,490 lb − 5,572 lb), but the label says 2,418 lb. That’s 500 lb more',
   );
   await expect(
     page.getByRole('button', { name: /^11 Label panel, numbers disagree/ }),

@@ -123,9 +123,12 @@ const claimed = (text: string, evidence: Evidence): readonly Claim[] =>
     })),
   );
 
+/** What something would allow is not what is there. */
+const allowed = /\b(?:allows?|wiring|prepped|room for|wired for)\b/i;
+
 const figured = (text: string, evidence: Evidence): readonly Claim[] =>
   figuresIn(text, evidence.about ?? [])
-    .filter(({ words, at }) => isMade(text, at, words))
+    .filter(({ words, at }) => isMade(text, at, words) && !allowed.test(sentenceAt(text, at)))
     .map((figure) => {
       const label = specEntry(figure.key).label;
       const judgement = judgeFigure(figure, evidence);

@@ -17,7 +17,9 @@ defineProps<{
 
 <template>
   <article class="card" aria-live="polite">
-    <p class="soft place">{{ place }}</p>
+    <p class="soft place">
+      {{ place }}<EvidenceMark v-if="point.how" class="how" :how="point.how" />
+    </p>
     <p v-if="gone" class="news" role="status">
       <TriangleAlert aria-hidden="true" /><span
         >The record no longer has this. Say nothing of it before you have looked.</span
@@ -33,7 +35,7 @@ defineProps<{
     </p>
     <p v-if="point.asked" class="asked">{{ point.asked }}</p>
     <h1 :class="{ gone }">
-      {{ point.sentence }}<EvidenceMark v-if="point.how" class="how" :how="point.how" />
+      {{ point.sentence }}
     </h1>
     <dl v-if="point.numbers.length" class="numbers">
       <div v-for="number in point.numbers" :key="number.label">
@@ -70,6 +72,11 @@ defineProps<{
   padding: 10px 18px;
 }
 
+.place .how {
+  margin-left: 10px;
+  vertical-align: -3px;
+}
+
 .place {
   font-size: 16px;
 }
@@ -78,11 +85,6 @@ h1 {
   padding: 4px 0 12px;
   font-size: clamp(24px, 6.9vw, 32px);
   line-height: 1.22;
-}
-
-h1 .how {
-  margin-left: 10px;
-  vertical-align: middle;
 }
 
 h1.gone {
