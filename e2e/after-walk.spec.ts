@@ -32,14 +32,14 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   const before = await row.locator('label span').first().innerText();
   await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
   const form = page.getByRole('dialog', { name: 'Fresh tank' });
-  await form.getByLabel('What you say').fill('The best in its class: a weekend of water.');
+  await form.getByLabel('What you say').fill('The best in its class for water.');
   await expect(form.getByText('does not hold')).toBeVisible();
   await expectSound(page, 'wording a card');
-  await form.getByLabel('What you say').fill('A weekend of water for two.');
+  await form.getByLabel('What you say').fill('Water for two careful people.');
   await expect(form.getByText('does not hold')).toHaveCount(0);
   await form.getByRole('button', { name: 'always' }).click();
   await form.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('A weekend of water for two.')).toBeVisible();
+  await expect(page.getByText('Water for two careful people.')).toBeVisible();
   await expect(page.getByText('our words').first()).toBeVisible();
 
   // Somebody reads the label again: the words stay, and say that the number is another.
@@ -63,7 +63,7 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   await expect(page.getByText('the record has changed under these words')).toBeVisible();
   await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
   await form.getByRole('button', { name: 'Back to the record’s words' }).click();
-  await expect(page.getByText('A weekend of water for two.')).toHaveCount(0);
+  await expect(page.getByText('Water for two careful people.')).toHaveCount(0);
   await expect(row.locator('label span').first()).not.toHaveText(before);
 
   await page.getByRole('button', { name: 'Add a card of our own' }).click();

@@ -23,7 +23,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await expect(list.getByRole('link', { name: /What may I still load\?/ })).toContainText(
     '1,858 lb',
   );
-  await expect(page.locator('.sentence')).toContainText('There is room for 1,858 lb more');
+  await expect(page.locator('.sentence')).toContainText('There’s room for 1,858 lb more');
   await page.getByRole('slider', { name: 'Rear rack' }).focus();
   for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.sentence')).toContainText(
@@ -33,7 +33,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await expect(page.getByRole('cell', { name: '50 %' })).toBeVisible();
   await expectSound(page, 'what may be loaded');
   await page.getByRole('button', { name: 'As it was' }).click();
-  await expect(page.locator('.sentence')).toContainText('There is room for 1,466 lb more');
+  await expect(page.locator('.sentence')).toContainText('There’s room for 1,466 lb more');
   await expect(page.getByText('everything saved')).toBeVisible();
 
   await list.getByRole('link', { name: /What should tow it\?/ }).click();

@@ -231,7 +231,7 @@ describe('what may still be loaded', () => {
     expect(value?.first).toBe('gross');
     expect(confidence).toBe('stated');
     expect(sentence).toBe(
-      'There is room for 1,406 lb more; the gross rating is reached first. 13.7 % lies on the hitch; between ten and fifteen is wanted.',
+      'There’s room for 1,406 lb more; the gross rating is reached first. 13.7 % of it is on the hitch, within the 10 to 15 % that’s wanted.',
     );
   });
 

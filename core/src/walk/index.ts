@@ -51,6 +51,7 @@ export {
 } from './plan.ts';
 export { needKeys, needRows, type NeedKey, type NeedRow } from './need-rows.ts';
 export { needsOf } from './needs.ts';
+export { chosenFor, unknownTo, type ChosenFor } from './for-listeners.ts';
 export { preparationsFor, type Preparation } from './ready.ts';
 export {
   legs,

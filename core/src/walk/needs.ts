@@ -1,4 +1,5 @@
-import { stationEntry } from '../catalogue/index.ts';
+import { stationEntry, type FeatureKey } from '../catalogue/index.ts';
+import { operableOf } from '../condition/index.ts';
 import { hasFeature, type UnitRecord } from '../record/index.ts';
 import type { NeedKey } from './need-rows.ts';
 import type { Point } from './point.ts';
@@ -9,16 +10,26 @@ const behindSlide = new Set(['kitchen', 'living', 'bedroom']);
 const powered = new Set(['control-panel', 'climate']);
 const awnings = new Set(['awning', 'awningPower', 'awningLight', 'awningSensor', 'awningPitch']);
 
-/** What a card needs on this unit. Whoever operates nothing needs none of it but to go in. */
-export const needsOf = (record: UnitRecord, point: Point): readonly NeedKey[] => {
+/** Whether a thing of this unit may be operated, by whoever may operate at all. */
+export const mayRun = (record: UnitRecord, key: FeatureKey, operates = true): boolean => {
+  const { may, toldOnly } = operableOf(record);
+  return operates && may && !toldOnly.has(key) && record.features[key]?.value.tried !== 'faulty';
+};
+
+/**
+ * What a card needs on this unit. What may not be operated is not asked for: it is told from where one stands.
+ * @param operates false for whoever may operate nothing
+ */
+export const needsOf = (record: UnitRecord, point: Point, operates = true): readonly NeedKey[] => {
   const key = point.id.split('.')[1] ?? '';
   const isInside = stationEntry(point.station).layer === 'inside';
-  const operates = point.show !== undefined && !point.show.startsWith('Point it out');
-  const hasSlide = hasFeature(record, 'slide');
-  return [
-    ...(isInside ? (['inside'] as const) : []),
-    ...(hasSlide && isInside && behindSlide.has(point.station) ? (['slide'] as const) : []),
-    ...(operates && awnings.has(key) ? (['awning'] as const) : []),
-    ...(operates && powered.has(point.station) ? (['power'] as const) : []),
+  const isShown = point.show !== undefined && !point.show.startsWith('Point it out');
+  const isBehind = isInside && behindSlide.has(point.station) && hasFeature(record, 'slide');
+  const wants: readonly (readonly [NeedKey, boolean])[] = [
+    ['inside', isInside],
+    ['slide', isBehind && mayRun(record, 'slide', operates)],
+    ['awning', isShown && awnings.has(key)],
+    ['power', isShown && powered.has(point.station)],
   ];
+  return wants.filter(([, isWanted]) => isWanted).map(([need]) => need);
 };

@@ -4,7 +4,7 @@ import { hasFeature, type UnitRecord } from '../record/index.ts';
 import type { WalkPlan } from './events.ts';
 import type { WalkState } from './fold.ts';
 import { needRows, type NeedKey } from './need-rows.ts';
-import { needsOf } from './needs.ts';
+import { mayRun, needsOf } from './needs.ts';
 import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.ts';
 import { secondsFor, usualPace, type Point } from './point.ts';
 import { stationsOn, type Route } from './routes.ts';
@@ -23,6 +23,8 @@ export interface PlanWish {
   readonly dropped: ReadonlySet<string>;
   /** Words a minute of whoever presents. */
   readonly pace?: number;
+  /** False for whoever may operate nothing. */
+  readonly operates?: boolean;
 }
 
 /** A card that is not given, and why. */
@@ -148,7 +150,9 @@ export const planProblem = (
   const points = inRouteOrder(
     all.filter((point) => !isUnwanted(point, wish)),
     stationsOn(record, wish.route),
-  ).map((point) => (point.first ? point : { ...point, needs: [...needsOf(record, point)] }));
+  ).map((point) =>
+    point.first ? point : { ...point, needs: [...needsOf(record, point, wish.operates)] },
+  );
   const walking = walkRound(record);
   const wanted = wish.available >= timeForRooms ? rooms : new Set<StationKey>();
   return { points, problem: modelOf(points, { ...wish, walking, wanted, standing: undefined }) };
@@ -194,9 +198,12 @@ const solved = (
 
 const closing = 'With the slide in, this is what you still reach on the road.';
 
-/** The last card of a route that ends with the slide closed; none on a unit without one. */
-const closingCard = (record: UnitRecord, { endsClosed }: Route, pace: number): Point | undefined =>
-  endsClosed && hasFeature(record, 'slide')
+/** The last card of a route that ends with the slide closed; none where there is no slide, or nobody may run it. */
+const closingCard = (
+  record: UnitRecord,
+  { route, pace = usualPace, operates }: PlanWish,
+): Point | undefined =>
+  route.endsClosed && hasFeature(record, 'slide') && mayRun(record, 'slide', operates)
     ? {
         id: 'route.slide-closed',
         station: 'living',
@@ -219,7 +226,7 @@ export const planCards = (
   wish: PlanWish,
 ): PlannedWalk => {
   const pace = wish.pace ?? usualPace;
-  const last = closingCard(record, wish.route, pace);
+  const last = closingCard(record, wish);
   const available = wish.available - (last?.seconds ?? 0);
   const plan = solved(planProblem(record, all, { ...wish, available }), wish.listeners, pace);
   const unwanted = all

@@ -1,3 +1,4 @@
+import { operableOf } from '../condition/index.ts';
 import { hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import type { NeedKey } from './need-rows.ts';
 import type { Point } from './point.ts';
@@ -12,6 +13,8 @@ export interface Preparation {
 }
 
 interface Row extends Preparation {
+  /** It operates something: left alone where the unit may not be operated. */
+  readonly operates?: true;
   /** Whether this plan of this unit asks for it. */
   readonly when: (
     record: UnitRecord,
@@ -30,6 +33,7 @@ const fridge = (record: UnitRecord): string => textOf(record, 'fridgeKind') ?? '
 const rows: readonly Row[] = [
   {
     key: 'fridge-absorption',
+    operates: true,
     what: 'Gas fridge on, level, the evening before',
     lead: 12 * 60,
     when: (record, points) =>
@@ -37,6 +41,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'fridge-compressor',
+    operates: true,
     what: '12 V fridge on',
     lead: 120,
     when: (record, points) =>
@@ -44,6 +49,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'power',
+    operates: true,
     what: 'Shore power on',
     lead: 60,
     caution: 'Breaker off, plug seated, collar tight, then breaker on.',
@@ -51,6 +57,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'climate',
+    operates: true,
     what: 'Heat or air conditioner on',
     lead: 30,
     when: (_, points) => atStation(points, 'climate'),
@@ -63,6 +70,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'slide',
+    operates: true,
     what: 'Slides out',
     lead: 15,
     caution: 'Clear inside and out, level and on power; hold to the end stop.',
@@ -76,6 +84,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'awning',
+    operates: true,
     what: 'Awning out, if the wind allows',
     lead: 10,
     caution: 'In again before wind; the maker’s limit decides.',
@@ -89,18 +98,24 @@ const rows: readonly Row[] = [
   },
   {
     key: 'lights',
+    operates: true,
     what: 'Lights on inside',
     lead: 5,
     when: (_, __, needs) => needs.includes('inside'),
   },
 ];
 
-/** What must be on, out, cold or staged for these cards, what takes longest first. */
+/**
+ * What must be on, out, cold or staged for these cards, what takes longest first. Nothing that may not be operated.
+ * @param operates false for whoever may operate nothing
+ */
 export const preparationsFor = (
   record: UnitRecord,
   points: readonly Point[],
   needs: readonly NeedKey[],
+  operates = true,
 ): readonly Preparation[] =>
   rows
+    .filter((row) => !row.operates || (operates && operableOf(record).may))
     .filter(({ when }) => when(record, points, needs))
     .map(({ key, what, lead, caution }) => ({ key, what, lead, ...(caution ? { caution } : {}) }));

@@ -266,10 +266,10 @@ const stepsFor = (
 };
 
 export const hitchWords = (share: number): string => {
-  if (share < shareWanted.from) return 'that is light: under ten per cent it may sway';
+  if (share < shareWanted.from) return 'on the light side: below 10 % a trailer can sway';
   return share > shareWanted.to
-    ? 'that is heavy for the hitch'
-    : 'between ten and fifteen is wanted';
+    ? 'heavy for the hitch: 10 to 15 % is wanted'
+    : 'within the 10 to 15 % that’s wanted';
 };
 
 const roomWords = (value: WeightValue, about: Confidence, system: System): string => {
@@ -277,12 +277,14 @@ const roomWords = (value: WeightValue, about: Confidence, system: System): strin
   const { left, first, limits } = value;
   const limit = limits.find(({ key }) => key === first);
   if (left === undefined || !limit)
-    return 'How much may still be loaded nobody can say before a rating is read.';
+    return 'Nobody can say how much more it can take before a rating is read.';
   const name = limit.label.toLowerCase();
   return left < 0
-    ? `It is ${said(show(-left), about)} too heavy: the ${name} is passed.`
-    : `There is room for ${said(show(left), about)} more; the ${name} is reached first.`;
+    ? `It’s ${said(show(-left), about)} too heavy: the ${name} is passed.`
+    : `There’s room for ${said(show(left), about)} more; the ${name} is reached first.`;
 };
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const sentenceFor = (
   input: WeightInput,
@@ -293,9 +295,10 @@ const sentenceFor = (
   const room = roomWords(value, about.room, system);
   if (value.share === undefined) {
     const names = wantedForBalance(input).map(({ label: name }) => name.toLowerCase());
-    return `${room} What lies on the hitch can’t be said yet: ${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not known.`;
+    return `${room} What’s on the hitch can’t be said yet: ${names.join(' and ')} ${names.length === 1 ? 'isn’t' : 'aren’t'} known.`;
   }
-  return `${room} ${said(percent(value.share), about.share)} lies on the hitch; ${hitchWords(value.share)}.`;
+  const share = capital(said(percent(value.share), about.share));
+  return `${room} ${share} of it is on the hitch, ${hitchWords(value.share)}.`;
 };
 
 /** The figures of `weigh` alone, without a word: for going through a whole yard. Pounds. */

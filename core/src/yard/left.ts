@@ -1,5 +1,5 @@
 import { entryFor, findingKind, gravities, stations, type StationKey } from '../catalogue/index.ts';
-import { findingsOf, inspectionState } from '../condition/index.ts';
+import { findingsOf, gravityNow, inspectionState } from '../condition/index.ts';
 import { isAnswered, modelKeyOf, questionsIn, type UnitOf } from '../questions/index.ts';
 import { nameOf, type UnitRecord } from '../record/index.ts';
 import { toConfirm, type Why } from './to-confirm.ts';
@@ -47,14 +47,15 @@ const gravityOf = (key: string): number => gravities.findIndex((row) => row.key 
 
 const repairsLeft = (record: UnitRecord, base: Base): readonly LeftRow[] => [
   ...findingsOf(record)
-    .filter(({ finding }) => !finding.repaired && finding.gravity !== 'cosmetic')
-    .map(({ id, finding }) => ({
+    .filter((found) => !found.finding.repaired && gravityNow(found) !== 'cosmetic')
+    .map((found) => ({ ...found, gravity: gravityNow(found) }))
+    .map(({ id, finding, gravity }) => ({
       ...base,
       chore: 'repair' as const,
       station: finding.station,
       label: findingKind(finding.kind).label,
-      why: gravities[gravityOf(finding.gravity)]?.label.toLowerCase() ?? '',
-      weight: gravityOf(finding.gravity) * 2,
+      why: gravities[gravityOf(gravity)]?.label.toLowerCase() ?? '',
+      weight: gravityOf(gravity) * 2,
       target: `findings.${id}`,
     })),
   ...inspectionState(record).failed.map(({ item, entry }) => ({

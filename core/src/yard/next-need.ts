@@ -13,7 +13,7 @@ import {
   type StationKey,
 } from '../catalogue/index.ts';
 import { openObjections, type Objection } from '../checks/index.ts';
-import { findingsOf, needsTechnician, type FoundThing } from '../condition/index.ts';
+import { findingsOf, gravityNow, needsTechnician, type FoundThing } from '../condition/index.ts';
 import { knownAt, type Known } from '../outline/index.ts';
 import { applies, type UnitRecord } from '../record/index.ts';
 
@@ -69,15 +69,15 @@ const toDecide = (record: UnitRecord): Need | undefined => {
   const [worst] = waiting.toSorted((a, b) => graveness(b) - graveness(a));
   if (!worst) return undefined;
   const label = findingKind(worst.finding.kind).label.toLowerCase();
-  const isNow = worst.finding.gravity === 'do-not-show';
+  const isNow = gravityNow(worst) === 'do-not-show';
   return {
     urgency: isNow ? 'now' : 'soon',
     text: `${isNow ? 'Do not show' : 'Technician'}: ${label}`,
     station: worst.finding.station,
   };
 };
-const graveness = ({ finding }: FoundThing): number =>
-  gravities.findIndex(({ key }) => key === finding.gravity);
+const graveness = (found: FoundThing): number =>
+  gravities.findIndex(({ key }) => key === gravityNow(found));
 
 const toSettle = (open: readonly Objection[]): Need | undefined => {
   const first = open.find((o) => o.severity === 'wrong') ?? open.find((o) => o.severity !== 'look');

@@ -1,6 +1,7 @@
 import {
   findingKind,
   findingsOf,
+  gravityNow,
   gravities,
   needsTechnician,
   type Spot,
@@ -21,7 +22,8 @@ export const marksOf = (record: UnitRecord): readonly Marked[] => [
   ...findingsOf(record).flatMap((found): Marked[] => {
     const { id, finding } = found;
     if (!finding.at) return [];
-    const gravity = gravities.find(({ key }) => key === finding.gravity)?.label.toLowerCase() ?? '';
+    const gravity =
+      gravities.find(({ key }) => key === gravityNow(found))?.label.toLowerCase() ?? '';
     const text = `${findingKind(finding.kind).label}, ${finding.repaired ? 'repaired' : gravity}`;
     const shape = finding.repaired ? 'done' : needsTechnician(found) ? 'cross' : 'ring';
     return [{ id, at: finding.at, text, shape }];

@@ -41,7 +41,12 @@ onMounted(() => {
   if (!vehicles.loaded) void vehicles.load();
 });
 
-const listed = computed(() => vehicles.all.map(({ key, label }) => ({ key, label })));
+/** The vehicle that is tried stands in the list also where it was taken off it since. */
+const listed = computed(() => {
+  const { key, label } = props.trial.vehicle;
+  const all = vehicles.all.map((row) => ({ key: row.key, label: row.label }));
+  return all.some((row) => row.key === key) ? all : [...all, { key, label }];
+});
 const choose = (key: string): void => {
   const vehicle = vehicles.all.find((row) => row.key === key);
   if (vehicle) emit('set', { vehicle });

@@ -17,6 +17,7 @@ import {
   stationsIn,
   stationsOn,
   totalSeconds,
+  unknownTo,
   type NeedKey,
   type Point,
   type StationKey,
@@ -52,7 +53,7 @@ const planning = usePlanning(
   () => props.unit.record,
   () => points.value,
 );
-const { wishes, set, reset, routes, route, plan } = planning;
+const { wishes, set, reset, routes, route, plan, changes } = planning;
 
 const given = computed(() => new Set(plan.value?.points.map(({ id }) => id)));
 const why = computed(
@@ -95,14 +96,32 @@ const readyWords: Partial<Record<NeedKey, string>> = {
   awning: 'awning out',
   power: 'plugged in',
 };
-const canBeReady = needRows.filter(({ key }) => key in readyWords);
+/** What the unit's status forbids is not offered as ready. */
+const canBeReady = computed(() =>
+  operable.value.may && session.may('operate')
+    ? needRows.filter(({ key }) => key in readyWords)
+    : [],
+);
+
+const few = 5;
+const named = (all: readonly { readonly label: string }[]): string => {
+  const names = all.slice(0, few).map(({ label }) => inText(label));
+  return all.length > few ? `${names.join(', ')} and ${all.length - few} more` : names.join(', ');
+};
+const listeners = computed(() =>
+  wishes.value.audiences.map((audience) => ({ audience, weight: 1 })),
+);
+/** What they will ask for, and nobody has recorded. */
+const unknown = computed(() => unknownTo(props.unit.record, listeners.value));
+/** Of the cards that are given: what nobody has looked at on this unit. */
+const offSheet = computed(() => chosen.value.filter(({ how }) => how === 'sheet').length);
 
 const left = computed(() => wishes.value.minutes * 60 - (plan.value?.seconds ?? 0));
 const start = async (isRehearsal: boolean): Promise<void> => {
   busy.value = true;
   const unit = { id: props.unit.id, name: nameOf(props.unit.record) };
   const about = {
-    listeners: wishes.value.audiences.map((audience) => ({ audience, weight: 1 })),
+    listeners: listeners.value,
     route: route.value.label,
     system: session.system,
   };
@@ -216,7 +235,7 @@ const stationTitle = (key: StationKey): string =>
           :choices="routes"
           @update:model-value="(to) => set({ route: to })"
         />
-        <div class="wide ready" role="group" aria-label="Ready on the lot">
+        <div v-if="canBeReady.length" class="wide ready" role="group" aria-label="Ready on the lot">
           <span class="label">Ready on the lot</span>
           <label v-for="row in canBeReady" :key="row.key">
             <input
@@ -244,11 +263,36 @@ const stationTitle = (key: StationKey): string =>
         <span v-else class="soft"
           >{{ spoken(left) }} left for questions; {{ plan.leftOut.length }} left out.</span
         >
+        <span v-if="offSheet" class="soft"
+          >{{ offSheet }} of these {{ offSheet === 1 ? 'is' : 'are' }} from the spec sheet, not
+          checked on this unit.</span
+        >
         <span class="soft small">{{ way }}</span>
         <button v-if="isWished" type="button" class="quiet" @click="reset">
           Back to what is worth most
         </button>
       </p>
+      <dl v-if="changes" class="changes">
+        <div v-if="changes.chosen.length">
+          <dt>Chosen for them</dt>
+          <dd>{{ named(changes.chosen) }}</dd>
+        </div>
+        <div v-if="changes.dropped.length">
+          <dt>Left out for them</dt>
+          <dd>{{ named(changes.dropped) }}</dd>
+        </div>
+        <div v-if="changes.chosen.length + changes.dropped.length === 0">
+          <dt class="visually-hidden">Chosen for them</dt>
+          <dd>They hear the same as anybody: there is nothing of theirs to choose.</dd>
+        </div>
+        <div v-if="unknown.length">
+          <dt>They’ll ask, and nobody has recorded</dt>
+          <dd>
+            {{ named(unknown) }}.
+            <RouterLink :to="{ name: 'round', params: { id: unit.id } }">Look at them</RouterLink>
+          </dd>
+        </div>
+      </dl>
       <p v-if="planning.problem.value" class="wrong" role="alert">{{ planning.problem.value }}</p>
       <template v-if="session.may('present')">
         <Button
@@ -276,12 +320,26 @@ const stationTitle = (key: StationKey): string =>
         :record="unit.record"
         :points="plan.points"
         :needs="plan.needs"
+        :operates="session.may('operate')"
       />
     </aside>
   </div>
 </template>
 
 <style scoped>
+.changes {
+  display: grid;
+  gap: 8px;
+}
+
+.changes dt {
+  font-weight: 600;
+}
+
+.changes dd {
+  color: var(--soft);
+}
+
 .barred {
   padding: 8px 0 8px 12px;
   border-left: 3px solid var(--brick);

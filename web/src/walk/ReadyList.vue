@@ -9,8 +9,12 @@ const props = defineProps<{
   record: UnitRecord;
   points: readonly Point[];
   needs: readonly NeedKey[];
+  /** Whether whoever presents may operate anything. */
+  operates: boolean;
 }>();
-const rows = computed(() => preparationsFor(props.record, props.points, props.needs));
+const rows = computed(() =>
+  preparationsFor(props.record, props.points, props.needs, props.operates),
+);
 const done = useSessionStorage<Record<string, boolean>>(`walk-ready-${props.unit}`, {});
 const toggle = (key: string): void => {
   done.value = { ...done.value, [key]: !done.value[key] };

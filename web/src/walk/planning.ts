@@ -10,10 +10,12 @@ import {
   type Ref,
 } from 'vue';
 import {
+  chosenFor,
   questionsShare,
   routesOf,
   usualRoute,
   type Audience,
+  type ChosenFor,
   type NeedKey,
   type PlannedWalk,
   type PlanWish,
@@ -50,6 +52,8 @@ export interface Planning {
   readonly routes: ComputedRef<readonly Route[]>;
   readonly route: ComputedRef<Route>;
   readonly plan: Ref<PlannedWalk | undefined>;
+  /** How it differs from the walk for nobody in particular; nothing where it is for nobody in particular. */
+  readonly changes: Ref<ChosenFor | undefined>;
   /** Whether a newer plan is on its way. */
   readonly busy: Ref<boolean>;
   readonly problem: Ref<string>;
@@ -75,6 +79,7 @@ export const usePlanning = (
   );
 
   const plan = shallowRef<PlannedWalk>();
+  const changes = shallowRef<ChosenFor>();
   const busy = ref(false);
   const problem = ref('');
   let asked = 0;
@@ -92,11 +97,18 @@ export const usePlanning = (
         pinned: new Set(pinned),
         dropped: new Set(dropped),
         pace: session.pace,
+        operates: session.may('operate'),
       };
       try {
-        const made = await walkWorker().planCards(plain(record()), plain(points()), wish);
+        const [unit, cards] = [plain(record()), plain(points())];
+        const made = await walkWorker().planCards(unit, cards, wish);
         // Of two that are asked one after the other only the later counts.
         if (mine === asked) plan.value = made;
+        const anybody =
+          audiences.length > 0
+            ? await walkWorker().planCards(unit, cards, { ...wish, listeners: [] })
+            : undefined;
+        if (mine === asked) changes.value = anybody && chosenFor(made, anybody);
         problem.value = '';
       } catch {
         problem.value =
@@ -108,7 +120,7 @@ export const usePlanning = (
     { immediate: true },
   );
   onScopeDispose(stop);
-  return { wishes, set, reset, routes, route, plan, busy, problem };
+  return { wishes, set, reset, routes, route, plan, changes, busy, problem };
 };
 
 /** What Vue watches cannot be handed to a worker; what it stands for can. */

@@ -341,7 +341,7 @@ export const runningGear = {
       key: 'tyreMonitor',
       label: 'Tyre monitoring',
       basic: true,
-      noun: 'tyre-pressure monitoring',
+      noun: 'tire-pressure monitoring',
       explain: 'Sensors that report tyre pressure.',
       check: 'Sensors on the valves, repeater by the hitch.',
       say: 'Tire sensors tell you each tire’s pressure as you drive.',

@@ -18,6 +18,12 @@ type DateKey = `tyreDate${Position['key']}`;
 const [{ key: first }, ...rest] = tyrePositions;
 const others = rest.map(({ key }) => `tyreDate${key}`);
 
+/** A tire as a sentence begins with it. @example tireAt('door side, front') // 'The front tire on the door side' */
+const tireAt = (label: Position['label']): string => {
+  const [side, end] = label.split(', ');
+  return end === undefined ? `The ${label} tire` : `The ${end} tire on the ${side}`;
+};
+
 /** The week each tyre was built in, tyre by tyre: they are seldom all of one age. */
 export const tyreDates = tyrePositions.map(
   ({ key, label, axles }): AtStation<SpecEntry> & { readonly key: DateKey } => ({
@@ -25,7 +31,7 @@ export const tyreDates = tyrePositions.map(
     label: `Tyre date, ${label}`,
     explain: 'The last four digits after DOT: week and year in which this tyre was built.',
     check: 'On one sidewall only, often the inner one; lie down with a light.',
-    say: [`The tire ${label} was built in {}.`, 'Every tire has its build week on one sidewall.'],
+    say: [`${tireAt(label)} was built in {}.`, 'Every tire has its build week on one sidewall.'],
     ...(key === first ? { numbers: others } : {}),
     notToBeConfused: 'The characters before it are plant and size.',
     caution:
