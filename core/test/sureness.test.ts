@@ -446,7 +446,7 @@ describe('what may still be loaded', () => {
     expect(outcome.value).toMatchObject({ total: 5000, left: 2000 });
     expect(outcome.value?.share).toBeUndefined();
     expect(outcome.sentence).toMatch(
-      /room for 2,000 lb more.*hitch weight and where the axles are are not known/,
+      /room for 2,000 lb more.*still to find out: hitch weight and where the axles are/,
     );
   });
 

@@ -295,7 +295,7 @@ const sentenceFor = (
   const room = roomWords(value, about.room, system);
   if (value.share === undefined) {
     const names = wantedForBalance(input).map(({ label: name }) => name.toLowerCase());
-    return `${room} What’s on the hitch can’t be said yet: ${names.join(' and ')} ${names.length === 1 ? 'isn’t' : 'aren’t'} known.`;
+    return `${room} What’s on the hitch can’t be said yet; still to find out: ${names.join(' and ')}.`;
   }
   const share = capital(said(percent(value.share), about.share));
   return `${room} ${share} of it is on the hitch, ${hitchWords(value.share)}.`;
