@@ -228,7 +228,7 @@ const views: readonly View[] = [
       await beginWalk(page);
       await press(page, 'Jump to…');
       await page.getByRole('button', { name: /Label panel/ }).click();
-      while (!(await page.getByRole('article').innerText()).includes('may weigh')) {
+      while (!(await page.getByRole('article').innerText()).includes('all loaded up')) {
         await press(page, /^Said/);
         await page.waitForTimeout(200);
       }

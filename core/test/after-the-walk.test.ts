@@ -137,6 +137,32 @@ describe('a message to the buyer', () => {
     }).text;
   const gvwr = points.find(({ id }) => id === 'specs.gvwr') as Point;
 
+  it('points at nothing, and asks what was asked', () => {
+    const text = drafted([
+      mark('features.entryDoor', 'liked'),
+      mark('features.grabHandle', 'asked'),
+      mark('specs.gvwr', 'asked', 'how long is the cord'),
+      mark('specs.gvwr', 'asked', 'the cord'),
+    ]);
+    expect(text).not.toMatch(/\bhere\b/i);
+    expect(text).toContain('- You asked about this: Grab handle. We’ll find out.');
+    expect(text).toContain('- You asked: How long is the cord? We’ll find out.');
+    expect(text).toContain('- You asked: The cord. We’ll find out.');
+  });
+
+  it('tells a fault once, and not as something they liked', () => {
+    const marl = demoRecord('TQ-0377');
+    const wrong = pointsOf(marl, us);
+    const fault = wrong.find(({ first }) => first) as Point;
+    const log = logOf(
+      { ...plan, points: [...wrong] },
+      give(begin, mark(fault.id, 'liked'), finish),
+    );
+    const text = drafted([], { record: marl, points: wrong, log });
+    expect(text.split(fault.sentence)).toHaveLength(2);
+    expect(text).not.toContain('What you liked');
+  });
+
   it('says what was liked and asked in the words of the record', () => {
     const text = drafted([
       mark('specs.gvwr', 'liked'),

@@ -311,7 +311,7 @@ describe('talking points', () => {
     [
       { state: 'standard', tried: 'faulty' },
       // The fault itself is told first, by itself.
-      'This isn’t working right now: a rear camera.',
+      'Not working right now: the rear camera.',
     ],
     [{ state: 'prep' }, 'It’s prepped for a rear camera, but that isn’t installed.'],
     [{ state: 'room' }, 'There’s room for a rear camera, but that isn’t installed.'],

@@ -63,7 +63,10 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
   'extinguisher-age': {
     title: 'Old fire extinguisher',
     tell: (_, record) =>
-      `The fire extinguisher dates from ${formatDate(textOf(record, 'extinguisherDate') ?? '')}; the disposable kind lasts twelve years.`,
+      // One that is missing has no age.
+      record.features.extinguisher?.value.state === 'none'
+        ? undefined
+        : `The fire extinguisher dates from ${formatDate(textOf(record, 'extinguisherDate') ?? '')}; the disposable kind lasts twelve years.`,
   },
   'fuel-vents': {
     title: 'No fuel-vapor vents',
@@ -235,6 +238,9 @@ const byInspection = (record: UnitRecord): readonly Fault[] =>
     about: item.of !== undefined && isFeatureKey(item.of) ? [item.of] : [],
   }));
 
+/** Of a thing that stands there. @example asKnownThing('an awning') // 'the awning' */
+const asKnownThing = (noun: string): string => noun.replace(/^an? /, 'the ');
+
 /** What was tried and does not work; what failed at the inspection is told there. */
 const byTrying = (record: UnitRecord, told: ReadonlySet<string>): readonly Fault[] =>
   features
@@ -249,8 +255,8 @@ const byTrying = (record: UnitRecord, told: ReadonlySet<string>): readonly Fault
       where: station,
       text:
         record.features[key]?.how === 'told'
-          ? `We’re told this isn’t working: ${noun}.`
-          : `This isn’t working right now: ${noun}.`,
+          ? `We’re told it isn’t working: ${asKnownThing(noun)}.`
+          : `Not working right now: ${asKnownThing(noun)}.`,
       first: true,
       about: [key],
     }));

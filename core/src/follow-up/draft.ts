@@ -36,12 +36,32 @@ const asSentence = (words: string): string => {
   return /[.?!]["”’)]?$/.test(begun) ? begun : `${begun}.`;
 };
 
+/** Said while one points at something; nobody reads that from a message. */
+const isPointing = ({ sentence }: Point): boolean =>
+  /\bhere\b|^(?:Open|Turn|Look) /i.test(sentence);
+
+/** What is wrong with a unit is told first, and liked by nobody. */
+const isWrong = ({ first, id }: Point): boolean => first === true || id.startsWith('findings.');
+
+const questionWord =
+  /^(?:how|what|when|where|why|who|whose|which|is|isn’t|are|does|do|did|can|could|will|would|has|have|should|may)\b/i;
+
+/** Somebody's question as a sentence of its own. */
+const asQuestion = (words: string): string => {
+  const text = asSentence(words);
+  return questionWord.test(text) ? text.replace(/\.$/, '?') : text;
+};
+
 const liked = (marks: readonly LogMark[], points: readonly Point[]): readonly string[] =>
-  once(marks, ({ point }) => point).map(({ point, label }) => {
+  once(marks, ({ point }) => point).flatMap(({ point, label }) => {
     const now = points.find(({ id }) => id === point);
-    return now && isSure(now)
-      ? `- ${asSentence(now.sentence)}`
-      : `- ${asSentence(label)} I’m not sure enough of the details to put them in writing; I’ll look them up.`;
+    if (now && isWrong(now)) return [];
+    if (now && isSure(now) && isPointing(now)) return [`- ${asSentence(label)}`];
+    return [
+      now && isSure(now)
+        ? `- ${asSentence(now.sentence)}`
+        : `- ${asSentence(label)} I’m not sure enough of the details to put them in writing; I’ll look them up.`,
+    ];
   });
 
 /** Under the id of its mark a follow-up is proposed: when it is to be answered by. */
@@ -71,10 +91,11 @@ const askedLine = (mark: LogMark, { points, record, followUps }: DraftOf): strin
   if (note !== undefined) {
     const answer = answerTo(note, record);
     const words = answer === undefined ? findingOut(mark, followUps) : asSentence(answer);
-    return `- You asked: ${asSentence(note)} ${words}`;
+    return `- You asked: ${asQuestion(note)} ${words}`;
   }
   const now = points.find(({ id }) => id === point);
-  const words = now && isSure(now) ? asSentence(now.sentence) : findingOut(mark, followUps);
+  const isAnswer = now && isSure(now) && !isPointing(now);
+  const words = isAnswer ? asSentence(now.sentence) : findingOut(mark, followUps);
   return `- You asked about this: ${asSentence(inText(label))} ${words}`;
 };
 
@@ -91,9 +112,7 @@ const didNotWork = (marks: readonly LogMark[]): readonly string[] =>
   );
 
 const faults = (points: readonly Point[]): readonly string[] =>
-  points
-    .filter(({ first, id }) => first === true || id.startsWith('findings.'))
-    .map(({ sentence }) => `- ${asSentence(sentence)}`);
+  points.filter(isWrong).map(({ sentence }) => `- ${asSentence(sentence)}`);
 
 const price = ({ record, system, withPrice }: DraftOf): readonly string[] => {
   const entry = record.specs.askingPrice;

@@ -62,7 +62,8 @@ const blankText = (record: UnitRecord, { spec, noun }: Blank, system: System): s
   const value = record.specs[spec]?.value;
   if (noun !== undefined && value?.kind === 'number') return counted(value.number, noun);
   if (noun !== undefined && value?.kind === 'counted') return counted(value.count, noun);
-  return sayableText(record, spec, system) ?? '';
+  // One of something is said by its size alone.
+  return (sayableText(record, spec, system) ?? '').replace(/^1 × /, '');
 };
 
 /** A count needs a number or a count; anything else needs all of its value. */

@@ -93,7 +93,7 @@ export const inspectionItems = [
   },
   {
     key: 'cold-pressure',
-    label: 'Tyres at the label’s cold pressure',
+    label: 'Tires at the label’s cold pressure',
     station: 'running-gear',
     concern: 'tyres',
     how: 'Cold, every wheel and the spare; the lowest is written down.',

@@ -37,10 +37,10 @@ export interface GuidedLook {
 export const looks: readonly GuidedLook[] = [
   {
     key: 'tyre-mismatch',
-    label: 'A tyre unlike the others',
+    label: 'A tire unlike the others',
     explanations: [
-      { key: 'puncture', label: 'a puncture, and one tyre replaced' },
-      { key: 'blowout', label: 'a tyre that came apart on the road', proposes: 'technician' },
+      { key: 'puncture', label: 'a puncture, and one tire replaced' },
+      { key: 'blowout', label: 'a tire that came apart on the road', proposes: 'technician' },
       { key: 'alignment', label: 'an axle or a spindle out of line', proposes: 'technician' },
       { key: 'overload', label: 'too much load, or too little air', proposes: 'technician' },
       { key: 'age', label: 'tyres replaced one by one as they aged' },
@@ -48,8 +48,8 @@ export const looks: readonly GuidedLook[] = [
     asks: [
       {
         key: 'newer',
-        ask: 'Was this tyre built later than its neighbours?',
-        how: 'The last four digits after DOT: week and year. Look at each tyre, the spare too.',
+        ask: 'Was this tire built later than its neighbors?',
+        how: 'The last four digits after DOT: week and year. Look at each tire, the spare too.',
         yes: { for: 'puncture', says: 'it was built later than the others' },
         no: { for: 'age', says: 'it is no newer than the others' },
       },
@@ -62,37 +62,37 @@ export const looks: readonly GuidedLook[] = [
       },
       {
         key: 'wear-even',
-        ask: 'Are the other tyres worn evenly across?',
+        ask: 'Are the other tires worn evenly across?',
         how: 'A gauge at the outer edge, the middle and the inner edge of each.',
         yes: { for: 'puncture', says: 'the others are worn evenly' },
       },
       {
         key: 'one-edge',
-        ask: 'Is a tyre of this axle worn at one edge?',
+        ask: 'Is a tire of this axle worn at one edge?',
         how: 'Feel across with the palm; a saw-tooth feels sharp one way.',
-        yes: { for: 'alignment', says: 'a tyre of this axle is worn at one edge' },
+        yes: { for: 'alignment', says: 'a tire of this axle is worn at one edge' },
       },
       {
         key: 'both-edges',
-        ask: 'Are tyres worn at both edges?',
+        ask: 'Are tires worn at both edges?',
         how: 'The middle stands higher than the two sides.',
-        yes: { for: 'overload', says: 'tyres are worn at both edges' },
+        yes: { for: 'overload', says: 'tires are worn at both edges' },
       },
       {
         key: 'same-side',
-        ask: 'Are two tyres of the same side newer than the rest?',
+        ask: 'Are two tires of the same side newer than the rest?',
         how: 'Compare makes and dates along one side.',
         yes: { for: 'blowout', says: 'two of one side were replaced together' },
       },
       {
         key: 'spare-used',
         ask: 'Has the spare been on the road?',
-        how: 'Worn tread or a wheel mark where the nuts sit; its date like that of the odd tyre’s neighbours.',
+        how: 'Worn tread or a wheel mark where the nuts sit; its date like that of the odd tire’s neighbors.',
         yes: { for: 'puncture', says: 'the spare has been used' },
       },
       {
         key: 'old',
-        ask: 'Are the other tyres six years old or more?',
+        ask: 'Are the other tires six years old or more?',
         how: 'By their dates, whatever the tread.',
         yes: { for: 'age', says: 'the others are six years old or more' },
       },
@@ -104,7 +104,7 @@ export const looks: readonly GuidedLook[] = [
       },
     ],
     always:
-      'Whoever works on wheels and brakes decides. Until then cold pressure, lug torque and the age of every tyre are told to the buyer.',
+      'Whoever works on wheels and brakes decides. Until then cold pressure, lug torque and the age of every tire are told to the buyer.',
     toBuyer: 'Have the wheels and brakes looked at before you tow it far.',
   },
   {

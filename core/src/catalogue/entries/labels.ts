@@ -184,7 +184,7 @@ export const labels = {
       key: 'tyreLabel',
       unitOnly: true,
       label: 'Tyre label there and legible',
-      noun: 'a legible tyre label',
+      noun: 'a legible tire label',
       explain: 'Size, load range and cold pressure.',
       check: 'Beside the VIN label; photograph it.',
       numbers: ['labelTyreSize', 'labelLoadRange'],

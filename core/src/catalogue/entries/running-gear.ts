@@ -35,7 +35,7 @@ export const runningGear = {
       caution: 'The lowest of axle, wheel and tyre decides.',
       located: { shape: 'axle', side: 'centre', share: 0.62 },
       say: [
-        'The axles are {}; that’s the most they carry.',
+        'The axle rating is {}; that’s the most it may carry.',
         'Each axle has its rating on the VIN label.',
       ],
       numbers: ['suspensionKind', 'brakeKind'],
