@@ -93,3 +93,77 @@ describe('a walk', () => {
     expect(answer.body.detail).toMatch(/\.$/);
   });
 });
+
+describe('how fast somebody speaks', () => {
+  const paceOf = async (who: Asker): Promise<{ pace: number | null; learnedPace: number | null }> =>
+    (await who('GET', '/api/session')).body.person;
+
+  it('is learned when they finish a walk, theirs alone', async () => {
+    const una = await signedIn(b.app, 'bram@thornquay.example');
+    const before = await paceOf(una);
+    const sentence = 'Ten words are said here, one after the other, slowly.';
+    const points = Array.from({ length: 15 }, (_, i) => ({
+      id: `own.${i}`,
+      station: 'hitch' as const,
+      label: 'Card',
+      sentence,
+      numbers: [],
+      seconds: 10,
+    }));
+    const own: WalkPlan = { ...plan, id: randomUUID(), points };
+    await put(own);
+    // Ten words in three seconds and a breath of four: 200 words a minute.
+    const at = (counter: number, what: WalkEvent['what']): WalkEvent => ({
+      ...event(counter, what),
+      elapsed: (counter - 1) * 7000,
+    });
+    const events = [
+      at(1, { kind: 'begin' }),
+      ...points.map(({ id }, i) => at(i + 2, { kind: 'said', point: id })),
+      at(17, { kind: 'finish' }),
+    ];
+    expect((await post(events, own.id)).status).toBe(204);
+    expect((await paceOf(ask)).learnedPace).toBe(200);
+    expect(await paceOf(una)).toEqual(before);
+  });
+
+  it('is what they set, within what anybody speaks', async () => {
+    const mine = { name: 'Ines Rook', system: null };
+    expect((await ask('PUT', '/api/me', { ...mine, pace: 150 })).status).toBe(204);
+    expect((await paceOf(ask)).pace).toBe(150);
+    // Who keeps a name alone keeps the pace.
+    await ask('PUT', '/api/me', mine);
+    expect((await paceOf(ask)).pace).toBe(150);
+    const tooFast = await ask('PUT', '/api/me', { ...mine, pace: 900 });
+    expect([tooFast.status, tooFast.body.field]).toEqual([400, 'pace']);
+    await ask('PUT', '/api/me', { ...mine, pace: null });
+    expect((await paceOf(ask)).pace).toBeNull();
+  });
+});
+
+describe('the water a yard reckons with', () => {
+  const own = { usual: { gray: 5, galleyShare: 0.4, black: 1, drunk: 0.8 } };
+  const yardOf = async () => (await ask('GET', '/api/session')).body.yard;
+
+  it('is a manager’s to set, is in the list of changes, and is kept where it is left out', async () => {
+    const maren = await signedIn(b.app, 'maren@thornquay.example');
+    const { name, system } = await yardOf();
+    expect((await ask('PUT', '/api/yard', { name, system, water: own })).status).toBe(403);
+    expect((await maren('PUT', '/api/yard', { name, system, water: own })).status).toBe(204);
+    expect((await yardOf()).water).toEqual(own);
+    await maren('PUT', '/api/yard', { name, system });
+    expect((await yardOf()).water).toEqual(own);
+    const { body } = await maren('GET', '/api/yard/history');
+    expect(body.changes).toContainEqual(
+      expect.objectContaining({ what: 'water', to: expect.stringMatching(/^gray 5 gal/) }),
+    );
+  });
+
+  it('is refused by its field where nobody could live so', async () => {
+    const maren = await signedIn(b.app, 'maren@thornquay.example');
+    const { name, system } = await yardOf();
+    const water = { usual: { ...own.usual, galleyShare: 4 } };
+    const { status, body } = await maren('PUT', '/api/yard', { name, system, water });
+    expect([status, body.field]).toEqual([400, expect.stringContaining('galleyShare')]);
+  });
+});
