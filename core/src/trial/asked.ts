@@ -58,7 +58,7 @@ const short: Short = {
       return `${said(weight(largest ?? 0, system), tow.confidence)} loaded, for this vehicle`;
     }
     const trailer = surenessOf('tow', answers);
-    return `${said(weight(least.towRating, system), trailer)} rating, ${said(weight(hitch, system), trailer)} on the ball, ${as}`;
+    return `asks for a tow rating of ${said(weight(least.towRating, system), trailer)}; ${said(weight(hitch, system), trailer)} on the ball, ${as}`;
   },
   nights: ({ nights }) => {
     const { nights: count = 0, first = 'fresh' } = nights.value ?? {};

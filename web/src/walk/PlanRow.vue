@@ -22,7 +22,7 @@ const emit = defineEmits<{ toggle: []; word: [] }>();
         ><em v-if="point.asked" class="asked">{{ point.asked }}</em
         >{{ point.sentence
         }}<EvidenceMark
-          v-if="point.how && point.how !== 'read'"
+          v-if="point.how === 'sheet'"
           class="how"
           :how="point.how"
         /><small v-if="point.changed" class="changed"

@@ -43,7 +43,7 @@ export const looks: readonly GuidedLook[] = [
       { key: 'blowout', label: 'a tire that came apart on the road', proposes: 'technician' },
       { key: 'alignment', label: 'an axle or a spindle out of line', proposes: 'technician' },
       { key: 'overload', label: 'too much load, or too little air', proposes: 'technician' },
-      { key: 'age', label: 'tyres replaced one by one as they aged' },
+      { key: 'age', label: 'tires replaced one by one as they aged' },
     ],
     asks: [
       {
