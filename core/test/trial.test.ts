@@ -56,7 +56,7 @@ describe('a buyer’s questions', () => {
     expect(asked(record, 'load')?.answer).toBe('1,466 lb');
     expect(asked(record, 'nights')?.answer).toBe('about 2, the gray tank fills first');
     expect(asked(record, 'tow')?.answer).toBe(
-      '6,024 lb rating, 575 lb on the ball, loaded with fresh water and propane',
+      'asks for a tow rating of 6,024 lb; 575 lb on the ball, loaded with fresh water and propane',
     );
     // 7,490 − 5,572 = 1,918 lb; the label says 1,858: two cylinders, or the battery: what the dry weight counts nobody has read.
     expect(asked(record, 'label')?.answer).toBe('60 lb apart, perhaps explained');

@@ -144,6 +144,19 @@ export const checkAgain = (
 export const checkRecord = (record: UnitRecord, look: Look): readonly Objection[] =>
   checkAgain(undefined, record, look).objections;
 
+/** Specs whose figure a check doubts and nobody has let stand: they are not said. */
+export const doubtedFigures = (record: UnitRecord, look: Look): ReadonlySet<SpecKey> =>
+  new Set(
+    rules
+      .filter(({ aboutFigure }) => aboutFigure)
+      .flatMap((rule) =>
+        rule.test(record, look).map((finding) => objectionOf(rule, finding, record)),
+      )
+      .filter(({ settled }) => !settled)
+      .map(({ field }) => field)
+      .filter(isSpecKey),
+  );
+
 /** Those that still want an answer. */
 export const openObjections = (objections: readonly Objection[]): readonly Objection[] =>
   objections.filter((o) => !o.settled);

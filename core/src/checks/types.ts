@@ -41,6 +41,8 @@ export interface Rule {
   )[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
+  /** It doubts the figure itself: until that is settled nobody says it. */
+  readonly aboutFigure?: true;
   readonly source: string;
   readonly test: (record: UnitRecord, look: Look) => readonly RuleFinding[];
 }

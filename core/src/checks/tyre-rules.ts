@@ -73,6 +73,7 @@ const age: Rule = {
 
 const readable: Rule = {
   key: 'tyre-date-code',
+  aboutFigure: true,
   about: 'A tyre’s date code is a week and a year',
   needs: dateKeys,
   fieldByField: true,

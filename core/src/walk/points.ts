@@ -3,6 +3,7 @@ import {
   featureEntry,
   isFeatureKey,
   isFitted,
+  isSpecKey,
   leadOf,
   specEntry,
   specs,
@@ -16,8 +17,8 @@ import {
   type SpecKey,
   type StationKey,
 } from '../catalogue/index.ts';
-import type { Look } from '../checks/index.ts';
-import { operableOf } from '../condition/index.ts';
+import { doubtedFigures, type Look } from '../checks/index.ts';
+import { inspectedOn, operableOf } from '../condition/index.ts';
 import { faultsOf, type Fault } from '../disclosure/index.ts';
 import { hitchFirstDoorSide, layoutLength, stationPlaces } from '../outline/index.ts';
 import type { System } from '../quantity/index.ts';
@@ -317,6 +318,19 @@ const isToldAsFault = (record: UnitRecord, { id }: Point, told: ReadonlySet<stri
   return !hasFeature(record, key);
 };
 
+/** What a check doubts is no better known than a guess; what follows from a signature is there where one stands. */
+const asSayable = (record: UnitRecord, look: Look): UnitRecord => {
+  const doubted = doubtedFigures(record, look);
+  const isSigned = inspectedOn(record) !== undefined;
+  const entries = Object.entries(record.specs)
+    .filter(([key]) => isSigned || !isSpecKey(key) || !specEntry(key).bySignature)
+    .map(([key, entry]) => [
+      key,
+      doubted.has(key as SpecKey) ? { ...entry, how: 'guessed' as const } : entry,
+    ]);
+  return { ...record, specs: Object.fromEntries(entries) as UnitRecord['specs'] };
+};
+
 /**
  * Everything there is to say about a unit, what is wrong with it first, then in the order of its route.
  * Only what its record knows; what it lacks where a buyer would ask.
@@ -326,7 +340,7 @@ export const pointsOf = (record: UnitRecord, presenting: Presenting): readonly P
   const { operates = true, talk = noTalk, pace = usualPace, system } = presenting;
   const { may, toldOnly } = operableOf(record);
   const telling: Telling = {
-    record,
+    record: asSayable(record, presenting),
     system,
     pace,
     operates: operates && may,

@@ -19,7 +19,7 @@ export interface Worded {
   readonly words: string;
   readonly how: HowKnown;
   /** What it would have said and is only guessed: a figure, or of which kind it is. */
-  readonly heldBack: 'figure' | 'kind' | undefined;
+  readonly heldBack: 'figure' | 'kind' | 'words' | undefined;
 }
 
 const rank = (how: HowKnown): number => knownBy.findIndex(({ key }) => key === how);
@@ -117,13 +117,15 @@ const heldBackIn = (
     .flatMap((wording) => blanksIn(wording, own))
     .filter((blank) => isGuessed(record, blank));
   if (guessed.length === 0) return undefined;
-  return guessed.some(({ spec }) => isFigure(spec)) ? 'figure' : 'kind';
+  if (guessed.some(({ spec }) => isFigure(spec))) return 'figure';
+  return guessed.some(({ spec }) => specEntry(spec).value.kind === 'choice') ? 'kind' : 'words';
 };
 
 /** What stands in for what is only guessed. */
 const insteadOfGuess = {
   figure: 'I’d want to check that before I give you a figure.',
   kind: 'I’d want to check which kind it is.',
+  words: 'I’d want to look at that again before I tell you more.',
 } as const;
 
 /** The first letter small, but not that of “I”, of a name or of letters said one by one. */

@@ -21,11 +21,9 @@ const emit = defineEmits<{ toggle: []; word: [] }>();
       <span
         ><em v-if="point.asked" class="asked">{{ point.asked }}</em
         >{{ point.sentence
-        }}<EvidenceMark
-          v-if="point.how === 'sheet'"
-          class="how"
-          :how="point.how"
-        /><small v-if="point.changed" class="changed"
+        }}<EvidenceMark v-if="point.how === 'sheet'" class="how" :how="point.how" /><small
+          v-if="point.changed"
+          class="changed"
           >the record has changed under these words</small
         ><small v-else-if="point.wordedBy" class="soft">{{
           point.wordedBy === 'unit' ? 'our words' : 'the model’s words'

@@ -397,7 +397,7 @@ export const hitch = {
     {
       key: 'pressureRepeater',
       label: 'Tyre-pressure repeater',
-      noun: 'a repeater for the tyre sensors',
+      noun: 'a repeater for the tire sensors',
       explain: 'Carries the tyre sensors’ signal forward to the vehicle.',
       check: 'A small box at the hitch or under the front compartment.',
       say: 'This repeater passes the tire sensors’ readings up to the driver.',
