@@ -1,0 +1,121 @@
+import { expect, test, type Page } from '@playwright/test';
+import { demo, desk, openUnit, phone, signIn } from './yard.ts';
+
+/** What is kept is what was meant: by whom it is known, whose label it is, in whose units it was typed. */
+const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
+const recordOf = async (page: Page) =>
+  (await (await page.request.get(demo(`/api/units/${idOf(page)}`))).json()).record;
+const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
+  await openUnit(page, stockNumber);
+  await page.goto(demo(`/units/${idOf(page)}/${place}`));
+};
+
+test('a tap on what the sheet says is known by the sheet, not measured', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await inUnit(page, 'TQ-0404', 'round/hitch');
+  const line = page.locator('[data-step="specs.lpCylinders"]');
+  await expect(line).toBeVisible();
+  const { version } = (await recordOf(page)).specs.lpCylinders;
+  await line.getByRole('button').first().click();
+  await page.getByRole('button', { name: /as the sheet says$/ }).click();
+  await expect
+    .poll(async () => (await recordOf(page)).specs.lpCylinders, { timeout: 30_000 })
+    .toMatchObject({ how: 'sheet', version: version + 1 });
+});
+
+test('a label that says another VIN asks whose it is before anything is replaced', async ({
+  page,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0404', 'labels');
+  const before = (await recordOf(page)).specs.gvwr.value;
+  const field = page.locator('[data-label-field="gvwr"]').getByRole('textbox');
+  await field.fill('3,900 lb');
+  await page.getByRole('button', { name: 'Keep it as read' }).click();
+  await expect(page.getByText('Whose label is this?')).toBeVisible();
+  await expect(page.getByText('Gross weight rating: 3,900 lb now, 3,200 lb before')).toBeVisible();
+  await page.getByRole('button', { name: 'It’s another unit’s: change nothing' }).click();
+  await expect(page.getByText('Nothing was changed.')).toBeVisible();
+  expect((await recordOf(page)).specs.gvwr.value).toEqual(before);
+
+  await field.fill('3,900 lb');
+  await page.getByRole('button', { name: 'Keep it as read' }).click();
+  await page.getByRole('button', { name: /^It’s this unit’s/ }).click();
+  await expect.poll(async () => (await recordOf(page)).specs.gvwr.value.amount).toBe(3900);
+});
+
+test('a week that lies ahead is no date of a tire', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0404', 'wheels');
+  const wheel = page.locator('[data-wheel="DoorFront"]');
+  await wheel.getByRole('button').first().click();
+  await wheel.getByLabel('Date, last four after DOT').fill('5249');
+  await wheel.getByLabel('Size', { exact: true }).fill('ST205/75R14');
+  await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
+  await expect(wheel.getByRole('alert')).toContainText('week 52 of 2049 is still to come');
+  await expect(wheel.getByLabel('Size', { exact: true })).toHaveValue('ST205/75R14');
+  await wheel.getByLabel('Date, last four after DOT').fill('1025');
+  await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
+  await expect
+    .poll(async () => (await recordOf(page)).wheels.DoorFront?.value)
+    .toMatchObject({ size: 'ST205/75R14' });
+});
+
+test('9,000 lb stay 9,000 lb for whoever reads kilograms', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page, 'osk');
+  const me = (await (await page.request.get(demo('/api/session'))).json()).person;
+  const set = (system: string | null) =>
+    page.request.put(demo('/api/me'), { data: { name: me.name, system } });
+  expect((await set('metric')).ok()).toBe(true);
+  await page.reload();
+  await inUnit(page, 'TQ-0404', 'numbers/tow');
+  const rating = page.getByLabel('Tow rating', { exact: true });
+  await rating.fill('9,000 lb');
+  await rating.press('Tab');
+  await page.reload();
+  await expect(rating).toHaveValue('4,082 kg');
+  await expect(page.getByText('9,000 lb', { exact: true })).toBeVisible();
+  await expect(page.getByText('8,999 lb')).toHaveCount(0);
+  await set(me.system);
+});
+
+test('a vehicle that was taken off keeps its name where it was tried', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  const key = crypto.randomUUID();
+  const label = `Blue van ${key.slice(0, 4)}`;
+  const vehicle = { key, label, kind: 'buyer', figures: {} };
+  const at = demo(`/api/vehicles/${key}`);
+  expect((await page.request.put(at, { data: vehicle })).ok()).toBe(true);
+  await inUnit(page, 'TQ-0404', 'numbers/tow');
+  const choice = page.getByRole('combobox', { name: 'Vehicle' });
+  await choice.click();
+  await page.getByRole('option', { name: label }).click();
+  await expect(choice).toHaveText(label);
+  await page.request.delete(at);
+  await page.reload();
+  await expect(choice).toHaveText(label);
+});
+
+test('a sheet that is opened by its address knows which units follow it', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page, 'maren');
+  const { sheets } = await (await page.request.get(demo('/api/model-sheets'))).json();
+  const { sheet } = sheets.find(
+    (one: { sheet: { series: string; floorPlan: string } }) =>
+      one.sheet.series === 'Pell' && one.sheet.floorPlan.replace(' ', '') === '14T',
+  );
+  await page.goto(demo(`/model-sheets/${sheet.id}`));
+  await page.getByRole('button', { name: 'Change it' }).click();
+  const awning = page.locator('[data-sheet-field="awningLength"]');
+  await page.locator('details').filter({ has: awning }).first().locator('summary').first().click();
+  await awning.getByRole('textbox').fill('11 ft');
+  await page.getByRole('button', { name: 'See what it touches' }).click();
+  const unit = page.getByRole('listitem').filter({ hasText: 'TQ-0404' });
+  await expect(unit.getByRole('checkbox')).toBeChecked();
+  await expect(unit).not.toContainText('did not follow');
+});
