@@ -29,16 +29,26 @@ const isRoot = process.getuid?.() === 0;
  * @property {string} note what was done
  */
 
-/** @returns {Promise<number>} a port nobody listens on */
-export const freePort = () =>
-  new Promise((resolve, reject) => {
+/** @param {number} port @returns {Promise<boolean>} */
+const isFree = (port) =>
+  new Promise((resolve) => {
     const probe = createServer();
-    probe.on('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = /** @type {import('node:net').AddressInfo} */ (probe.address());
-      probe.close(() => resolve(port));
-    });
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
+
+/** Below the ports that a system gives to outgoing connections: between the look and the use none of those takes it. */
+const lowest = 12_000;
+const ports = 18_000;
+
+/** @returns {Promise<number>} a port nobody listens on */
+export const freePort = async () => {
+  for (let tries = 0; tries < 100; tries++) {
+    const port = lowest + Math.floor(Math.random() * ports);
+    if (await isFree(port)) return port;
+  }
+  throw new Error('No free port was found between 12000 and 30000. Stop what listens there.');
+};
 
 /** The ids of the postgres account, which runs the server when we are root. */
 const accountIds = () => {
