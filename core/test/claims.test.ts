@@ -4,6 +4,7 @@ import {
   claimsIn,
   comparedRows,
   emptyRecord,
+  lexicon,
   isSpecKey,
   modelTalk,
   numberSpoken,
@@ -250,6 +251,13 @@ describe('a wording that is offered instead', () => {
       const [claim] = claimsIn('You can boondock for a week.', against(record));
       expect(claim?.instead).not.toMatch(/47|\{|nobody has/);
     }
+  });
+});
+
+describe('the words by meaning', () => {
+  it('are each used by a row', () => {
+    const patterns = claimRows.flatMap(({ words }) => words).join(' ');
+    for (const meaning of Object.keys(lexicon)) expect(patterns).toContain(`{${meaning}}`);
   });
 });
 

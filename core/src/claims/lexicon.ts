@@ -41,7 +41,6 @@ export const lexicon = {
   hookup:
     '(?:hook-?ups?|plugg(?:ed|ing)(?: it)?(?: in)?|shore power|generators?|batter(?:y|ies)|off[- ]grid|boondock\\w*|dry[- ]camp\\w*|solar|sun|tanks?|propane|cylinders?)',
   // How far it goes.
-  can: '(?:can|will|could|’ll|should|does|do|is all|easily|happily|has no trouble|no problem|right)',
   any: '(?:any|every|each|most|all|almost any|just about any|pretty much any|your|a small|a mid-?size|a)',
   never:
     '(?:never|can’t|cannot|can not|won’t|will not|doesn’t|does not|don’t|no|not|nothing|impossible)',
