@@ -490,3 +490,16 @@ describe('what is wrong', () => {
     }
   });
 });
+
+describe('a word that agrees but for rounding', () => {
+  it('is kept beside the better known one, as it was said and by whom', () => {
+    const weight = (amount: number, how: HowKnown, record: UnitRecord) => {
+      const value = { kind: 'quantity', amount };
+      const basedOn = record.specs.hitchWeight?.version ?? 0;
+      return put(record, { part: 'specs', key: 'hitchWeight', value, how, basedOn });
+    };
+    const { hitchWeight } = weight(500, 'told', weight(490, 'read', emptyRecord)).specs;
+    expect(hitchWeight?.value).toMatchObject({ amount: 490 });
+    expect(hitchWeight?.others).toMatchObject([{ how: 'told', value: { amount: 500 } }]);
+  });
+});

@@ -163,7 +163,8 @@ export const withSaid = <V extends object, S extends Said<V>>(
       (saysLess(said.value, s.value) ||
         !(agree(s.value, said.value, key) && rank(s.how) > rank(said.how))),
   );
-  const confirmed = left.some((s) => agree(s.value, said.value, key));
+  // Who rounds more roughly than half a per cent agrees, but has a word of their own: it is kept beside.
+  const confirmed = left.some((s) => agree(s.value, said.value));
   const all = confirmed && left.length > 0 ? left : [...left, said];
   return all.toSorted((a, b) => rank(a.how) - rank(b.how)) as unknown as [S, ...S[]];
 };
