@@ -50,10 +50,16 @@ const cardOf = (points: readonly Point[], id: string): Point => {
 };
 const gvwr = cardOf(pointsOf(fenlark, us), 'specs.gvwr');
 const heavier = (record: UnitRecord): UnitRecord => {
-  const had = record.specs.gvwr;
-  if (!had) throw new Error('no rating');
-  const value = { kind: 'quantity' as const, amount: 7700 };
-  return { ...record, specs: { ...record.specs, gvwr: { ...had, value } } };
+  const { gvwr: rating, ccc } = record.specs;
+  if (!rating || !ccc) throw new Error('no rating');
+  const heavy = (amount: number) => ({ kind: 'quantity' as const, amount });
+  const specs = {
+    ...record.specs,
+    gvwr: { ...rating, value: heavy(7700) },
+    // A rating alone would not agree with its label.
+    ccc: { ...ccc, value: heavy(2068) },
+  };
+  return { ...record, specs };
 };
 const wish = (more: Partial<PlanWish> = {}): PlanWish => ({
   listeners: [],

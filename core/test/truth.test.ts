@@ -30,6 +30,7 @@ import {
   type WalkPlan,
 } from '@fair-gable/core';
 import { demoFiles, us } from './demo-units.ts';
+import { figureFor } from './sample-values.ts';
 
 /*
  * Nothing false leaves: over every entry of the catalogue, a guess is on no card, letter, screen, paper or disclosure, and
@@ -42,34 +43,8 @@ const put = (record: UnitRecord, change: object): UnitRecord =>
 /** What follows from a signature is said where one stands, and tried apart. */
 const isSigned = (entry: Spec | Feature): boolean => 'bySignature' in entry;
 
-/** A value of an unmistakable figure. */
-const valueFor = ({ key, value }: Spec): SpecValue => {
-  switch (value.kind) {
-    case 'text':
-      // A week that a tire can have: what cannot be is not said, however it is known.
-      if (key.startsWith('tyreDate')) return { kind: 'text', text: '1021' };
-      return { kind: 'text', text: `Zx ${key}`.slice(0, value.limit) };
-    case 'number':
-      return { kind: 'number', number: Math.max(value.plausible.to - 1, 2) };
-    case 'choice':
-      return { kind: 'choice', choice: value.choices[0]?.key ?? '' };
-    case 'date':
-      return { kind: 'date', date: value.to === 'month' ? '2025-03' : '2026-03-14' };
-    case 'quantity':
-      return { kind: 'quantity', amount: toInternal(value.plausible.to, value.plausible.unit) };
-    case 'counted': {
-      const each = toInternal(value.plausible.to, value.plausible.unit);
-      return { kind: 'counted', count: value.counts.to, each };
-    }
-    case 'size': {
-      const side = toInternal(value.plausible.to, value.plausible.unit);
-      return { kind: 'size', sides: value.sides.map(() => side) };
-    }
-  }
-};
-
 const withSpec = (record: UnitRecord, key: SpecKey, how: HowKnown): UnitRecord =>
-  put(record, { part: 'specs', key, value: valueFor(specEntry(key)), how });
+  put(record, { part: 'specs', key, value: figureFor(specEntry(key)), how });
 
 /** Three axles, so that every tire there may be has its place. */
 const bare = put(emptyRecord, {
@@ -359,6 +334,101 @@ describe('what a check doubts', () => {
       how: 'seen',
     });
     expect(told(settled).join()).toContain('10 ft 8 in');
+  });
+});
+
+describe('figures that cannot both be so', () => {
+  type Known = readonly [SpecKey, SpecValue, HowKnown];
+  const pounds = (key: SpecKey, amount: number, how: HowKnown = 'read'): Known => [
+    key,
+    { kind: 'quantity', amount },
+    how,
+  ];
+  const written = (...all: readonly Known[]): UnitRecord =>
+    all.reduce(
+      (record, [key, value, how]) => put(record, { part: 'specs', key, value, how }),
+      emptyRecord,
+    );
+  const told = (record: UnitRecord): string =>
+    JSON.stringify(pointsOf(record, us).map(({ sentence, numbers }) => [sentence, numbers]));
+
+  it.each([
+    ['empty over gross', [pounds('gvwr', 3950), pounds('uvw', 5000)], ['3,950', '5,000']],
+    [
+      'a label that does not add up',
+      [pounds('gvwr', 7490), pounds('uvw', 5572), pounds('ccc', 1300)],
+      ['7,490', '5,572', '1,300'],
+    ],
+    [
+      'a box longer than the whole',
+      [pounds('overallLength', 212), pounds('boxLength', 226)],
+      ['17 ft 8', '18 ft 10'],
+    ],
+    ['a feather on the hitch', [pounds('hitchWeight', 100), pounds('uvw', 5000)], ['100 lb']],
+    [
+      'axles too weak for the rating',
+      [
+        pounds('gvwr', 9500),
+        ['axleRating', { kind: 'counted', count: 1, each: 3500 }, 'read'] as Known,
+      ],
+      ['9,500', '3,500'],
+    ],
+    [
+      'a tankless heater with a tank',
+      [
+        ['heaterKind', { kind: 'choice', choice: 'tankless' }, 'read'] as Known,
+        pounds('heaterTank', 6),
+      ],
+      ['6 gal', 'tankless'],
+    ],
+    ['a cord for which there is no pedestal', [pounds('shoreAmps', 45)], ['45 A']],
+  ])('are not said, neither of them: %s', (_, all, figures) => {
+    const cards = told(written(...all));
+    for (const figure of figures) expect(cards).not.toContain(figure);
+  });
+
+  it('are said but for a guess among them: it is the one that is doubted', () => {
+    const cards = told(written(pounds('gvwr', 3950), pounds('uvw', 5000, 'guessed')));
+    expect(cards).toContain('3,950 lb');
+    expect(cards).not.toContain('5,000 lb');
+  });
+
+  it('say nothing of a place of which nobody knows that it is there', () => {
+    expect(told(written(pounds('garageLength', 240, 'guessed')))).toBe('[]');
+    expect(told(written(pounds('garageLength', 144, 'measured')))).toContain('12 ft');
+  });
+});
+
+describe('a thing that needs another', () => {
+  const fitted = (key: string, state = 'standard') => ({
+    part: 'features',
+    key,
+    value: { state },
+    how: 'seen',
+  });
+  it('is told as it is without it: no battery, no brakes by the breakaway cable', () => {
+    const record = [fitted('breakaway'), fitted('batteryDisconnect'), fitted('battery', 'none')];
+    const sentences = pointsOf(record.reduce(put, emptyRecord), us).map(({ sentence }) => sentence);
+    expect(sentences.join(' ')).not.toMatch(/sets the trailer’s brakes|nothing drains/);
+    expect(sentences.join(' ')).toMatch(/needs a battery, and there’s none/);
+  });
+  it('is not told twice: a second air conditioner that was counted, seats that recline', () => {
+    const two: readonly object[] = [
+      {
+        part: 'specs',
+        key: 'acUnits',
+        value: { kind: 'counted', count: 2, each: toInternal(15_000, 'BTU/h') },
+        how: 'read',
+      },
+      fitted('secondAc'),
+      { part: 'specs', key: 'sofaKind', value: { kind: 'choice', choice: 'theatre' }, how: 'seen' },
+      fitted('theatreSeats'),
+    ];
+    const points = pointsOf(two.reduce<UnitRecord>(put, emptyRecord), us);
+    expect(points.map(({ sentence }) => sentence)).toEqual([
+      expect.stringContaining('air conditioning is 2 ×'),
+      expect.stringContaining('theater seats'),
+    ]);
   });
 });
 

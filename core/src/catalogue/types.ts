@@ -91,6 +91,8 @@ export type ValueKind =
       readonly plausible: { readonly from: number; readonly to: number };
       /** Whole units of the yard's currency. */
       readonly money?: true;
+      /** What is counted, where the number alone would not say it. */
+      readonly noun?: 'month';
     }
   | { readonly kind: 'choice'; readonly choices: readonly { key: string; label: string }[] }
   | { readonly kind: 'quantity'; readonly display: Display; readonly plausible: Plausible }
@@ -131,6 +133,10 @@ export interface FeatureEntry extends Entry {
   readonly lack?: string;
   /** Features that make up for its lack. */
   readonly madeUpBy?: readonly string[];
+  /** The card's sentence where another feature, without which it does less, is recorded as not there. */
+  readonly sayWithout?: Readonly<Record<string, string>>;
+  /** Where this holds another card says it already: there is none of its own. */
+  readonly saidBy?: Omit<WordsIf, 'words'>;
 }
 
 /** An entry as its station's file has it: the station is the file's. */

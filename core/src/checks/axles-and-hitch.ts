@@ -88,6 +88,7 @@ export const axlesAndHitch: Rule = {
   key: 'axles-and-hitch',
   about: 'The axles and a sensible hitch share carry the gross rating',
   needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
+  doubts: ['gvwr', 'axleRating'],
   source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15 % of loaded weight: common practice',
   test: (record, { system }) => {
     const given = givenOf(record);

@@ -72,6 +72,7 @@ export const cccIdentity: Rule = {
   key: 'ccc-identity',
   about: 'Carrying capacity equals rating minus weight as built, or the difference has a name',
   needs: ['gvwr', 'uvw', 'uvwCounts', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
+  doubts: ['gvwr', 'uvw', 'ccc'],
   source:
     'CCC = GVWR − UVW − LP where UVW excludes LP: common practice; water on old labels: from memory',
   test: (record, { system }) => {

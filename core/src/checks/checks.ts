@@ -144,17 +144,34 @@ export const checkAgain = (
 export const checkRecord = (record: UnitRecord, look: Look): readonly Objection[] =>
   checkAgain(undefined, record, look).objections;
 
+/** Of figures that cannot all be so any may be the wrong one; where one is only guessed, it is that. */
+const doubtedAmong = (record: UnitRecord, keys: readonly SpecKey[]): readonly SpecKey[] => {
+  const guesses = keys.filter((key) => record.specs[key]?.how === 'guessed');
+  return guesses.length > 0 ? guesses : keys;
+};
+
+const doubtedBy = (
+  { doubts }: Rule,
+  { field, severity }: Objection,
+  record: UnitRecord,
+): readonly SpecKey[] => {
+  if (doubts === undefined) return [];
+  if (doubts === 'its field') return isSpecKey(field) ? [field] : [];
+  return severity === 'wrong' ? doubtedAmong(record, doubts) : [];
+};
+
 /** Specs whose figure a check doubts and nobody has let stand: they are not said. */
 export const doubtedFigures = (record: UnitRecord, look: Look): ReadonlySet<SpecKey> =>
   new Set(
     rules
-      .filter(({ aboutFigure }) => aboutFigure)
+      .filter(({ doubts }) => doubts !== undefined)
       .flatMap((rule) =>
-        rule.test(record, look).map((finding) => objectionOf(rule, finding, record)),
-      )
-      .filter(({ settled }) => !settled)
-      .map(({ field }) => field)
-      .filter(isSpecKey),
+        rule
+          .test(record, look)
+          .map((finding) => objectionOf(rule, finding, record))
+          .filter(({ settled }) => !settled)
+          .flatMap((objection) => doubtedBy(rule, objection, record)),
+      ),
   );
 
 /** Those that still want an answer. */

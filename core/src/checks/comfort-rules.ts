@@ -1,13 +1,8 @@
-import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, hasFeature, isKnownMissing, textOf } from '../record/index.ts';
 import { heat, listed, many, say } from './say.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
 import type { FeatureKey } from '../catalogue/index.ts';
-
-const isKnownMissing = (record: UnitRecord, key: FeatureKey): boolean => {
-  const state = record.features[key]?.value.state;
-  return state !== undefined && !hasFeature(record, key);
-};
 
 const coldEvidence: readonly { readonly key: FeatureKey; readonly words: string }[] = [
   { key: 'enclosedBelly', words: 'the underbelly is open' },
@@ -42,6 +37,7 @@ const furnaceThere: Rule = {
   key: 'furnace-there',
   about: 'A furnace with a rating is there',
   needs: ['furnace', 'furnaceFitted'],
+  doubts: ['furnace'],
   source: 'By definition',
   test: (record, { system }) => {
     const rated = amountOf(record, 'furnace');

@@ -50,7 +50,7 @@ const finding = (
 /** Counted sizes: a count run together with a size, each mistaken for together. */
 export const countTimesSize: Rule = {
   key: 'count-times-size',
-  aboutFigure: true,
+  doubts: 'its field',
   about: 'A count is not run together with a size, and each is not mistaken for together',
   needs: fields.map((field) => field.key),
   fieldByField: true,

@@ -60,6 +60,7 @@ const inOrder = (
   key,
   about: `It is ${first} before it is ${second}`,
   needs: [earlier, later],
+  doubts: [earlier, later],
   source: 'The order of things',
   test: (record) => {
     const [a, b] = [textOf(record, earlier), textOf(record, later)];
@@ -81,6 +82,7 @@ const future: Rule = {
   key: 'future-date',
   about: 'Nothing is recorded as done on a day still to come',
   needs: ['buildDate', 'arrived', 'inspected', 'recallChecked', 'sealsChecked'],
+  doubts: 'its field',
   fieldByField: true,
   source: 'The order of things',
   test: (record, look) =>
@@ -105,6 +107,7 @@ const nominalLength: Rule = {
   key: 'nominal-length',
   about: 'The overall length goes with the number in the floor plan’s name',
   needs: ['floorPlan', 'overallLength'],
+  doubts: ['overallLength'],
   source: 'Overall is from about 1 to nearly 6 ft over the nominal number: common practice',
   test: (record, { system }) => {
     const plan = textOf(record, 'floorPlan');

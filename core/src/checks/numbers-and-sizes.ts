@@ -17,7 +17,7 @@ const sizes = ofKind('size').map((spec) => ({ ...spec, range: rangeOf(spec.value
 /** Counts, years and sums against their plausible range. */
 export const plausibleNumbers: Rule = {
   key: 'number-range',
-  aboutFigure: true,
+  doubts: 'its field',
   about: 'Counts, years and sums lie in their usual range',
   needs: numbers.map(({ key }) => key),
   fieldByField: true,
@@ -41,7 +41,7 @@ export const plausibleNumbers: Rule = {
 /** Each side of a size against its plausible range. */
 export const plausibleSizes: Rule = {
   key: 'size-range',
-  aboutFigure: true,
+  doubts: 'its field',
   about: 'Every side of a size lies in its usual range',
   needs: sizes.map(({ key }) => key),
   fieldByField: true,

@@ -32,6 +32,7 @@ const shoreSize: Rule = {
   key: 'shore-size',
   about: 'Shore power is of a size that pedestals have',
   needs: ['shoreAmps'],
+  doubts: 'its field',
   source: 'NEC 551, from memory',
   test: (record, { system }) => {
     const rated = amountOf(record, 'shoreAmps');
@@ -71,6 +72,7 @@ const coolingCount: Rule = {
   key: 'cooling-count',
   about: 'The count of air conditioners goes with the second one',
   needs: ['acUnits', 'secondAc'],
+  doubts: ['acUnits'],
   source: 'By definition',
   test: (record) => {
     const count = howMany(record, 'acUnits');
@@ -265,6 +267,7 @@ const batteryVolts: Rule = {
   key: 'battery-volts',
   about: 'The batteries make twelve volts together',
   needs: ['batteryVolts', 'batteryWiring', 'batteryCharge'],
+  doubts: ['batteryVolts', 'batteryWiring', 'batteryCharge'],
   source: 'In series volts add up, in parallel ampere-hours: physics',
   test: (record) => {
     const volts = amountOf(record, 'batteryVolts');

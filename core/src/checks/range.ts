@@ -32,7 +32,7 @@ const finding = (
 /** Every quantity against its plausible range, with factor-of-ten slips named. */
 export const plausibleRange: Rule = {
   key: 'range',
-  aboutFigure: true,
+  doubts: 'its field',
   about: 'Quantities lie in their usual range; lost or added noughts are named',
   needs: fields.map((field) => field.key),
   fieldByField: true,

@@ -13,6 +13,7 @@ const within = (
   key,
   about: words.about,
   needs: [part, whole],
+  doubts: [part, whole],
   source: 'By definition of the two',
   test: (record, { system }) => {
     const [a, b] = [amountOf(record, part), amountOf(record, whole)];
@@ -58,6 +59,7 @@ const heights: Rule = {
   key: 'height-inside-out',
   about: 'Outside height and inside height leave a floor, a roof and wheels',
   needs: ['heightWithAc', 'insideHeight'],
+  doubts: ['heightWithAc', 'insideHeight'],
   source: 'Outside less inside 2 to 5 ½ ft: common practice',
   test: (record, { system }) => {
     const [outside, inside] = [amountOf(record, 'heightWithAc'), amountOf(record, 'insideHeight')];
@@ -164,6 +166,7 @@ const bedName: Rule = {
   key: 'bed-name',
   about: 'A bed called queen or king has the size',
   needs: ['bedName', 'bedSize'],
+  doubts: ['bedName'],
   source: 'Queen 60 × 80 in, king 76 × 80 in: common practice',
   test: (record, { system }) => {
     const full = bedLengths[textOf(record, 'bedName') ?? ''];

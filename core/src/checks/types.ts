@@ -41,8 +41,11 @@ export interface Rule {
   )[];
   /** It looks at each field by itself, so only that field's value brings a settled one back. */
   readonly fieldByField?: true;
-  /** It doubts the figure itself: until that is settled nobody says it. */
-  readonly aboutFigure?: true;
+  /**
+   * What nobody says while its finding is open: the field itself, or figures of which one must be wrong where they
+   * cannot all be so.
+   */
+  readonly doubts?: 'its field' | readonly SpecKey[];
   readonly source: string;
   readonly test: (record: UnitRecord, look: Look) => readonly RuleFinding[];
 }

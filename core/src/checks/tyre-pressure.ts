@@ -9,6 +9,7 @@ export const tyrePressure: Rule = {
   key: 'tyre-pressure',
   about: 'The label does not ask for more pressure than the tyre’s load range allows',
   needs: ['coldPressure', 'loadRange'],
+  doubts: ['coldPressure', 'loadRange'],
   source: 'C 50, D 65, E 80 psi: common practice for ST sizes; the sidewall decides',
   test: (record, { system }) => {
     const pressure = amountOf(record, 'coldPressure');

@@ -73,7 +73,7 @@ const age: Rule = {
 
 const readable: Rule = {
   key: 'tyre-date-code',
-  aboutFigure: true,
+  doubts: 'its field',
   about: 'A tyre’s date code is a week and a year',
   needs: dateKeys,
   fieldByField: true,
@@ -173,6 +173,7 @@ const rim: Rule = {
   key: 'tyre-rim',
   about: 'Tyre and wheel are of one diameter',
   needs: ['tyreSize', 'wheelSize'],
+  doubts: ['tyreSize', 'wheelSize'],
   source: 'By definition of the size code',
   test: (record, { system }) => {
     const read = readTyreCode(textOf(record, 'tyreSize') ?? '');

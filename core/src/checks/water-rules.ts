@@ -13,6 +13,7 @@ const outlets: Rule = {
   key: 'dump-outlets',
   about: 'The count of dump outlets goes with the outlets',
   needs: ['dumpOutletCount', 'dumpOutlet', 'galleyOutlet'],
+  doubts: 'its field',
   source: 'By definition',
   test: (record) => {
     const typed = textOf(record, 'dumpOutletCount');
@@ -113,6 +114,7 @@ const toilet: Rule = {
   key: 'toilet-and-tank',
   about: 'A fixed toilet has a black tank, and the other way round',
   needs: ['toilet', 'toiletFlush', 'blackTank'],
+  doubts: ['blackTank'],
   source: 'By definition; cassette and composting toilets have none',
   test: (record, { system }) => {
     const own = ['cassette', 'dry'].includes(textOf(record, 'toiletFlush') ?? '');
@@ -134,6 +136,7 @@ const tankless: Rule = {
   key: 'heater-kind',
   about: 'A tankless heater has no tank',
   needs: ['heaterKind', 'heaterTank'],
+  doubts: ['heaterKind', 'heaterTank'],
   source: 'By definition',
   test: (record, { system }) => {
     const tank = amountOf(record, 'heaterTank');
@@ -154,6 +157,7 @@ const element: Rule = {
   key: 'heater-element',
   about: 'A heater for gas alone has no element',
   needs: ['heaterFuel', 'heaterElement'],
+  doubts: ['heaterFuel', 'heaterElement'],
   source: 'By definition',
   test: (record, { system }) => {
     const power = amountOf(record, 'heaterElement');

@@ -10,6 +10,7 @@ const emptyOverGross: Rule = {
   key: 'empty-over-gross',
   about: 'The weight as built is below the gross rating',
   needs: ['uvw', 'gvwr'],
+  doubts: ['uvw', 'gvwr'],
   source: 'By definition of the two',
   test: (record, { system }) => {
     const [uvw, gvwr] = [amountOf(record, 'uvw'), amountOf(record, 'gvwr')];
@@ -30,6 +31,7 @@ const hitchShare: Rule = {
   key: 'hitch-share',
   about: 'The hitch weight is a sensible share of the weight as built',
   needs: ['hitchWeight', 'uvw'],
+  doubts: ['hitchWeight', 'uvw'],
   source:
     '10–15 % of the loaded weight for a bumper pull; as built 8–18 % is usual: common practice',
   test: (record, { system }) => {

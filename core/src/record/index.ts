@@ -39,6 +39,8 @@ export {
 } from './change.ts';
 export {
   adviceFor,
+  isKnownMissing,
+  isOfKind,
   amountOf,
   applies,
   countedOf,

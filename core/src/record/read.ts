@@ -80,6 +80,10 @@ export const howOf = (record: UnitRecord, key: SpecKey): HowKnown | undefined =>
 export const hasFeature = (record: UnitRecord, key: FeatureKey): boolean =>
   isFitted(record.features[key]?.value.state);
 
+/** Whether somebody recorded that the thing itself is not on the unit. */
+export const isKnownMissing = (record: UnitRecord, key: FeatureKey): boolean =>
+  record.features[key] !== undefined && !hasFeature(record, key);
+
 const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolean => {
   if (!unless || textOf(record, unless.spec as SpecKey) !== unless.is) return false;
   const written = isSpecKey(key) ? record.specs[key] : record.features[key];
@@ -108,7 +112,11 @@ const kindIn = (record: UnitRecord, key: SpecKey): string | undefined => {
   return value.count > 1 ? 'several' : 'one';
 };
 
-const holds = (record: UnitRecord, { spec, is, known }: WordsIf): boolean => {
+/** Whether a thing is of a kind, or nobody knows which and it need not be known. */
+export const isOfKind = (
+  record: UnitRecord,
+  { spec, is, known }: Omit<WordsIf, 'words'>,
+): boolean => {
   const kind = isSpecKey(spec) ? kindIn(record, spec) : undefined;
   return kind === undefined ? known !== true : is.includes(kind);
 };
@@ -116,7 +124,7 @@ const holds = (record: UnitRecord, { spec, is, known }: WordsIf): boolean => {
 /** A caution or a look-alike as it holds for this unit, by the kind that is recorded; undefined where none does. */
 export const adviceFor = (record: UnitRecord, advice: Advice | undefined): string | undefined => {
   if (advice === undefined || typeof advice === 'string') return advice;
-  const words = advice.filter((row) => holds(record, row)).map((row) => row.words);
+  const words = advice.filter((row) => isOfKind(record, row)).map((row) => row.words);
   return words.length > 0 ? words.join(' ') : undefined;
 };
 
@@ -156,7 +164,10 @@ const written: {
   readonly [K in ValueKind['kind']]: (value: Value<K>, kind: Kind<K>, system: System) => string;
 } = {
   text: ({ text }) => text,
-  number: ({ number }, { money }) => (money ? formatWhole(number) : String(number)),
+  number: ({ number }, { money, noun }) => {
+    if (money) return formatWhole(number);
+    return noun ? `${number} ${noun}${number === 1 ? '' : 's'}` : String(number);
+  },
   choice: ({ choice }, kind) => choiceLabel(kind, choice),
   quantity: (value, { display }, system) => quantityText(value, display, system),
   counted: ({ count, each }, { display }, system) =>

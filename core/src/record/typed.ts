@@ -82,7 +82,8 @@ const readers: {
     value: { kind: 'choice', choice: choiceNamed(choices, text) },
   }),
   number: (text, kind) => {
-    const number = readNumber(kind.money ? money(text) : withFigures(text));
+    const bare = kind.noun ? text.replace(new RegExp(`\\s*${kind.noun}s?$`, 'i'), '') : text;
+    const number = readNumber(kind.money ? money(bare) : withFigures(bare));
     return Number.isInteger(number)
       ? { ok: true, value: { kind: 'number', number } }
       : refuse({ code: 'not-a-number', params: { typed: text } });

@@ -26,6 +26,8 @@ import {
   adviceFor,
   applies,
   hasFeature,
+  isKnownMissing,
+  isOfKind,
   type QuestionKey,
   type UnitRecord,
 } from '../record/index.ts';
@@ -63,17 +65,32 @@ const numberOn = ({ record, system }: Telling, key: SpecKey): CardNumber => {
   return { label, ...(text === undefined ? {} : { text }), ...(how === undefined ? {} : { how }) };
 };
 
-/** Whether what a thing is part of is on the unit, or nobody has looked: of what is only prepared nothing is said. */
+const isOnlyGuessed = (record: UnitRecord, key: string): boolean =>
+  isSpecKey(key) && record.specs[key]?.how === 'guessed';
+
+/**
+ * Whether what a thing is part of is on the unit, or nobody has looked and its part is known: of what is only prepared
+ * nothing is said, and a guess at a part says nothing of the whole.
+ */
 const isWholeThere = (record: UnitRecord, entry: Spec | Feature): boolean => {
   if (entry.partOf === undefined) return true;
   const whole = featureEntry(entry.partOf as FeatureKey);
   const state = record.features[whole.key]?.value.state;
-  return (state === undefined || isFitted(state)) && isWholeThere(record, whole);
+  const isThere = state === undefined ? !isOnlyGuessed(record, entry.key) : isFitted(state);
+  return isThere && isWholeThere(record, whole);
+};
+
+/** Whether another card says already that it is there. */
+const isSaidBy = (record: UnitRecord, { key, saidBy }: Feature): boolean => {
+  if (!saidBy || !hasFeature(record, key) || !isSpecKey(saidBy.spec)) return false;
+  return record.specs[saidBy.spec]?.how !== 'guessed' && isOfKind(record, saidBy);
 };
 
 /** Whether there is anything to say of an entry on this unit. */
 const isSpokenOf = (record: UnitRecord, entry: Spec | Feature): boolean =>
-  applies(record, entry) && isWholeThere(record, entry);
+  applies(record, entry) &&
+  isWholeThere(record, entry) &&
+  !('noun' in entry && isSaidBy(record, entry));
 
 /**
  * The numbers under a sentence: every figure that is known, and what else is known and the sentence does not say. One
@@ -169,7 +186,16 @@ const absence = (record: UnitRecord, feature: Feature, state: FeatureState): str
     : `There’s room for ${feature.noun}, but that isn’t installed.`;
 };
 
-const wordedFeature = (feature: Feature, { record, system }: Telling): Worded | undefined => {
+/** Words for a thing that does less without another, where that is recorded as not there. */
+const wordedWithout = ({ record }: Telling, { sayWithout = {} }: Feature): string | undefined => {
+  const lacking = Object.keys(sayWithout)
+    .filter(isFeatureKey)
+    .find((key) => record.features[key]?.how !== 'guessed' && isKnownMissing(record, key));
+  return lacking && sayWithout[lacking];
+};
+
+const wordedFeature = (feature: Feature, telling: Telling): Worded | undefined => {
+  const { record, system } = telling;
   const entry = record.features[feature.key];
   if (!entry) return undefined;
   const { how, value } = entry;
@@ -182,7 +208,11 @@ const wordedFeature = (feature: Feature, { record, system }: Telling): Worded | 
     const words = absence(record, feature, state);
     return words === undefined ? undefined : { words, how, heldBack: undefined };
   }
-  const worded = wordedFor(record, feature, how, system);
+  const less = wordedWithout(telling, feature);
+  const worded =
+    less === undefined
+      ? wordedFor(record, feature, how, system)
+      : { words: less, how, heldBack: undefined };
   const faulty = tried === 'faulty' ? ' It isn’t working right now.' : '';
   const tail = `${stateTail[state as keyof typeof stateTail]}${faulty}`;
   return worded && { ...worded, words: `${worded.words}${tail}` };

@@ -11,7 +11,7 @@ export const construction = {
       explain:
         'From the front of the coupler to the rearmost part: what the ferry and the drive see.',
       check: 'Tape along the ground from coupler to rear bumper.',
-      notToBeConfused: 'It’s longer than the number in its name.',
+      notToBeConfused: 'The number in its name isn’t its length.',
       say: ['It’s {} from coupler to bumper.', 'I’ll tape it from coupler to bumper for you.'],
       numbers: ['boxLength', 'width', 'heightWithAc'],
       audiences: ['small-tow', 'seasonal'],

@@ -122,10 +122,7 @@ export const entry = {
       noun: 'steps',
       explain: 'What one climbs in on.',
       check: 'Fold out, tread on each, look for play.',
-      say: [
-        'You’ve got {stepCount:step} up to the door.',
-        'The steps up to the door come with it.',
-      ],
+      say: ['You’ve got {stepCount:step} up to the door.', 'Here are the steps up to the door.'],
       school: 'steps-kind',
       caution: 'Look before you step down: make sure the steps are out.',
       numbers: ['stepCount', 'floorHeight', 'stepRating'],

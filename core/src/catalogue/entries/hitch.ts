@@ -210,6 +210,10 @@ export const hitch = {
       explain: 'Puts the trailer’s brakes on if it comes loose.',
       check: 'Cable whole, pin in, battery connected.',
       say: 'If it ever came unhitched, this breakaway cable pulls its pin and sets the trailer’s brakes.',
+      sayWithout: {
+        battery:
+          'This breakaway cable is for the brakes, if it ever came unhitched. It needs a battery, and there’s none on it now.',
+      },
       notToBeConfused: 'The safety chains are something else.',
       caution: 'Needs a charged battery. The cable goes to the vehicle, never to the chains.',
       audiences: ['first-timer'],
@@ -343,6 +347,7 @@ export const hitch = {
       explain: 'Takes the battery off line for storage.',
       check: 'Turn it and see the lights go out.',
       say: 'Turn this battery disconnect when you store it, so nothing drains the battery.',
+      sayWithout: { battery: 'Once there’s a battery, this disconnect takes it off line.' },
       notToBeConfused:
         'Some things stay connected past it: the breakaway switch, often the gas detector.',
       audiences: ['seasonal', 'off-grid'],

@@ -82,7 +82,7 @@ export const living = {
           { key: 'jackknife', label: 'folds flat' },
           { key: 'tri-fold', label: 'unfolds in three' },
           { key: 'recliners', label: 'recliners' },
-          { key: 'theatre', label: 'theatre seats' },
+          { key: 'theatre', label: 'theater seats' },
           { key: 'none', label: 'no sofa' },
         ],
       },
@@ -231,11 +231,12 @@ export const living = {
     },
     {
       key: 'theatreSeats',
-      label: 'Theatre seats',
-      noun: 'theatre seats',
+      label: 'Theater seats',
+      noun: 'theater seats',
       explain: 'Two reclining seats with cup holders.',
       check: 'Recline both; heat and massage, if they have them.',
       say: 'You’ve got theater seats that recline.',
+      numbers: ['sofaKind'],
       audiences: ['couple', 'entertainer'],
     },
     {

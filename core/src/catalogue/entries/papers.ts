@@ -136,7 +136,7 @@ export const papers = {
       ],
       notToBeConfused: 'Parts have warranty terms of their own.',
       audiences: ['first-timer'],
-      value: { kind: 'number', plausible: { from: 3, to: 60 } },
+      value: { kind: 'number', plausible: { from: 3, to: 60 }, noun: 'month' },
     },
     {
       key: 'warrantyStructure',
@@ -148,7 +148,7 @@ export const papers = {
         'The warranty’s terms are in the maker’s paper.',
       ],
       audiences: [],
-      value: { kind: 'number', plausible: { from: 6, to: 240 } },
+      value: { kind: 'number', plausible: { from: 6, to: 240 }, noun: 'month' },
     },
     {
       key: 'warrantyRoof',
@@ -160,7 +160,7 @@ export const papers = {
         'The warranty’s terms are in the maker’s paper.',
       ],
       audiences: [],
-      value: { kind: 'number', plausible: { from: 12, to: 240 } },
+      value: { kind: 'number', plausible: { from: 12, to: 240 }, noun: 'month' },
     },
     {
       key: 'recallChecked',

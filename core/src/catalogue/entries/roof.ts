@@ -182,6 +182,7 @@ export const roof = {
       explain: 'Another cooling unit.',
       check: 'Count the covers on the roof.',
       say: 'There’s a second air conditioner.',
+      saidBy: { spec: 'acUnits', is: ['several'], known: true },
       notToBeConfused: 'A framed and wired opening is prep.',
       audiences: ['family', 'seasonal'],
     },

@@ -35,6 +35,12 @@ const kinds = windowWalls.map(({ key, label, where }): WindowSpec<'windowOpening
   explain: 'Fixed, sliding, pushed out at the bottom, or a mixture.',
   check: 'Open each.',
   say: [`The windows ${where} are {}.`, 'Try a window and see how it opens.'],
+  sayWhen: {
+    fixed: `The windows ${where} are fixed.`,
+    sliding: `The windows ${where} slide open.`,
+    'push-out': `The windows ${where} push out at the bottom.`,
+    mixed: `The windows ${where} open in different ways; let’s try them.`,
+  },
   ...(key === first ? { numbers: others.map((other) => `windowOpening${other}`) } : {}),
   audiences: ['pets'],
   value: {
