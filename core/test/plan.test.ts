@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  applyChange,
+  type Change,
   faultsOf,
   audiences,
   emptyRecord,
@@ -158,6 +160,26 @@ describe('what a card is worth', () => {
     const values = audiences.map(({ key }) => to(key));
     expect(Math.max(...values)).toBeGreaterThan(Math.min(...values));
     expect(interestWords(point, [])).toMatch(/^of (much|some|little) interest$/);
+  });
+
+  it('is less where the thing is only prepared for, to whoever listens', () => {
+    const state = (of: 'prep' | 'standard'): Point => {
+      const change = { part: 'features', key: 'secondAc', value: { state: of }, how: 'seen' };
+      const record = applyChange(
+        emptyRecord,
+        { basedOn: 0, ...change } as Change,
+        'Ines Rook',
+        '2026-04-15T09:00:00.000Z',
+      );
+      return pointsOf(record, us)[0] as Point;
+    };
+    for (const { key } of audiences) {
+      const [prepared, there] = [state('prep'), state('standard')];
+      expect(worthOfPoint(prepared, listener(key))).toBeLessThan(
+        worthOfPoint(there, listener(key)),
+      );
+    }
+    expect(worthOfPoint(state('prep'), [])).toBeLessThan(worthOfPoint(state('standard'), []));
   });
 
   it('is shared among those who listen by their weight', () => {

@@ -35,6 +35,8 @@ export const pointSchema = z.strictObject({
   wanted: z.enum(['always', 'never']).optional(),
   /** A fault: told before anything else. */
   first: z.literal(true).optional(),
+  /** What it tells of is only prepared for. */
+  prepared: z.literal(true).optional(),
   /** Cards of the same link are given both or not at all. */
   link: z.string().min(1).max(60).optional(),
   /** What must be done before it can be given; set when a walk is planned. */

@@ -222,6 +222,20 @@ const wordedFeature = (feature: Feature, telling: Telling): Worded | undefined =
 const isTelling = (record: UnitRecord, { key }: Feature): boolean =>
   hasFeature(record, key) && record.features[key]?.how !== 'guessed';
 
+/** What stands beside a feature's sentence, by whether the thing is there, prepared for, or lacking. */
+const besides = (
+  record: UnitRecord,
+  feature: Feature,
+  state: FeatureState,
+): Pick<Point, 'not' | 'caution' | 'prepared'> => {
+  const { not, caution } = extras(record, feature);
+  if (isTelling(record, feature)) return { ...(not && { not }), ...(caution && { caution }) };
+  // What is lacking is confused with nothing.
+  if (state === 'none') return {};
+  // What is only prepared is taken for the thing.
+  return { ...(isFitted(state) ? {} : { prepared: true }), ...(not && { not }) };
+};
+
 const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
   const { record, pace } = telling;
   const entry = record.features[feature.key];
@@ -231,7 +245,6 @@ const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
   const { state, tried } = entry.value;
   const fitted = isTelling(record, feature);
   const show = fitted && tried !== 'faulty' ? showing(feature, telling) : undefined;
-  const { not, caution } = extras(record, feature);
   return [
     {
       id: `features.${feature.key}`,
@@ -241,9 +254,7 @@ const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
       how: worded.how,
       numbers: fitted ? [...numbersUnder(telling, feature, toldWith(feature), sentence)] : [],
       ...(show ? { show: show.what } : {}),
-      // What is only prepared is taken for the thing; what is lacking is confused with nothing.
-      ...(not && state !== 'none' ? { not } : {}),
-      ...(caution && fitted ? { caution } : {}),
+      ...besides(record, feature, state),
       seconds: secondsFor(sentence, pace, show?.seconds),
     },
   ];

@@ -19,6 +19,10 @@ const basic = 800;
 /** A station that is visited at all. */
 export const stationBonus = 150;
 
+/** What is only prepared for is told to whoever asks for the thing; nobody has to be told it. */
+const interestIn = (point: Point, interest: number, isBasic: boolean): number =>
+  point.prepared ? Math.min(interest / 2, everybody) : interest + (isBasic ? basic : 0);
+
 const worthTo = (point: Point, audience: Audience): number => {
   const [kind, key = ''] = point.id.split('.');
   if (kind === 'objections' || kind === 'changes') return everybody;
@@ -26,7 +30,7 @@ const worthTo = (point: Point, audience: Audience): number => {
   const entry = entryFor(key);
   const named = entry.audiences as readonly Audience[];
   const interest = named.includes(audience) ? asked : named.length === 0 ? everybody : others;
-  return interest + (entry.basic ? basic : 0);
+  return interestIn(point, interest, entry.basic === true);
 };
 
 /**

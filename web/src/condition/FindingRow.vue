@@ -208,6 +208,7 @@ const signedWords = computed(() => {
 
 <style scoped>
 li {
+  container-type: inline-size;
   border-bottom: var(--line) solid var(--hairline);
 }
 
@@ -278,7 +279,8 @@ strong {
   border-top: var(--line) solid var(--hairline);
 }
 
-@media (width < 760px) {
+/* By its own width: on a tablet the list stands beside the drawing. */
+@container (width < 620px) {
   .head {
     grid-template-columns: minmax(0, 1fr) auto;
   }

@@ -60,10 +60,17 @@ const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value
 const plannedWords = computed(() => {
   const first = chosen.value?.plan.minutes ?? 0;
   const last = log.value?.minutes ?? first;
-  return last === first
-    ? `${first} minutes planned`
-    : `${first} minutes planned, cut to ${last} on the way`;
+  if (last === first) return `${first} minutes planned`;
+  return `${first} minutes planned, ${last < first ? 'cut to' : 'stretched to'} ${last} on the way`;
 });
+
+/** Cards that nobody heard: cut with the time, or passed over. */
+const notGiven = computed(() =>
+  [
+    { part: 'left-out', title: 'Left out when the time was cut', points: log.value?.leftOut ?? [] },
+    { part: 'missed', title: 'Missed', points: log.value?.missed ?? [] },
+  ].filter(({ points }) => points.length > 0),
+);
 
 const when = (iso: string): string =>
   new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
@@ -171,20 +178,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           <span>{{ line.point.sentence }}</span>
         </li>
       </ul>
-      <template v-if="log.leftOut.length">
-        <h3>Left out when the time was cut</h3>
-        <ul class="rows" data-part="left-out">
-          <li v-for="point in log.leftOut" :key="point.id">
-            <span class="number">—</span>
-            <span class="mark">{{ point.label }}</span>
-            <span class="soft">{{ point.sentence }}</span>
-          </li>
-        </ul>
-      </template>
-      <template v-if="log.missed.length">
-        <h3>Missed</h3>
-        <ul class="rows" data-part="missed">
-          <li v-for="point in log.missed" :key="point.id">
+      <template v-for="{ part, title, points } in notGiven" :key="part">
+        <h3>{{ title }}</h3>
+        <ul class="rows" :data-part="part">
+          <li v-for="point in points" :key="point.id">
             <span class="number">—</span>
             <span class="mark">{{ point.label }}</span>
             <span class="soft">{{ point.sentence }}</span>

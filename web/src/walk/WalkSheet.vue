@@ -55,7 +55,7 @@ const leftWords = computed(() => {
 });
 const keepAnew = (): void => {
   if (!anew.value) return;
-  const total = Math.ceil(walks.worked / 60_000 + minutesLeft.value);
+  const total = Math.round(walks.worked / 60_000 + minutesLeft.value);
   emit(
     'replan',
     Math.min(Math.max(total, 1), 240),
@@ -124,7 +124,7 @@ const stations = computed(() => {
         :allow-empty="false"
       />
       <p role="status">
-        <strong>{{ anew.points.length }} cards fit.</strong>
+        <strong>{{ anew.points.length }} cards fit.</strong>{{ ' ' }}
         <template v-if="anew.over > 0"
           >What must be said alone takes {{ Math.ceil(anew.over / 60) }} min more than
           that.</template
