@@ -34,4 +34,4 @@ export * from './condition/index.ts';
 export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './wordings.ts';
 export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
 export { findEntries } from './find.ts';
-export { inText } from './in-text.ts';
+export { inText, listed } from './in-text.ts';

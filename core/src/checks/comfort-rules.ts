@@ -1,8 +1,8 @@
 import { amountOf, hasFeature, isKnownMissing, textOf } from '../record/index.ts';
-import { heat, listed, many, say } from './say.ts';
+import { heat, many, say } from './say.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
-import type { FeatureKey } from '../catalogue/index.ts';
+import { listed, type FeatureKey } from '../catalogue/index.ts';
 
 const coldEvidence: readonly { readonly key: FeatureKey; readonly words: string }[] = [
   { key: 'enclosedBelly', words: 'the underbelly is open' },

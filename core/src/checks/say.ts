@@ -58,8 +58,4 @@ export const many = (n: number, noun: string): string => `${n} ${noun}${n === 1 
 export const manyAre = (n: number, noun: string): string =>
   `${many(n, noun)} ${n === 1 ? 'is' : 'are'}`;
 
-/** “a”, “a and b”, “a, b and c”. */
-export const listed = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;

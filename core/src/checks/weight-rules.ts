@@ -1,8 +1,8 @@
 import { labelLine } from '../cargo-label/index.ts';
-import { specEntry, type SpecKey } from '../catalogue/index.ts';
+import { listed, specEntry, type SpecKey } from '../catalogue/index.ts';
 import { labelPoundsPerGallon, poundsPerGallon, type System } from '../quantity/index.ts';
 import { amountOf, howMany, hasFeature, howOf, textOf } from '../record/index.ts';
-import { listed, manyAre, percent, say } from './say.ts';
+import { manyAre, percent, say } from './say.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { inSentence, pounds } from './ways.ts';
 

@@ -1,4 +1,4 @@
-import { wheelPlaces } from '../catalogue/index.ts';
+import { listed, wheelPlaces } from '../catalogue/index.ts';
 import {
   loadRanges,
   pressureOfRange,
@@ -8,7 +8,7 @@ import {
 } from '../identity/index.ts';
 import { toInternal, formatQuantity } from '../quantity/index.ts';
 import { amountOf, hasFeature, textOf, type UnitRecord, type Wheel } from '../record/index.ts';
-import { listed, psi, say } from './say.ts';
+import { psi, say } from './say.ts';
 import type { Rule, RuleFinding } from './types.ts';
 
 interface On {

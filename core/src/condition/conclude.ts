@@ -1,4 +1,5 @@
 import {
+  listed,
   lookEntry,
   type Ask,
   type Gravity,
@@ -36,9 +37,6 @@ const clear = 2;
 
 const signOf = (ask: Ask, answer: Answer | undefined): Ask['yes'] =>
   answer === 'yes' ? ask.yes : answer === 'no' ? ask.no : undefined;
-
-const listed = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
 const weigh = ({ asks, explanations }: GuidedLook, answers: Answers): readonly Weighed[] => {
   const signs = asks.flatMap((ask) => signOf(ask, answers[ask.key]) ?? []);

@@ -4,6 +4,7 @@ import {
   features,
   inText,
   isFeatureKey,
+  listed,
   type FeatureKey,
 } from '../catalogue/index.ts';
 import { checkRecord, type Look, type Objection } from '../checks/index.ts';
@@ -25,9 +26,6 @@ interface ForBuyer {
   /** A finding of this kind that somebody entered tells the same. */
   readonly sameAs?: string;
 }
-
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
 
 const fieldNames = (found: readonly Objection[]): string =>
   listed(found.map(({ field }) => inText(entryFor(field).label)));

@@ -3,6 +3,7 @@ import {
   featureEntry,
   isFeatureKey,
   isSpecKey,
+  listed,
   specEntry,
   type FeatureKey,
   type SpecKey,
@@ -105,9 +106,6 @@ const orders: Readonly<Record<Sort, string>> = {
   year: 'by model year, newest first',
   need: 'by what they need',
 };
-
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /**
  * A view as a sentence.

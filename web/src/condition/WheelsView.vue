@@ -52,6 +52,24 @@ const typed = reactive({
   pressure: '',
   note: '',
 });
+/** What is typed of one wheel, in the order in which one reads it off the sidewall and then measures. */
+const fields = [
+  { key: 'make', label: 'Make', maxlength: 40 },
+  {
+    key: 'size',
+    label: 'Size',
+    maxlength: 24,
+    placeholder: 'ST205/75R14',
+    autocapitalize: 'characters',
+  },
+  { key: 'range', label: 'Load range', class: 'short', maxlength: 1, autocapitalize: 'characters' },
+  { key: 'index', label: 'Load index, single', class: 'short', maxlength: 3, inputmode: 'numeric' },
+  { key: 'dot', label: 'Date, last four after DOT', placeholder: '3625', inputmode: 'numeric' },
+  { key: 'outer', label: 'Tread, outer (⁄32)', class: 'short', inputmode: 'numeric' },
+  { key: 'middle', label: 'Tread, middle (⁄32)', class: 'short', inputmode: 'numeric' },
+  { key: 'inner', label: 'Tread, inner (⁄32)', class: 'short', inputmode: 'numeric' },
+  { key: 'pressure', label: 'Cold pressure', class: 'short', inputmode: 'decimal' },
+] as const;
 const chosen = reactive<Pick<Wheel, 'wear' | 'well' | 'wheel'>>({});
 
 const thirtySeconds = (inches: number | undefined): string =>
@@ -212,66 +230,9 @@ const choices = [
           <span v-if="odd.has(on.key)" class="small amber">not like the others</span>
         </button>
         <form v-if="open === on.key && mayWrite" class="body fields" @submit.prevent="keep(on)">
-          <div>
-            <label :for="`${on.key}-make`">Make</label>
-            <InputText :id="`${on.key}-make`" v-model="typed.make" maxlength="40" />
-          </div>
-          <div>
-            <label :for="`${on.key}-size`">Size</label>
-            <InputText
-              :id="`${on.key}-size`"
-              v-model="typed.size"
-              maxlength="24"
-              placeholder="ST205/75R14"
-              autocapitalize="characters"
-            />
-          </div>
-          <div>
-            <label :for="`${on.key}-range`">Load range</label>
-            <InputText
-              :id="`${on.key}-range`"
-              v-model="typed.range"
-              class="short"
-              maxlength="1"
-              autocapitalize="characters"
-            />
-          </div>
-          <div>
-            <label :for="`${on.key}-index`">Load index, single</label>
-            <InputText
-              :id="`${on.key}-index`"
-              v-model="typed.index"
-              class="short"
-              maxlength="3"
-              inputmode="numeric"
-            />
-          </div>
-          <div>
-            <label :for="`${on.key}-dot`">Date, last four after DOT</label>
-            <InputText
-              :id="`${on.key}-dot`"
-              v-model="typed.dot"
-              inputmode="numeric"
-              placeholder="3625"
-            />
-          </div>
-          <div v-for="part in ['outer', 'middle', 'inner'] as const" :key="part">
-            <label :for="`${on.key}-${part}`">Tread, {{ part }} (⁄32)</label>
-            <InputText
-              :id="`${on.key}-${part}`"
-              v-model="typed[part]"
-              class="short"
-              inputmode="numeric"
-            />
-          </div>
-          <div>
-            <label :for="`${on.key}-pressure`">Cold pressure</label>
-            <InputText
-              :id="`${on.key}-pressure`"
-              v-model="typed.pressure"
-              class="short"
-              inputmode="decimal"
-            />
+          <div v-for="{ key, label, ...more } in fields" :key="key">
+            <label :for="`${on.key}-${key}`">{{ label }}</label>
+            <InputText :id="`${on.key}-${key}`" v-model="typed[key]" v-bind="more" />
           </div>
           <div v-for="choice in choices" :key="choice.key" class="wide">
             <span :id="`${on.key}-${choice.key}`" class="label">{{ choice.label }}</span>
