@@ -335,6 +335,25 @@ describe('a settled objection', () => {
     expect(openObjections(checkRecord(settled, look)).some((o) => o.id === open.id)).toBe(false);
   });
 
+  it('stays settled whatever order the keys of its values are written in', () => {
+    const turned = (value: unknown): unknown => {
+      if (Array.isArray(value)) return value.map(turned);
+      if (value === null || typeof value !== 'object') return value;
+      const entries = Object.entries(value).map(([key, of]) => [key, turned(of)] as const);
+      return Object.fromEntries(entries.toReversed());
+    };
+    const specs = Object.fromEntries(
+      Object.entries(settled.specs).map(([key, entry]) => [key, turned(entry)]),
+    ) as UnitRecord['specs'];
+    expect(again({ ...settled, specs })?.settled).toBeDefined();
+
+    const entry = settled.settlements[open.id]!;
+    const inputs = JSON.stringify(turned(JSON.parse(entry.value.inputs)));
+    expect(inputs).not.toBe(entry.value.inputs);
+    const written = { ...entry, value: { ...entry.value, inputs } };
+    expect(again({ ...settled, settlements: { [open.id]: written } })?.settled).toBeDefined();
+  });
+
   it('comes back when its inputs change, and not when others do', () => {
     const set = (key: SpecKey, amount: number) =>
       applyChange(
