@@ -54,7 +54,7 @@ test('with eight minutes left the best of what is left is given, and undo takes 
   await expect(page.getByText(/\d+ left out:/)).toBeVisible();
   await expectSound(page, 'a new plan');
   await page.getByRole('button', { name: 'Give it so' }).click();
-  await expect(page.locator('[data-clock]')).toContainText('of 4 min');
+  await expect(page.locator('[data-clock]')).toContainText(/of [34] min/);
   const after = Number((await page.getByText(/^card 2 of/).innerText()).match(/of (\d+)/)?.[1]);
   expect(after).toBeLessThan(total);
   await page.getByRole('button', { name: 'Undo' }).click();
