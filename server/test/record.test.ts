@@ -15,16 +15,18 @@ import {
 
 let b: Bench;
 let ask: Asker;
+let bram: Asker;
 beforeAll(async () => {
   b = await bench();
   ask = await signedIn(b.app, 'ines@thornquay.example');
+  bram = await signedIn(b.app, 'bram@thornquay.example');
 });
 afterAll(() => b.close());
 
 const create = (changes: readonly Change[], id = randomUUID()) =>
   ask('POST', '/api/units', { id, changes });
-const change = (id: string, changes: readonly unknown[]) =>
-  ask('POST', `/api/units/${id}/edits`, editOf(changes));
+const change = (id: string, changes: readonly unknown[], by = ask) =>
+  by('POST', `/api/units/${id}/edits`, editOf(changes));
 
 describe('units', () => {
   it('are those of the demo yard', async () => {
@@ -108,10 +110,8 @@ describe('changes', () => {
   it('that come too late are refused with both values, and none of the others is made', async () => {
     const { body: unit } = await create([specChange('gvwr', 7000)]);
     await change(unit.id, [specChange('gvwr', 7100, 1)]);
-    const { status, body } = await change(unit.id, [
-      specChange('uvw', 5000),
-      specChange('gvwr', 7200, 1),
-    ]);
+    const late = [specChange('uvw', 5000), specChange('gvwr', 7200, 1)];
+    const { status, body } = await change(unit.id, late, bram);
     expect([status, body.code]).toEqual([409, 'stale']);
     expect(body.conflicts).toEqual([
       {
@@ -127,10 +127,29 @@ describe('changes', () => {
 
   it('of two people on one field at once: one wins, one is told', async () => {
     const { body: unit } = await create([specChange('gvwr', 7000)]);
-    const both = await Promise.all(
-      [7100, 7200].map((amount) => change(unit.id, [specChange('gvwr', amount, 1)])),
-    );
+    const both = await Promise.all([
+      change(unit.id, [specChange('gvwr', 7100, 1)]),
+      change(unit.id, [specChange('gvwr', 7200, 1)], bram),
+    ]);
     expect(both.map((a) => a.status).toSorted()).toEqual([200, 409]);
+  });
+
+  it('of one’s own are never in one’s way, on whatever device and however late', async () => {
+    const { body: unit } = await create([specChange('gvwr', 7000)]);
+    await change(unit.id, [specChange('gvwr', 7100, 1)]);
+    await change(unit.id, [specChange('gvwr', null, 2)]);
+    const late = await change(unit.id, [specChange('gvwr', 7200, 1)]);
+    expect(late.status).toBe(200);
+    expect(late.body.record.specs.gvwr).toMatchObject({
+      value: { kind: 'quantity', amount: 7200 },
+      version: 4,
+    });
+    // Somebody else among them, and it is a matter for two again.
+    await change(unit.id, [specChange('gvwr', 7300, 4)], bram);
+    await change(unit.id, [specChange('gvwr', 7400, 5)]);
+    expect((await change(unit.id, [specChange('gvwr', 7500, 4)])).status).toBe(409);
+    const { changes } = (await ask('GET', `/api/units/${unit.id}/history`)).body;
+    expect(changes).toHaveLength(6);
   });
 
   it('take a value back, and put one in again', async () => {

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import AnywhereKeys from './keys/AnywhereKeys.vue';
 import BrandMark from './base/BrandMark.vue';
+import { useAlertsInView } from './base/alerts.ts';
 import SaveState from './base/SaveState.vue';
 import { useLive } from './live/live.ts';
 import { useSession } from './people/session.ts';
@@ -13,6 +14,7 @@ import { useMode } from './style/mode.ts';
 // Most people have one yard.
 const YardChoice = defineAsyncComponent(() => import('./people/YardChoice.vue'));
 
+useAlertsInView();
 const route = useRoute();
 const session = useSession();
 const live = useLive();

@@ -21,6 +21,8 @@ const wordings = {
     `cannot be less than nothing: “${p['typed']}”. Type it without the minus.`,
   impossible: (p: Params) =>
     `cannot be ${p['value']}. Give a number above 0 and below ${p['limit']}.`,
+  'too-far': (p: Params) =>
+    `cannot be ${p['value']} from the coupler; the longest travel trailers end at ${p['limit']}. Measure it again.`,
   count: (p: Params) => `has a count that cannot be: “${p['typed']}”. Type it like 2 × 30.`,
   sides: (p: Params) =>
     `cannot be read: “${p['typed']}”. Type ${p['count']} sides with an x between them, like ${p['count'] === 3 ? '22 x 14 x 96' : '60 x 80'}.`,

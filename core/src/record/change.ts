@@ -16,6 +16,7 @@ import {
   type Statement,
   type UnitRecord,
 } from './schema.ts';
+import { distanceProblem } from './typed-place.ts';
 
 /** What a part of a record holds. */
 export type ValueOf<P extends Part> = z.infer<(typeof valueSchemas)[P]>;
@@ -148,7 +149,9 @@ export const changeProblem = (change: Change): Problem | undefined => {
   if (!keyTests[change.part](change.key)) {
     return { code: 'unknown-field', params: { field: `${change.part}.${change.key}` } };
   }
-  if (change.part !== 'specs' || !change.value) return undefined;
+  if (!change.value) return undefined;
+  if (change.part === 'places') return distanceProblem(change.value.back, 'us');
+  if (change.part !== 'specs') return undefined;
   const all = [change.value, ...(change.others ?? []).map((other) => other.value)];
   return all.map((value) => specProblem(change.key as SpecKey, value)).find(Boolean);
 };

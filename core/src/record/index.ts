@@ -60,6 +60,7 @@ export {
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
 export { fieldLabel, fieldText, targetLabel } from './words.ts';
 export { typedSpec } from './typed.ts';
+export { distanceProblem, doubtOfDistance, typedDistance } from './typed-place.ts';
 export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';
 export { sideSchema } from './values/side.ts';
 export { spotLayers, spotSchema, textLimit, type Spot } from './values/spot.ts';

@@ -75,7 +75,9 @@ export const featureValueSchema = z.strictObject({
 });
 export type FeatureValue = z.infer<typeof featureValueSchema>;
 
-const inches = z.number().min(0).max(720);
+/** No travel trailer reaches farther back from its coupler, inches: common practice. */
+export const longestPlace = 720;
+const inches = z.number().min(0).max(longestPlace);
 
 /** Where something is: inches back from the coupler, its side, and for slides its size. */
 export const placeSchema = z.strictObject({

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { EntityManager } from 'typeorm';
+import { MoreThan, type EntityManager } from 'typeorm';
 import {
   amountOf,
   entryAfter,
@@ -58,13 +58,33 @@ const isStale = (change: Change, row: RecordField | undefined): boolean => {
 
 type Fields = ReadonlyMap<string, RecordField>;
 
-const refuseStale = (changes: readonly Change[], fields: Fields): void => {
-  const conflicts = changes.flatMap((change) => {
+/** Whether nobody but the author changed a field since: one's own change is never in one's way. */
+const isOwn = async (
+  yard: InYard,
+  unitId: string,
+  { part, key, basedOn }: Change,
+  { personId }: Author,
+): Promise<boolean> => {
+  if (personId === null) return false;
+  const since = await yard.find(RecordChange, { unitId, part, key, version: MoreThan(basedOn) });
+  return since.length > 0 && since.every((change) => change.personId === personId);
+};
+
+const refuseStale = async (
+  yard: InYard,
+  unitId: string,
+  changes: readonly Change[],
+  fields: Fields,
+  author: Author,
+): Promise<void> => {
+  const stale = changes.filter((change) => isStale(change, fields.get(fieldOf(change))));
+  const conflicts = [];
+  for (const change of stale) {
+    if (await isOwn(yard, unitId, change, author)) continue;
     const row = fields.get(fieldOf(change));
-    if (!isStale(change, row)) return [];
     const theirs = row && row.value !== null ? toEntry(row) : null;
-    return [{ part: change.part, key: change.key, yours: change.value, theirs }];
-  });
+    conflicts.push({ part: change.part, key: change.key, yours: change.value, theirs });
+  }
   if (conflicts.length === 0) return;
   throw new Refusal(
     'stale',
@@ -164,7 +184,7 @@ const applyAll = async (
 ): Promise<UnitView> => {
   const rows = await yard.find(RecordField, { unitId: unit.id });
   const fields = new Map(rows.map((row) => [fieldOf(row), row]));
-  refuseStale(changes, fields);
+  await refuseStale(yard, unit.id, changes, fields, author);
   const making: Making = { unitId: unit.id, author, at: await now(yard), editId };
   const audit = changes.map((change) => {
     const before = fields.get(fieldOf(change));

@@ -302,10 +302,6 @@ form {
   width: 8rem;
 }
 
-.amber {
-  color: var(--amber);
-}
-
 @media (width < 900px) {
   .columns {
     grid-template-columns: 1fr;

@@ -3,18 +3,21 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { saying } from '../api/client.ts';
 import { useOutbox } from '../outbox/index.ts';
+import { useSaid } from './said.ts';
 import { useEdits } from '../record/edits.ts';
 
 /** Whether everything is saved, always true; what wants a decision; and the last change, to be taken back. */
 const edits = useEdits();
 const outbox = useOutbox();
 const route = useRoute();
+const said = useSaid();
 const problem = ref('');
 
 const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
 const words = computed(() => {
   if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
   if (edits.saving > 0) return '◌ saving';
+  if (said.text) return `● ${said.text}`;
   return open.value > 0 ? '● the rest is saved' : '● everything saved';
 });
 

@@ -219,10 +219,6 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
   min-height: 44px;
 }
 
-.amber {
-  color: var(--amber);
-}
-
 .empty {
   padding: 20px 0;
   max-width: 56ch;

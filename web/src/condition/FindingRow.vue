@@ -250,10 +250,6 @@ strong {
   grid-column: 1 / -1;
 }
 
-.amber {
-  color: var(--amber);
-}
-
 .body {
   display: grid;
   gap: 10px;

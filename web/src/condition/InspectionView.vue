@@ -247,10 +247,6 @@ li.open {
   grid-column: 2 / -1;
 }
 
-.amber {
-  color: var(--amber);
-}
-
 .body {
   display: grid;
   gap: 10px;

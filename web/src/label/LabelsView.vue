@@ -15,6 +15,7 @@ import {
   type SpecKey,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
+import { DraftMark, useDraft } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import { keptPicture } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
@@ -50,12 +51,21 @@ const photo = computed(() => photosOf(props.unit.record, targets.value[0] ?? '')
 /** Labels that bear a bar code or a QR code. */
 const hasCode = computed(() => at.value === 'vin' || at.value === 'number');
 
-const typed = ref<Partial<Record<SpecKey, string>>>({});
+/** What is typed of a label waits by itself while one looks at another. */
+const {
+  draft: typed,
+  clear,
+  keepWith,
+} = useDraft({
+  place: () => `${props.unit.id}.labels.${at.value}`,
+  what: () => label.value?.label ?? '',
+  fresh: (): Partial<Record<SpecKey, string>> => ({}),
+  typed: (texts) => Object.entries(texts).filter(([, text]) => text),
+});
 const problem = ref('');
 const notice = ref('');
 const busy = ref(false);
 watch(at, () => {
-  typed.value = {};
   asking.value = false;
   problem.value = '';
   notice.value = '';
@@ -94,7 +104,7 @@ const otherWords = computed(() =>
   })),
 );
 const drop = (): void => {
-  typed.value = {};
+  clear();
   asking.value = false;
   notice.value = 'Nothing was changed. Take the photo off this unit if it is another’s.';
 };
@@ -113,14 +123,17 @@ const keep = async (): Promise<void> => {
     how: 'read',
     basedOn: props.unit.record.specs[spec.key]?.version ?? 0,
   }));
-  try {
-    const what = `${label.value?.label.toLowerCase() ?? 'label'} read`;
-    await edits.change(props.unit.id, changes, what);
-    typed.value = {};
-    notice.value = `Kept as read off the ${label.value?.label.toLowerCase()}.`;
-  } catch (error) {
-    problem.value = saying(error);
-  }
+  const name = label.value?.label.toLowerCase() ?? 'label';
+  const isKept = await keepWith(async () => {
+    try {
+      await edits.change(props.unit.id, changes, `${name} read`);
+      return true;
+    } catch (error) {
+      problem.value = saying(error);
+      return false;
+    }
+  });
+  if (isKept) notice.value = `Kept as read off the ${name}.`;
 };
 
 /** What the label on the photo is: from this device, or from the server. */
@@ -194,6 +207,7 @@ const standIn = async (): Promise<void> => {
         <span class="small soft">{{
           one.unread.length === 0 ? 'read' : `${one.unread.length} to read`
         }}</span>
+        <DraftMark :place="`${unit.id}.labels.${one.key}`" />
       </button>
     </nav>
     <div v-if="label" class="bench">

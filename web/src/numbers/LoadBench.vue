@@ -211,10 +211,6 @@ const extremes = computed(() => {
   border-top: var(--line) solid var(--hairline);
 }
 
-.amber {
-  color: var(--amber);
-}
-
 .caution {
   color: var(--brick);
 }

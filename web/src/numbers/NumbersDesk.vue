@@ -168,10 +168,6 @@ strong,
   font-weight: 500;
 }
 
-.amber {
-  color: var(--amber);
-}
-
 section {
   min-width: 0;
   padding: 16px 24px 40px;

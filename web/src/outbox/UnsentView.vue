@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, onMounted } from 'vue';
-import { fieldLabel, nameOf } from '@fair-gable/core';
-import { when } from '../base/when.ts';
+import { nameOf } from '@fair-gable/core';
+import { DraftList, useDrafts } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
+import OwnClashes from '../record/OwnClashes.vue';
 import { useUnits } from '../yard/units.ts';
 import { describe } from './describe.ts';
 import { useOutbox } from './outbox.ts';
@@ -11,6 +12,7 @@ import type { KeptDeclined } from './shelf.ts';
 
 /** What this person did on this device and the server does not have; and what wants a decision. */
 const outbox = useOutbox();
+const drafts = useDrafts();
 const units = useUnits();
 const session = useSession();
 
@@ -25,7 +27,12 @@ const unitName = (id: string): string => {
 const told = (item: Parameters<typeof describe>[0]) => describe(item, unitName, session.system);
 
 const isEmpty = computed(
-  () => outbox.unsent + outbox.shelf.clashes.length + outbox.shelf.declined.length === 0,
+  () =>
+    outbox.unsent +
+      outbox.shelf.clashes.length +
+      outbox.shelf.declined.length +
+      drafts.list.length ===
+    0,
 );
 
 /** The entry as a file, for whoever can still do something with it. */
@@ -53,16 +60,15 @@ const leaveOut = (declined: KeptDeclined): void => {
     </p>
     <section v-if="outbox.shelf.clashes.length" aria-labelledby="clashes">
       <h2 id="clashes">Two values, one to choose</h2>
-      <ul>
-        <li v-for="clash in outbox.shelf.clashes" :key="clash.unit + clash.change.key">
+      <OwnClashes>
+        <template #before="{ clash }">
           <RouterLink :to="{ name: 'record', params: { id: clash.unit } }">{{
             unitName(clash.unit)
           }}</RouterLink>
-          <span>{{ fieldLabel(clash.change.part, clash.change.key) }}</span>
-          <span class="small soft">yours of {{ when(clash.at) }}</span>
-        </li>
-      </ul>
+        </template>
+      </OwnClashes>
     </section>
+    <DraftList />
     <section v-if="outbox.shelf.declined.length" aria-labelledby="declined">
       <h2 id="declined">Not taken by the server</h2>
       <ul>

@@ -154,10 +154,6 @@ li.open {
   font-family: var(--slab);
 }
 
-.amber {
-  color: var(--amber);
-}
-
 .body {
   padding: 4px 24px 16px;
 }

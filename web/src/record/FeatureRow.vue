@@ -15,8 +15,11 @@ import {
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
+import { vOneTab } from '../base/one-tab.ts';
+import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import HowKnown from '../evidence/HowKnown.vue';
+import { isKeyAlone } from '../keys/keys.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
@@ -31,10 +34,18 @@ const props = defineProps<{
   open: boolean;
   refusal: string;
   mayWrite: boolean;
+  /** Keeps a change of it; false where that was refused. */
+  keep: (change: Change, what: string) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ toggle: []; save: [change: Change, what: string] }>();
+const emit = defineEmits<{ toggle: [] }>();
 
 const id = useId();
+const name = ref<HTMLButtonElement>();
+/** Back to the row itself, from where the keys go on. */
+const leave = (): void => {
+  emit('toggle');
+  name.value?.focus();
+};
 const entry = computed(() => props.record.features[props.feature.key]);
 const state = computed<FeatureState | undefined>(() => entry.value?.value.state);
 const how = computed<How>(() => entry.value?.how ?? 'seen');
@@ -57,8 +68,7 @@ const options = computed(() => {
 const save = (value: Change['value'], knownHow: How): void => {
   const { key, label } = props.feature;
   const basedOn = entry.value?.version ?? 0;
-  emit(
-    'save',
+  void props.keep(
     { part: 'features', key, value, how: knownHow, basedOn } as Change,
     label.toLowerCase(),
   );
@@ -78,7 +88,7 @@ const choose = (next: FeatureState | null): void => {
 const setHow = (to: How): void => {
   if (!entry.value) return;
   const { key, label } = props.feature;
-  emit('save', knownOtherwise('features', key, entry.value, to), label.toLowerCase());
+  void props.keep(knownOtherwise('features', key, entry.value, to), label.toLowerCase());
 };
 
 const besides = computed(() =>
@@ -89,7 +99,9 @@ const besides = computed(() =>
   }),
 );
 
+/** A digit is a state while the row itself has the focus: never in a field that is open in it. */
 const onDigit = (event: KeyboardEvent): void => {
+  if (!isKeyAlone(event)) return;
   const picked = featureStates[Number(event.key) - 1];
   if (event.key === '0') choose(null);
   else if (picked && /^[1-9]$/.test(event.key)) choose(picked.key);
@@ -109,9 +121,10 @@ const triedWord = computed(() => {
 </script>
 
 <template>
-  <li class="row" :class="{ open }" :data-field="feature.key" @keydown="onDigit">
-    <div class="head">
+  <li class="row" :class="{ open }" :data-field="feature.key">
+    <div class="head" @keydown="onDigit">
       <button
+        ref="name"
         type="button"
         class="name"
         :aria-expanded="open"
@@ -126,6 +139,7 @@ const triedWord = computed(() => {
       </button>
       <div class="choice">
         <SelectButton
+          v-one-tab
           :model-value="state ?? null"
           :options="options"
           option-label="label"
@@ -152,7 +166,9 @@ const triedWord = computed(() => {
     </div>
     <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
     <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
-    <div v-if="open" :id="`${id}-body`" class="body">
+    <div class="beside"><slot /></div>
+    <DraftMark v-if="!open" :place="`${unit}.places.${feature.key}`" class="beside" />
+    <div v-if="open" :id="`${id}-body`" class="body" @keydown.esc="leave">
       <template v-if="entry && mayWrite">
         <HowKnown :model-value="how" :name="`${id}-how`" @update:model-value="setHow" />
         <div v-if="isFitted(state)" class="tried">
@@ -199,7 +215,8 @@ const triedWord = computed(() => {
         :entry="feature"
         :record="record"
         :system="system"
-        @save="(c, what) => emit('save', c, what)"
+        :unit="unit"
+        :keep="keep"
       />
     </div>
   </li>
@@ -208,6 +225,10 @@ const triedWord = computed(() => {
 <style scoped>
 .beside {
   padding: 0 12px 6px 24px;
+}
+
+.beside:empty {
+  display: none;
 }
 
 .row {

@@ -11,6 +11,7 @@ import {
 import { saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
+import { useOutbox } from '../outbox/index.ts';
 import { readHistory } from './history.ts';
 
 /** What a field held before, who changed it, and how it was known: beside the value. */
@@ -23,6 +24,7 @@ const props = defineProps<{
   version: number;
 }>();
 
+const outbox = useOutbox();
 const rows = ref<readonly HistoryRow[]>();
 const problem = ref('');
 
@@ -34,7 +36,8 @@ const read = async (): Promise<void> => {
     problem.value = saying(error);
   }
 };
-watch(() => [props.unit, props.field, props.version], read, { immediate: true });
+// A change counts up at once, and is in the history when the server has it.
+watch(() => [props.unit, props.field, props.version, outbox.unsent], read, { immediate: true });
 
 const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.word ?? '';
 </script>

@@ -2,43 +2,42 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId } from 'vue';
-import HowKnown from '../evidence/HowKnown.vue';
 import {
+  doubtOfDistance,
   formatQuantity,
-  parseQuantity,
   sentence,
+  typedDistance,
   type Change,
   type Feature,
-  type HowKnown as How,
   type Place,
   type Spec,
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import HowKnown from '../evidence/HowKnown.vue';
+import { usePlaceDraft } from './field-draft.ts';
 
 /** Where something is on this unit, and how that is known: how far back from the coupler, and on which side. */
-const props = defineProps<{ entry: Spec | Feature; record: UnitRecord; system: System }>();
-const emit = defineEmits<{ save: [change: Change, what: string] }>();
+const props = defineProps<{
+  unit: string;
+  entry: Spec | Feature;
+  record: UnitRecord;
+  system: System;
+  /** Keeps it; false where that was refused. */
+  keep: (change: Change, what: string) => Promise<boolean>;
+}>();
 
 const id = useId();
-const known = computed(() => props.record.places[props.entry.key]);
 const isSlide = computed(() => props.entry.located?.shape === 'slide');
+const what = computed(() => `place of ${props.entry.label.toLowerCase()}`);
 
-const shown = (inches: number | undefined): string =>
-  inches === undefined ? '' : formatQuantity(inches, 'feet', props.system);
-
-/** What one may type, in the reader's units. */
+/** In the reader's units, as one may type it. */
 const like = (inches: number): string => formatQuantity(inches, 'feet', props.system);
 
-const side = ref<Place['side']>(known.value?.value.side ?? props.entry.located?.side ?? 'door');
-const fields = ref({
-  back: shown(known.value?.value.back),
-  length: shown(known.value?.value.length),
-  depth: shown(known.value?.value.depth),
-});
-const how = ref<How>(known.value?.how ?? 'measured');
+const { draft, isTyped, clear, keepWith } = usePlaceDraft(() => props);
 const problem = ref('');
+const kept = ref('');
 
 const sides = [
   { key: 'door', label: 'door side' },
@@ -49,49 +48,52 @@ const sides = [
 ];
 
 const inches = (label: string, text: string): number | undefined => {
-  const read = parseQuantity(text, 'feet', props.system);
-  if (read.ok && read.value <= 720) return read.value;
-  problem.value = read.ok
-    ? `${label} cannot be more than ${like(720)}. Measure it again.`
-    : sentence(label, read.problem);
-  return undefined;
+  const read = typedDistance(text, props.system);
+  if (!read.ok) problem.value = sentence(label, read.problem);
+  return read.ok ? read.value : undefined;
 };
 
-const keep = (): void => {
+/** Said beside what is typed: it may be kept, and is objected to. */
+const doubt = computed(() => {
+  const read = typedDistance(draft.value.back, props.system);
+  return read.ok ? doubtOfDistance(props.record, read.value, props.system) : undefined;
+});
+
+const keepPlace = async (): Promise<void> => {
   problem.value = '';
-  const back = inches('Distance from the coupler', fields.value.back);
-  const size = { length: fields.value.length, depth: fields.value.depth };
-  const given = Object.entries(isSlide.value ? size : {}).filter(([, text]) => text.trim() !== '');
+  kept.value = '';
+  const { back: typed, length, depth, side, how, basedOn } = draft.value;
+  const back = inches('Distance from the coupler', typed);
+  const given = Object.entries(isSlide.value ? { length, depth } : {}).filter(
+    ([, text]) => text.trim() !== '',
+  );
   const sizes = given.map(([key, text]) => [key, inches(`Slide ${key}`, text)] as const);
   if (back === undefined || problem.value) return;
-  const value: Place = { back, side: side.value, ...Object.fromEntries(sizes) };
-  const basedOn = known.value?.version ?? 0;
-  emit(
-    'save',
-    { part: 'places', key: props.entry.key, value, how: how.value, basedOn },
-    `place of ${props.entry.label.toLowerCase()}`,
-  );
+  const value: Place = { back, side, ...Object.fromEntries(sizes) };
+  const change: Change = { part: 'places', key: props.entry.key, value, how, basedOn };
+  if (!(await keepWith(() => props.keep(change, what.value)))) return;
+  kept.value = `Kept: ${like(back)} back, ${sides.find(({ key }) => key === side)?.label ?? side}.`;
 };
 </script>
 
 <template>
-  <form class="place fields" @submit.prevent="keep">
+  <form class="place fields" @submit.prevent="keepPlace">
     <div>
       <label :for="`${id}-back`">Back from the coupler</label>
       <InputText
         :id="`${id}-back`"
-        v-model="fields.back"
+        v-model="draft.back"
         :placeholder="like(158)"
         autocomplete="off"
       />
     </div>
-    <SelectField v-model="side" label="Side" :choices="sides" />
+    <SelectField v-model="draft.side" label="Side" :choices="sides" />
     <template v-if="isSlide">
       <div>
         <label :for="`${id}-length`">Slide length</label>
         <InputText
           :id="`${id}-length`"
-          v-model="fields.length"
+          v-model="draft.length"
           :placeholder="like(104)"
           autocomplete="off"
         />
@@ -100,15 +102,24 @@ const keep = (): void => {
         <label :for="`${id}-depth`">Slide depth</label>
         <InputText
           :id="`${id}-depth`"
-          v-model="fields.depth"
+          v-model="draft.depth"
           :placeholder="like(29)"
           autocomplete="off"
         />
       </div>
     </template>
-    <HowKnown v-model="how" :name="`${id}-how`" class="how" />
+    <HowKnown v-model="draft.how" :name="`${id}-how`" class="how" />
     <Button type="submit" severity="secondary" label="Keep the place" />
+    <Button
+      v-if="isTyped"
+      type="button"
+      severity="secondary"
+      label="Leave it as it was"
+      @click="clear"
+    />
     <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
+    <p v-else-if="doubt" class="small amber">{{ doubt }}</p>
+    <p class="small soft" role="status">{{ kept }}</p>
   </form>
 </template>
 
@@ -123,7 +134,7 @@ const keep = (): void => {
   width: 8.5rem;
 }
 
-p,
+p:not(:empty),
 .how {
   flex-basis: 100%;
 }

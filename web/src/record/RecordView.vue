@@ -34,6 +34,7 @@ import { objectionsTo, type YardUnit } from '../yard/units.ts';
 import FieldFinder from './FieldFinder.vue';
 import FeatureRow from './FeatureRow.vue';
 import { useFieldSaving } from './saving.ts';
+import OwnClashes from './OwnClashes.vue';
 import SpecRow from './SpecRow.vue';
 import StationMargin from './StationMargin.vue';
 
@@ -66,6 +67,13 @@ const isHere = (entry: Spec | Feature): boolean =>
   entry.station === here.value && applies(record.value, entry);
 const specsHere = computed(() => specs.filter(isHere));
 const featuresHere = computed(() => features.filter(isHere));
+/** Every field that has a row here. */
+const fieldsHere = computed(() =>
+  [...specsHere.value, ...featuresHere.value].flatMap(({ key }) => [
+    `${isSpecKey(key) ? 'specs' : 'features'}.${key}`,
+    `places.${key}`,
+  ]),
+);
 const lacking = computed(() =>
   featuresHere.value.filter((f) => f.lack && record.value.features[f.key]?.value.state === 'none'),
 );
@@ -93,11 +101,13 @@ const nextField = (after: SpecKey): void => {
   open.value = list[list.findIndex((s) => s.key === after) + 1]?.key;
 };
 
-const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<void> => {
+const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<boolean> => {
   const saved = await save(key, [change], what);
-  if (!saved || change.part !== 'specs') return;
-  usualHow.value = change.how;
-  nextField(key);
+  if (saved && change.part === 'specs') {
+    usualHow.value = change.how;
+    nextField(key);
+  }
+  return saved;
 };
 
 const goToField = async ({ field }: { readonly field: SpecKey | FeatureKey }): Promise<void> => {
@@ -113,11 +123,15 @@ const goToField = async ({ field }: { readonly field: SpecKey | FeatureKey }): P
   document.querySelector(`[data-field="${field}"]`)?.scrollIntoView({ block: 'nearest' });
 };
 
+/** Whether one walks on by keys: then they go on at the first field. */
+let byKey = false;
 /** The next station begins at its head, wherever the last one was left. */
 const section = ref<HTMLElement>();
 watch(here, async () => {
   clear();
   await nextTick();
+  if (byKey) section.value?.querySelector<HTMLElement>('.rows button')?.focus();
+  byKey = false;
   const isAbove = (section.value?.getBoundingClientRect().top ?? 0) < 0;
   if (isAbove) section.value?.scrollIntoView({ block: 'start' });
 });
@@ -132,7 +146,11 @@ onMounted(() => openAsked(asked.query['field']));
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
+  // Over the page lies something that scrolls by itself; with another key it is no key of ours.
+  const isElsewhere = (event.target as Element).closest('[role=dialog], [role=listbox], textarea');
+  if (isElsewhere || event.ctrlKey || event.altKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
+  byKey = true;
   go(neighbour(event.key === 'PageDown' ? 1 : -1));
 });
 </script>
@@ -217,10 +235,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :usual-how="usualHow"
           :refusal="refusalOf(spec.key)"
           :may-write="mayWrite"
+          :keep="(change, what) => saveSpec(spec.key, change, what)"
           @toggle="open = open === spec.key ? undefined : spec.key"
-          @save="(change, what) => saveSpec(spec.key, change, what)"
           @next="nextField(spec.key)"
-        />
+        >
+          <OwnClashes :unit="unit.id" :fields="[`specs.${spec.key}`, `places.${spec.key}`]" />
+        </SpecRow>
         <FeatureRow
           v-for="feature in featuresHere"
           :key="`${unit.id}-${feature.key}`"
@@ -231,9 +251,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :open="open === feature.key"
           :refusal="refusalOf(feature.key)"
           :may-write="mayWrite"
+          :keep="(change, what) => save(feature.key, [change], what)"
           @toggle="open = open === feature.key ? undefined : feature.key"
-          @save="(change, what) => save(feature.key, [change], what)"
-        />
+        >
+          <OwnClashes
+            :unit="unit.id"
+            :fields="[`features.${feature.key}`, `places.${feature.key}`]"
+          />
+        </FeatureRow>
       </ul>
       <p v-if="lacking.length" class="lacking">
         <strong>Not on this unit</strong>
@@ -257,6 +282,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       :here="here"
       :objections="objections"
       :may-write="mayWrite"
+      :fields="fieldsHere"
       @go="go"
       @field="goToField"
     />

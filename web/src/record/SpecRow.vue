@@ -1,15 +1,10 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
-import { computed, nextTick, ref, useId, watch } from 'vue';
+import { computed, ref, useId } from 'vue';
 import { format } from 'date-fns';
 import {
   codeInWords,
-  entryAfter,
   formatSpec,
-  howOf,
-  isSameValue as sameValue,
   knownBy,
-  knownOtherwise,
   otherSystem,
   type Change,
   type HowKnown as How,
@@ -19,15 +14,14 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import FigureText from '../base/FigureText.vue';
+import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
-import HowKnown from '../evidence/HowKnown.vue';
 import { useSession } from '../people/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
-import SpecInput from './SpecInput.vue';
-import { asTyped, readTyped } from './typing.ts';
+import SpecEditor from './SpecEditor.vue';
 
 /** One spec of a station: its value and how it is known; opens to be corrected. */
 const props = defineProps<{
@@ -42,18 +36,22 @@ const props = defineProps<{
   /** What the server said against the last try. */
   refusal: string;
   mayWrite: boolean;
+  /** Keeps a change of it; false where that was refused. */
+  keep: (change: Change, what: string) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ toggle: []; save: [change: Change, what: string]; next: [] }>();
+const emit = defineEmits<{ toggle: []; next: [] }>();
 
 const session = useSession();
 const id = useId();
-const editor = ref<HTMLElement>();
+const head = ref<HTMLButtonElement>();
+const place = computed(() => `${props.unit}.specs.${props.spec.key}`);
 const entry = computed(() => props.record.specs[props.spec.key]);
-const how = ref<How>('read');
-const typed = ref('');
-/** The version that was on the screen when the typing began: what others do meanwhile is not overwritten. */
-const basedOn = ref(0);
-const reading = computed(() => readTyped(props.spec, typed.value, props.system));
+
+/** Back to the row itself, from where the keys go on. */
+const leave = (): void => {
+  emit('toggle');
+  head.value?.focus();
+};
 
 const shown = computed(() =>
   entry.value ? formatSpec(props.spec.key, entry.value.value, props.system, entry.value.how) : '—',
@@ -84,86 +82,18 @@ const word = computed(
 );
 const disputed = computed(() => props.objections.some((o) => !o.settled && o.severity !== 'look'));
 
-const begin = async (): Promise<void> => {
-  typed.value = asTyped(props.spec, entry.value, props.system);
-  basedOn.value = entry.value?.version ?? 0;
-  // What only the sheet says is looked at now: it will be read, measured or seen.
-  const before = howOf(props.record, props.spec.key);
-  how.value = before && before !== 'sheet' ? before : props.usualHow;
-  await nextTick();
-  const field = editor.value?.querySelector<HTMLInputElement>('input, button');
-  field?.focus();
-  if (field instanceof HTMLInputElement) field.select();
-};
-
-watch(
-  () => props.open,
-  (open) => void (open && begin()),
-  { immediate: true },
-);
-
-const change = (value: Change['value']): Change =>
-  ({
-    part: 'specs',
-    key: props.spec.key,
-    value,
-    how: how.value,
-    basedOn: basedOn.value,
-  }) as Change;
-
-/** What would be said of the field with what is typed; undefined where nothing can be read yet. */
-const after = computed(() => {
-  const { value } = reading.value;
-  return value && entryAfter(entry.value, change(value), { by: '', at: '', version: 1 });
-});
-/** Another source says otherwise and would stay: both are kept, the better one shown. */
-const isDisputed = computed(() => Boolean(after.value?.others?.length));
-const isSameValue = computed(
-  () => entry.value && reading.value.value && sameValue(entry.value.value, reading.value.value),
-);
-
-const keep = (): void => {
-  const { value } = reading.value;
-  if (!value) return;
-  const what = props.spec.label.toLowerCase();
-  if (entry.value && isSameValue.value) {
-    const { key } = props.spec;
-    emit(
-      'save',
-      { ...knownOtherwise('specs', key, entry.value, how.value), basedOn: basedOn.value },
-      what,
-    );
-  } else emit('save', change(value), what);
-};
-
-const replace = (): void => {
-  const { value } = reading.value;
-  if (value)
-    emit('save', { ...change(value), others: [] } as Change, props.spec.label.toLowerCase());
-};
-
 const besides = computed(() =>
   (entry.value?.others ?? []).map(({ value, how: known, by }) => {
     const source = knownBy.find((row) => row.key === known)?.word ?? known;
     return `${formatSpec(props.spec.key, value, props.system, known)}, ${source}, ${by.split(' ')[0]}`;
   }),
 );
-
-/** A letter says how the value is known: by itself among the marks, with Alt while typing. */
-const onLetter = (event: KeyboardEvent): void => {
-  const isAmongMarks = (event.target as HTMLInputElement).type === 'radio';
-  const chosen = knownBy.find((row) => row.letter === event.key.toLowerCase());
-  if (!chosen || (!event.altKey && !isAmongMarks)) return;
-  event.preventDefault();
-  how.value = chosen.key;
-};
-
-const forget = (): void => emit('save', change(null), props.spec.label.toLowerCase());
 </script>
 
 <template>
   <li class="row" :class="{ open, disputed }" :data-field="spec.key">
     <button
+      ref="head"
       type="button"
       class="head"
       :aria-expanded="open"
@@ -183,49 +113,27 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
       >
     </button>
     <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
-    <div v-if="open" :id="`${id}-body`" ref="editor" class="body">
+    <div class="beside"><slot /></div>
+    <DraftMark v-if="!open" :place="place" class="beside" />
+    <div v-if="open" :id="`${id}-body`" class="body">
       <p v-if="spec.bySignature" class="small">
         It is set when a technician signs the inspection.
         <RouterLink :to="{ name: 'inspection', params: { id: unit } }"
           >To the inspection</RouterLink
         >
       </p>
-      <form
+      <SpecEditor
         v-else-if="mayWrite"
-        @submit.prevent="keep"
-        @keydown="onLetter"
-        @keydown.esc="emit('toggle')"
-      >
-        <SpecInput v-model="typed" :spec="spec" :system="system" hide-label />
-        <HowKnown v-model="how" :name="`${id}-how`" />
-        <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
-        <p v-if="isDisputed && !isSameValue" class="small soft">
-          Another source says otherwise. Both are kept and the better one is shown, until somebody
-          decides.
-        </p>
-        <div class="actions">
-          <Button
-            type="submit"
-            :label="isDisputed && !isSameValue ? 'Keep both' : 'Keep it'"
-            :disabled="!reading.value"
-          />
-          <Button
-            v-if="isDisputed && !isSameValue"
-            type="button"
-            severity="secondary"
-            label="Put it in place of the others"
-            @click="replace"
-          />
-          <Button
-            v-if="entry"
-            type="button"
-            severity="secondary"
-            label="Not known after all"
-            @click="forget"
-          />
-          <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />
-        </div>
-      </form>
+        :unit="unit"
+        :spec="spec"
+        :record="record"
+        :system="system"
+        :usual-how="usualHow"
+        :refusal="refusal"
+        :keep="keep"
+        @next="emit('next')"
+        @leave="leave"
+      />
       <p v-if="codeWords" class="code">{{ codeWords }}</p>
       <div class="proof">
         <PhotoStrip
@@ -254,7 +162,8 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
         :entry="spec"
         :record="record"
         :system="system"
-        @save="(c, what) => emit('save', c, what)"
+        :unit="unit"
+        :keep="keep"
       />
     </div>
   </li>
@@ -318,19 +227,12 @@ const forget = (): void => emit('save', change(null), props.spec.label.toLowerCa
   padding: 0 12px 6px 24px;
 }
 
+.beside:empty {
+  display: none;
+}
+
 .code {
   font-family: var(--slab);
-}
-
-form {
-  display: grid;
-  gap: 10px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 @media (width < 760px) {

@@ -9,12 +9,9 @@ import {
   type SpecKey,
   type StationKey,
 } from '@fair-gable/core';
-import { useOutbox, type OwnClash } from '../outbox/index.ts';
-import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
-import ClashNote from './ClashNote.vue';
-import { useEdits } from './edits.ts';
 import MarginNote from './MarginNote.vue';
+import OwnClashes from './OwnClashes.vue';
 import { useFieldSaving } from './saving.ts';
 
 /** The margin of a station: what clashes, what is objected to here, and where else something is. */
@@ -23,15 +20,14 @@ const props = defineProps<{
   here: StationKey;
   objections: readonly Objection[];
   mayWrite: boolean;
+  /** Fields that stand here: what clashes there is shown there. */
+  fields: readonly string[];
 }>();
 const emit = defineEmits<{
   go: [station: StationKey];
   field: [way: { readonly field: SpecKey | FeatureKey }];
 }>();
-const session = useSession();
-const outbox = useOutbox();
-const edits = useEdits();
-const { refusalOf, guarded, save } = useFieldSaving(() => props.unit.id);
+const { refusalOf, save } = useFieldSaving(() => props.unit.id);
 
 const stationOf = (o: Objection): StationKey => entryFor(o.field).station;
 /** What wants an answer before what has one. */
@@ -43,11 +39,6 @@ const notesHere = computed(() =>
 const elsewhere = computed(() =>
   props.objections.filter((o) => stationOf(o) !== props.here && !o.settled),
 );
-
-/** Where somebody else was faster, both values stand in the margin until one is chosen. */
-const clashes = computed(() => outbox.shelf.clashes.filter((c) => c.unit === props.unit.id));
-const choose = (clash: OwnClash, mine: boolean): Promise<boolean> =>
-  guarded(clash.change.key, () => edits.settle(clash, mine));
 
 /** Lets an objection stand for a reason, with the inputs it stands for; without one it is open again. */
 const settle = (objection: Objection, reason: string | null): void => {
@@ -64,15 +55,7 @@ const settle = (objection: Objection, reason: string | null): void => {
 
 <template>
   <section class="margin" aria-label="Notes in the margin">
-    <ClashNote
-      v-for="clash in clashes"
-      :key="`${clash.change.part}.${clash.change.key}`"
-      :clash="clash"
-      :record="unit.record"
-      :system="session.system"
-      :problem="refusalOf(clash.change.key)"
-      @settle="(mine) => choose(clash, mine)"
-    />
+    <OwnClashes :unit="unit.id" :without="fields" />
     <MarginNote
       v-for="objection in notesHere"
       :key="objection.id"
@@ -84,9 +67,7 @@ const settle = (objection: Objection, reason: string | null): void => {
       @settle="settle"
       @reopen="(o) => settle(o, null)"
     />
-    <p v-if="notesHere.length + clashes.length === 0" class="soft small">
-      Nothing to object to at this station.
-    </p>
+    <p v-if="notesHere.length === 0" class="soft small">Nothing to object to at this station.</p>
     <div v-if="elsewhere.length" class="elsewhere">
       <h3>At other stations</h3>
       <ul>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useSessionStorage } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   emptyRecord,
+  inText,
+  knownBy,
   specEntry,
   type Change,
   type HowKnown as How,
@@ -14,6 +15,8 @@ import {
   type Way,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
+import SelectField from '../base/SelectField.vue';
+import { useDraft } from '../draft/index.ts';
 import HowKnown from '../evidence/HowKnown.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
@@ -27,46 +30,83 @@ import { asTyped, readTyped } from './typing.ts';
 const edits = useEdits();
 const session = useSession();
 const router = useRouter();
+const newId = crypto.randomUUID();
 
-const groups: readonly { title: string; keys: readonly SpecKey[] }[] = [
+interface Group {
+  readonly title: string;
+  readonly keys: readonly SpecKey[];
+  /** How such things are mostly known when a unit comes in. */
+  readonly how: How;
+}
+const groups: readonly Group[] = [
   {
     title: 'What it is called',
     keys: ['stockNumber', 'series', 'floorPlan', 'modelYear', 'condition'],
+    how: 'read',
   },
   {
     title: 'VIN and weight labels',
     keys: ['vin', 'gvwr', 'uvw', 'ccc', 'hitchWeight', 'axleRating'],
+    how: 'read',
   },
-  { title: 'Tyre label', keys: ['tyreSize', 'loadRange', 'coldPressure'] },
-  { title: 'Size', keys: ['overallLength', 'boxLength', 'width', 'heightWithAc'] },
+  {
+    title: 'Tire label',
+    keys: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
+    how: 'read',
+  },
+  { title: 'The tires on it', keys: ['tyreSize', 'loadRange'], how: 'read' },
+  { title: 'Size', keys: ['overallLength', 'boxLength', 'width', 'heightWithAc'], how: 'measured' },
   {
     title: 'Tanks, propane, power',
     keys: ['freshTank', 'grayTank', 'blackTank', 'lpCylinders', 'shoreAmps'],
+    how: 'read',
   },
 ];
 const keys = groups.flatMap((group) => group.keys);
 
-const blank = () => Object.fromEntries(keys.map((key) => [key, '']));
-const typed = useSessionStorage<Record<string, string>>('take-in', blank(), {
-  mergeDefaults: true,
+const { draft, isTyped, clear, keepWith } = useDraft({
+  place: () => 'take-in',
+  what: () => 'A unit being taken in',
+  fresh: () => ({
+    // One id for all tries, also after the page was closed: sent twice, the unit is made once.
+    id: newId,
+    typed: Object.fromEntries(keys.map((key) => [key, ''])) as Record<string, string>,
+    hows: Object.fromEntries(groups.map(({ title, how }) => [title, how])) as Record<string, How>,
+    /** Fields that are known otherwise than the rest of their group. */
+    own: {} as Partial<Record<string, How>>,
+  }),
+  typed: ({ typed }) => typed,
 });
-// One id for all tries: sent twice, the unit is made once.
-const newId = crypto.randomUUID();
-const how = ref<How>('read');
 const problem = ref('');
 const busy = ref(false);
+/** Groups whose fields say one by one how they are known. */
+const oneByOne = ref<readonly string[]>([]);
+const toggleOneByOne = (title: string): void => {
+  oneByOne.value = oneByOne.value.includes(title)
+    ? oneByOne.value.filter((one) => one !== title)
+    : [...oneByOne.value, title];
+};
+
+const howOfKey = (key: SpecKey): How => {
+  const group = groups.find((one) => one.keys.includes(key));
+  return draft.value.own[key] ?? draft.value.hows[group?.title ?? ''] ?? 'read';
+};
+const setHow = (title: string, how: How): void => {
+  draft.value.hows[title] = how;
+};
+const howChoices = knownBy.map(({ key, label }) => ({ key, label }));
 
 const readings = computed(() =>
   keys.map((key) => {
     const spec: Spec = specEntry(key);
-    return { key, reading: readTyped(spec, typed.value[key] ?? '', session.system) };
+    return { key, reading: readTyped(spec, draft.value.typed[key] ?? '', session.system) };
   }),
 );
 
 const changes = computed<readonly Change[]>(() =>
   readings.value.flatMap(({ key, reading }) =>
     reading.value
-      ? [{ part: 'specs', key, value: reading.value, how: how.value, basedOn: 0 } as const]
+      ? [{ part: 'specs', key, value: reading.value, how: howOfKey(key), basedOn: 0 } as const]
       : [],
   ),
 );
@@ -83,34 +123,38 @@ const enter = (changed: readonly Change[]): void => {
   for (const { key, part } of changed) {
     if (part !== 'specs') continue;
     const entry = drafted(record.value, changed, 'you').specs[key as SpecKey];
-    typed.value = {
-      ...typed.value,
-      [key]: asTyped(specEntry(key as SpecKey), entry, session.system),
-    };
+    draft.value.typed[key] = asTyped(specEntry(key as SpecKey), entry, session.system);
   }
 };
 
 /** Ways that can be gone on this page: a reason is stated on the record, and only fields that stand here are gone to. */
 const waysHere = ({ ways }: Objection): readonly Way[] =>
   ways.filter(
-    (way) => way.kind === 'enter' || (way.kind === 'go' && String(way.field) in typed.value),
+    (way) => way.kind === 'enter' || (way.kind === 'go' && String(way.field) in draft.value.typed),
   );
 
 const focusOn = (key: string): void =>
   document.querySelector<HTMLInputElement>(`[data-take="${key}"] input`)?.focus();
 
+const emptyAll = (): void => {
+  if (window.confirm('Empty all fields? What is typed here is nowhere else.')) clear();
+};
+
 const take = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
-  try {
-    await edits.create(newId, changes.value, 'a unit taken in');
-    typed.value = blank();
-    await router.push({ name: 'record', params: { id: newId, station: 'labels' } });
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
+  const { id } = draft.value;
+  const isTaken = await keepWith(async () => {
+    try {
+      await edits.create(id, changes.value, 'a unit taken in');
+      return true;
+    } catch (error) {
+      problem.value = saying(error);
+      return false;
+    }
+  });
+  busy.value = false;
+  if (isTaken) await router.push({ name: 'record', params: { id, station: 'labels' } });
 };
 </script>
 
@@ -125,14 +169,37 @@ const take = async (): Promise<void> => {
     <div class="fields">
       <fieldset v-for="group in groups" :key="group.title">
         <legend>{{ group.title }}</legend>
-        <SpecInput
-          v-for="key in group.keys"
-          :key="key"
-          v-model="typed[key] as string"
-          :data-take="key"
-          :spec="specEntry(key)"
-          :system="session.system"
-        />
+        <div v-for="key in group.keys" :key="key" :data-take="key">
+          <SpecInput
+            v-model="draft.typed[key] as string"
+            :spec="specEntry(key)"
+            :system="session.system"
+          />
+          <SelectField
+            v-if="oneByOne.includes(group.title)"
+            v-model="draft.own[key]"
+            :label="`How ${inText(specEntry(key).label)} is known`"
+            :choices="howChoices"
+            :placeholder="`as the others: ${draft.hows[group.title]}`"
+            clearable
+            class="own"
+          />
+        </div>
+        <div class="hows">
+          <HowKnown
+            :model-value="draft.hows[group.title] ?? 'read'"
+            :name="`take-in-${group.title}`"
+            @update:model-value="(how) => setHow(group.title, how)"
+          />
+          <button
+            type="button"
+            class="each small"
+            :aria-expanded="oneByOne.includes(group.title)"
+            @click="toggleOneByOne(group.title)"
+          >
+            {{ oneByOne.includes(group.title) ? 'All the same' : 'One of them is known otherwise' }}
+          </button>
+        </div>
       </fieldset>
     </div>
     <aside>
@@ -147,7 +214,6 @@ const take = async (): Promise<void> => {
         @enter="(_, way) => enter(way.changes)"
         @go="(way) => focusOn(way.field)"
       />
-      <HowKnown v-model="how" name="take-in-how" />
       <p v-if="unreadable.length" class="wrong" role="alert">
         {{
           unreadable.length === 1
@@ -161,6 +227,13 @@ const take = async (): Promise<void> => {
         :label="`Take it in with ${changes.length} ${changes.length === 1 ? 'value' : 'values'}`"
         :disabled="changes.length === 0 || unreadable.length > 0"
         :loading="busy"
+      />
+      <Button
+        v-if="isTyped"
+        type="button"
+        severity="secondary"
+        label="Empty all fields"
+        @click="emptyAll"
       />
     </aside>
   </form>
@@ -193,6 +266,28 @@ fieldset {
   border-bottom: 1px solid var(--hairline);
 }
 
+.hows {
+  display: grid;
+  grid-column: 1 / -1;
+  justify-items: start;
+  gap: 4px;
+}
+
+.hows :deep(.how) {
+  width: 100%;
+}
+
+.each {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
 legend {
   float: left;
   width: 100%;
@@ -210,10 +305,6 @@ aside {
   gap: 16px;
   min-height: 80vh;
   padding: 18px 24px;
-}
-
-aside :deep(.how) {
-  grid-template-columns: repeat(3, 1fr);
 }
 
 @media (width < 1000px) {

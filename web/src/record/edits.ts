@@ -14,6 +14,7 @@ import {
   type WaitingEdit,
 } from '@fair-gable/core';
 import { Plain } from '../api/client.ts';
+import { useSaid } from '../base/said.ts';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
@@ -80,6 +81,28 @@ type Put = (
   keeping?: Keeping,
 ) => Promise<void>;
 
+/** Puts changes on the device and sees how the server takes them; counts those under way. */
+const usePut = () => {
+  const outbox = useOutbox();
+  const session = useSession();
+  const saving = ref(0);
+  const put: Put = async (unit, changes, what, { settled, onKept, keep } = {}) => {
+    const by = session.session?.person.name ?? '';
+    const at = new Date().toISOString();
+    const id = crypto.randomUUID();
+    saving.value += 1;
+    try {
+      const edit = { id, unit, changes, what, by, at, tried: false };
+      await orNotKept(keep ? keep(edit) : outbox.addEdit(edit, settled));
+      onKept?.();
+      await outbox.fared(id);
+    } finally {
+      saving.value -= 1;
+    }
+  };
+  return { saving, put };
+};
+
 /** What is done to records beside changing their fields. */
 const useOthers = (put: Put) => {
   const outbox = useOutbox();
@@ -110,30 +133,11 @@ const useOthers = (put: Put) => {
 /** The changes this person makes to records: on the device first, then on the server. */
 export const useEdits = defineStore('edits', () => {
   const outbox = useOutbox();
-  const session = useSession();
   const units = useUnits();
-  const saving = ref(0);
   const undos = useUndos();
+  const said = useSaid();
 
-  const put = async (
-    unit: string,
-    changes: readonly Change[],
-    what: string,
-    { settled, onKept, keep }: Keeping = {},
-  ): Promise<void> => {
-    const by = session.session?.person.name ?? '';
-    const at = new Date().toISOString();
-    const id = crypto.randomUUID();
-    saving.value += 1;
-    try {
-      const edit = { id, unit, changes, what, by, at, tried: false };
-      await orNotKept(keep ? keep(edit) : outbox.addEdit(edit, settled));
-      onKept?.();
-      await outbox.fared(id);
-    } finally {
-      saving.value -= 1;
-    }
-  };
+  const { saving, put } = usePut();
 
   const inverse = (id: string, before: UnitRecord, changes: readonly Change[]): Change[] =>
     inverseNow(
@@ -169,6 +173,7 @@ export const useEdits = defineStore('edits', () => {
       if (entry) undos.replace(entry);
       throw error;
     }
+    said.say(`kept: ${what}`);
     const left = inverse(id, before, whole);
     if (entry) undos.replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };
@@ -183,6 +188,7 @@ export const useEdits = defineStore('edits', () => {
     undos.replace(last);
     try {
       await put(last.unit, last.changes, `undo of ${last.what}`);
+      said.say(`taken back: ${last.what}`);
     } catch (error) {
       if (error instanceof NotKept) undos.add(last);
       throw error;

@@ -3,7 +3,13 @@ import { Delete } from '@lucide/vue';
 import type { Keypad, PadKey } from '@fair-gable/core';
 
 /** Digits and a field's own units under the thumb; what is typed stays in the field above. */
-defineProps<{ pad: Keypad; next: string; ready: boolean }>();
+const props = defineProps<{
+  pad: Keypad;
+  next: string;
+  ready: boolean;
+  /** What stands in the field is what is known: the first digit begins anew. */
+  anew?: boolean;
+}>();
 const typed = defineModel<string>({ required: true });
 const emit = defineEmits<{ next: [] }>();
 
@@ -17,7 +23,7 @@ const besides = 3;
 
 const tidy = (text: string): string => text.replaceAll(/\s+/g, ' ').trimStart();
 const write = (text: string): void => {
-  typed.value = tidy(`${typed.value}${text}`);
+  typed.value = tidy(`${props.anew ? '' : typed.value}${text}`);
 };
 /** A fraction belongs before the unit, whichever was pressed first: 9 in, then a half, is 9 1/2 in. */
 const unitBehind = (key: PadKey): string =>

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { useSessionStorage } from '@vueuse/core';
+import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   countOf,
+  inText,
   isStationKey,
   nextStop,
   roundOf,
@@ -43,13 +46,30 @@ const here = computed<StationKey>(() => {
 const stop = computed(() => round.value.find(({ station }) => station === here.value));
 const steps = computed(() => stop.value?.steps ?? []);
 
-/** Put off on this round; offered again when the rest of the station is done. */
-const later = ref(new Set<string>());
-/** What may be looked at beside what is wanted. */
-const all = ref(false);
-const chosen = ref<string>();
+/** What one has done with a stop's list: it is there again whoever leads away from it meanwhile. */
+interface AtStop {
+  /** Put off on this round; offered again when the rest of the station is done. */
+  readonly later: readonly string[];
+  /** What may be looked at beside what is wanted. */
+  readonly all: boolean;
+  readonly chosen?: string | undefined;
+}
+const untouched: AtStop = { later: [], all: false };
+const kept = useSessionStorage<Record<string, AtStop>>('round', {});
+const stopKey = computed(() => `${props.unit.id}.${here.value}`);
+const atStop = computed(() => kept.value[stopKey.value] ?? untouched);
+const setAtStop = (more: Partial<AtStop>): void => {
+  kept.value = { ...kept.value, [stopKey.value]: { ...atStop.value, ...more } };
+};
+const later = computed(() => new Set(atStop.value.later));
+const all = computed(() => atStop.value.all);
+const chosen = computed(() => atStop.value.chosen);
+const choose = (id?: string): void => setAtStop({ chosen: id });
+const putOff = (id: string): void => setAtStop({ later: [...later.value, id], chosen: undefined });
 const usualHow = ref<HowKnown>('measured');
-const problem = ref('');
+/** What was refused, and of which step: one goes back to it oneself. */
+const refused = ref<{ readonly step: Step; readonly text: string }>();
+const said = ref('');
 const walking = ref(false);
 
 const wanted = computed(() =>
@@ -88,36 +108,65 @@ const go = (to: StationKey): void => {
   void router.replace({ name: 'round', params: { id: props.unit.id, station: to } });
 };
 watch(here, () => {
-  chosen.value = undefined;
-  problem.value = '';
-  later.value = new Set();
-  all.value = false;
+  refused.value = undefined;
+  said.value = '';
   window.scrollTo(0, 0);
 });
+// Where one stands is in the address from the first moment: finishing leads nowhere by itself.
+watch(
+  () => props.station,
+  (station) => {
+    if (!station || !isStationKey(station)) go(here.value);
+  },
+  { immediate: true },
+);
 
-const keep = async (step: Step, changes: readonly Change[], how: HowKnown): Promise<void> => {
-  problem.value = '';
-  chosen.value = undefined;
+/** How long a tap may still have been meant for what stood there before, milliseconds. */
+const slide = 400;
+let steppedAt = -Infinity;
+watch(
+  () => current.value?.id,
+  () => (steppedAt = performance.now()),
+);
+/** What slid under the thumb is not hit; the keypad stands still, and keys are not taps. */
+const guard = (event: MouseEvent): void => {
+  const isPad = (event.target as Element).closest('#round-pad');
+  if (event.detail === 0 || isPad || performance.now() - steppedAt > slide) return;
+  event.preventDefault();
+  event.stopPropagation();
+};
+
+const keep = async (step: Step, changes: readonly Change[], how: HowKnown): Promise<boolean> => {
+  refused.value = undefined;
+  said.value = '';
   usualHow.value = how;
   // What is only taken from the sheet still wants looking at; it does not come up again at this stop.
-  if (changes.every((change) => change.how === 'sheet'))
-    later.value = new Set(later.value).add(step.id);
+  if (changes.every((change) => change.how === 'sheet')) putOff(step.id);
+  else choose();
   try {
     await edits.change(props.unit.id, changes, step.entry.label.toLowerCase());
     await nextTick();
+    return true;
   } catch (error) {
-    problem.value = saying(error);
-    chosen.value = step.id;
+    refused.value = { step, text: saying(error) };
+    return false;
   }
 };
+const backTo = (step: Step): void => {
+  refused.value = undefined;
+  choose(step.id);
+};
 const skip = (step: Step): void => {
-  chosen.value = undefined;
-  later.value = new Set(later.value).add(step.id);
+  const isAlone = wanted.value.every(({ id }) => id === step.id);
+  putOff(step.id);
+  said.value = isAlone
+    ? `${step.entry.label} is the only thing left here: it stays till you’ve looked, or till you go on.`
+    : '';
 };
 </script>
 
 <template>
-  <section class="round" :aria-labelledby="`round-${here}`">
+  <section class="round" :aria-labelledby="`round-${here}`" @click.capture="guard">
     <header>
       <h2 :id="`round-${here}`">{{ stationEntry(here).number }} {{ stationEntry(here).label }}</h2>
       <p class="soft">
@@ -145,7 +194,15 @@ const skip = (step: Step): void => {
     <p v-if="!session.may('record')" class="page-part">
       You may look at the record; a specialist or technician makes the round.
     </p>
-    <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
+    <div v-if="refused" class="page-part refused" role="alert">
+      <p class="wrong">{{ refused.text }}</p>
+      <Button
+        severity="secondary"
+        :label="`Back to ${inText(refused.step.entry.label)}`"
+        @click="backTo(refused.step)"
+      />
+    </div>
+    <p class="page-part" role="status">{{ said }}</p>
     <ol aria-label="To look at here">
       <li v-for="step in inOrder" :key="step.id" :data-step="step.id">
         <StepEditor
@@ -156,20 +213,21 @@ const skip = (step: Step): void => {
           :system="session.system"
           :step="step"
           :usual-how="usualHow"
-          @keep="(changes, how) => keep(step, changes, how)"
+          :keep="(changes: readonly Change[], how: HowKnown) => keep(step, changes, how)"
           @skip="skip(step)"
         />
         <StepRow
           v-else
+          :unit="unit.id"
           :step="step"
           :record="record"
           :system="session.system"
           :later="later.has(step.id)"
-          @choose="chosen = step.id"
+          @choose="choose(step.id)"
         />
       </li>
     </ol>
-    <button v-if="more > 0" type="button" class="more" @click="all = true">
+    <button v-if="more > 0" type="button" class="more" @click="setAtStop({ all: true })">
       {{ more }} more could be looked at here
     </button>
     <div v-if="wanted.length === 0" class="page-part finished">
@@ -195,11 +253,12 @@ const skip = (step: Step): void => {
       <ol>
         <li v-for="step in behind" :key="step.id" :data-step="step.id">
           <StepRow
+            :unit="unit.id"
             :step="step"
             :record="record"
             :system="session.system"
             :later="false"
-            @choose="chosen = step.id"
+            @choose="choose(step.id)"
           />
         </li>
       </ol>
@@ -277,6 +336,16 @@ h2 {
 
 li {
   border-bottom: 1px solid var(--hairline);
+}
+
+.refused {
+  display: grid;
+  justify-items: start;
+  gap: 8px;
+}
+
+.page-part:empty {
+  display: none;
 }
 
 .behind summary {

@@ -9,8 +9,9 @@ import {
   isSpecKey,
   keypadFor,
   knownBy,
-  parseQuantity,
+  doubtOfDistance,
   sentence,
+  typedDistance,
   type Change,
   type FeatureKey,
   type FeatureState,
@@ -21,7 +22,8 @@ import {
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
-import { readTyped } from '../record/typing.ts';
+import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
+import { readTyped, type Typed } from '../record/typing.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import TakePhoto from '../photo/TakePhoto.vue';
 import KeyPad from './KeyPad.vue';
@@ -35,34 +37,54 @@ const props = defineProps<{
   step: Step;
   /** How the last number was known. */
   usualHow: HowKnown;
+  /** Keeps it; false where that was refused. */
+  keep: (changes: readonly Change[], how: HowKnown) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ keep: [changes: readonly Change[], how: HowKnown]; skip: [] }>();
+const emit = defineEmits<{ skip: [] }>();
 
 const entry = computed(() => props.step.entry);
+const isPlace = props.step.part === 'places';
 const caution = computed(() =>
-  props.step.part === 'places' ? undefined : adviceFor(props.record, entry.value.caution),
+  isPlace ? undefined : adviceFor(props.record, entry.value.caution),
 );
 const spec = computed(() => (props.step.part === 'specs' ? (entry.value as Spec) : undefined));
+const distance = {
+  kind: 'quantity',
+  display: 'feet',
+  plausible: { from: 0, to: 60, unit: 'ft' },
+} as const;
 const pad = computed(() => {
-  if (props.step.part === 'places') {
-    return keypadFor(
-      { kind: 'quantity', display: 'feet', plausible: { from: 0, to: 60, unit: 'ft' } },
-      props.system,
-    );
-  }
-  return spec.value && keypadFor(spec.value.value, props.system);
+  const kind = isPlace ? distance : spec.value?.value;
+  return kind && keypadFor(kind, props.system);
 });
 
 const hows = knownBy.filter(({ key }) => ['read', 'measured', 'seen', 'guessed'].includes(key));
-/** What a number is most often on the lot: places are measured, counts are seen. */
-const firstHow = (): HowKnown => {
-  if (props.step.part === 'places') return 'measured';
-  return props.usualHow;
-};
-const how = ref<HowKnown>(firstHow());
-const typed = ref('');
-const side = ref<Place['side'] | undefined>(entry.value.located?.side);
-const tapped = ref<number>();
+const place = isPlace ? usePlaceDraft(() => ({ ...props, entry: entry.value })) : undefined;
+const figure =
+  props.step.part === 'specs'
+    ? useSpecDraft(() => ({ ...props, spec: entry.value as Spec }))
+    : undefined;
+const drafting = place ?? figure;
+const draft = computed(() => (place ?? figure)?.draft.value);
+
+const typed = computed({
+  get: () => place?.draft.value.back ?? figure?.draft.value.text ?? '',
+  set: (text) => {
+    if (place) place.draft.value.back = text;
+    if (figure) figure.draft.value.text = text;
+    // What was tapped or guessed before and is typed now was measured, unless somebody says otherwise.
+    if (place?.draft.value.how === 'guessed') place.draft.value.how = 'measured';
+  },
+});
+const how = computed({
+  get: () => draft.value?.how ?? props.usualHow,
+  set: (to) => {
+    if (draft.value) draft.value.how = to;
+  },
+});
+const tapped = computed(() => place?.draft.value.tapped);
+/** The first key in a field that opens with what is known begins anew. */
+const isTyped = computed(() => drafting?.isTyped.value ?? false);
 const showAll = ref(false);
 
 const offered = computed(() => {
@@ -72,20 +94,29 @@ const offered = computed(() => {
   return known && formatSpec(key, known.value, props.system, known.how);
 });
 
-const reading = computed(() => {
-  if (spec.value) return readTyped(spec.value, typed.value, props.system);
-  if (typed.value.trim() === '') return undefined;
-  const read = parseQuantity(typed.value, 'feet', props.system);
+const readDistance = (text: string): Typed & { readonly inches?: number } => {
+  const read = typedDistance(text, props.system);
   const label = `${entry.value.label}, its place`;
   if (!read.ok) return { value: undefined, echo: '', problem: sentence(label, read.problem) };
   const echo = (['us', 'metric'] as const).map((s) => formatQuantity(read.value, 'feet', s));
-  return { value: read.value, echo: echo.join(' = '), problem: '' };
+  return { value: undefined, inches: read.value, echo: echo.join(' = '), problem: '' };
+};
+const reading = computed((): (Typed & { readonly inches?: number }) | undefined => {
+  if (spec.value) return readTyped(spec.value, typed.value, props.system);
+  return typed.value.trim() === '' ? undefined : readDistance(typed.value);
 });
+const back = computed(() => reading.value?.inches ?? tapped.value);
+/** Said on the spot; it may be kept all the same. */
+const doubt = computed(() =>
+  isPlace && back.value !== undefined
+    ? doubtOfDistance(props.record, back.value, props.system)
+    : undefined,
+);
 
 const version = computed(() => {
   const { key } = entry.value;
   const entries = props.record[props.step.part] as Partial<Record<string, { version: number }>>;
-  return entries[key]?.version ?? 0;
+  return draft.value?.basedOn ?? entries[key]?.version ?? 0;
 });
 
 const change = (value: unknown, known: HowKnown): readonly Change[] => [
@@ -99,33 +130,32 @@ const change = (value: unknown, known: HowKnown): readonly Change[] => [
 ];
 
 const isReady = computed(() =>
-  props.step.part === 'places'
-    ? side.value !== undefined &&
-      (typed.value ? reading.value?.value !== undefined : tapped.value !== undefined)
+  isPlace
+    ? back.value !== undefined && !reading.value?.problem
     : reading.value?.value !== undefined,
 );
 
-const keep = (): void => {
-  if (!isReady.value) return;
-  if (props.step.part !== 'places') {
-    emit('keep', change(reading.value?.value, how.value), how.value);
-    return;
-  }
-  const isTyped = typeof reading.value?.value === 'number';
-  const back = isTyped ? reading.value?.value : tapped.value;
-  const had = props.record.places[entry.value.key as FeatureKey]?.value ?? {};
-  // What was only tapped is no measurement.
-  const known = isTyped ? how.value : 'guessed';
-  emit('keep', change({ ...had, back, side: side.value }, known), how.value);
+const keepChange = (changes: readonly Change[], known: HowKnown): void => {
+  const work = () => props.keep(changes, known);
+  void (drafting ? drafting.keepWith(work) : work());
 };
 
-const choose = (state: FeatureState): void =>
-  emit('keep', change({ state }, 'seen'), props.usualHow);
+const keepTyped = (): void => {
+  if (!isReady.value) return;
+  if (!place) return keepChange(change(reading.value?.value, how.value), how.value);
+  const had = props.record.places[entry.value.key as FeatureKey]?.value ?? {};
+  // What was only tapped is no measurement.
+  const known = reading.value?.inches === undefined ? 'guessed' : how.value;
+  const { side } = place.draft.value;
+  keepChange(change({ ...had, back: back.value, side }, known), how.value);
+};
+
+const choose = (state: FeatureState): void => keepChange(change({ state }, 'seen'), props.usualHow);
 const confirm = (): void => {
   const { key } = entry.value;
   const part = props.record[props.step.part] as Partial<Record<string, { value: unknown }>>;
   // Who takes the sheet's word has neither read nor measured it.
-  emit('keep', change(part[key]?.value, 'sheet'), props.usualHow);
+  keepChange(change(part[key]?.value, 'sheet'), props.usualHow);
 };
 
 const states = computed(() =>
@@ -150,9 +180,8 @@ const choices = computed(() =>
   spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
 );
 
-const tap = (place: Pick<Place, 'side' | 'back'>): void => {
-  side.value = place.side;
-  tapped.value = place.back;
+const tap = (at: Pick<Place, 'side' | 'back'>): void => {
+  if (place) Object.assign(place.draft.value, { side: at.side, tapped: at.back, back: '' });
 };
 
 const root = ref<HTMLElement>();
@@ -161,7 +190,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 
 <template>
   <div ref="root" class="editor">
-    <h3>{{ entry.label }}<template v-if="step.part === 'places'">, from the coupler</template></h3>
+    <h3>{{ entry.label }}<template v-if="isPlace">, from the coupler</template></h3>
     <p class="small soft">{{ hint }}</p>
     <p v-if="caution" class="small caution">{{ caution }}</p>
 
@@ -184,7 +213,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
           v-for="choice in choices"
           :key="choice.key"
           type="button"
-          @click="emit('keep', change({ kind: 'choice', choice: choice.key }, 'seen'), usualHow)"
+          @click="keepChange(change({ kind: 'choice', choice: choice.key }, 'seen'), usualHow)"
         >
           {{ choice.label }}
         </button>
@@ -193,12 +222,12 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 
     <template v-else>
       <PlaceTap
-        v-if="step.part === 'places'"
+        v-if="isPlace"
         :record="record"
         :system="system"
         :label="entry.label"
-        :side="side"
-        :back="typeof reading?.value === 'number' ? reading.value : tapped"
+        :side="place?.draft.value.side"
+        :back="back"
         @tap="tap"
       />
       <p class="figure">
@@ -206,20 +235,21 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
         <InputText
           v-model="typed"
           :inputmode="pad ? 'none' : 'text'"
-          :placeholder="step.part === 'places' ? 'how far back' : ''"
-          :aria-label="step.part === 'places' ? `${entry.label}, its place` : entry.label"
+          :placeholder="isPlace ? 'how far back' : ''"
+          :aria-label="isPlace ? `${entry.label}, its place` : entry.label"
           autocomplete="off"
           :spellcheck="false"
-          @keydown.enter.prevent="keep"
+          @keydown.enter.prevent="keepTyped"
         />
         <span v-if="reading?.echo" class="small soft">{{ reading.echo }}</span>
-        <span v-else-if="step.part === 'places' && tapped !== undefined" class="small guess"
+        <span v-else-if="tapped !== undefined" class="small guess"
           >about {{ formatQuantity(tapped, 'feet', system) }}</span
         >
       </p>
-      <p v-if="reading?.problem && typed.length > 2" class="small wrong" role="alert">
+      <p v-if="reading?.problem && typed.length > 1" class="small wrong" role="alert">
         {{ reading.problem }}
       </p>
+      <p v-else-if="doubt" class="small amber" role="status">{{ doubt }}</p>
       <div class="hows" role="radiogroup" aria-label="How is it known?">
         <button
           v-for="row in hows"
@@ -250,7 +280,14 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
     />
 
     <Teleport v-if="pad && choices.length === 0" defer to="#round-pad">
-      <KeyPad v-model="typed" :pad="pad" next="Next" :ready="isReady" @next="keep">
+      <KeyPad
+        v-model="typed"
+        :pad="pad"
+        :anew="!isTyped"
+        next="Next"
+        :ready="isReady"
+        @next="keepTyped"
+      >
         <TakePhoto :unit="unit" :of="[step.id]" label="Photo" small />
       </KeyPad>
     </Teleport>
@@ -259,7 +296,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
       type="button"
       class="keep"
       :disabled="!isReady"
-      @click="keep"
+      @click="keepTyped"
     >
       Next
     </button>

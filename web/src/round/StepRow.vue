@@ -8,10 +8,17 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { computed } from 'vue';
+import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 
 /** A step of a round that one is not at: what is known of it. */
-const props = defineProps<{ step: Step; record: UnitRecord; system: System; later: boolean }>();
+const props = defineProps<{
+  unit: string;
+  step: Step;
+  record: UnitRecord;
+  system: System;
+  later: boolean;
+}>();
 const emit = defineEmits<{ choose: [] }>();
 
 const known = computed(() => entryOf(props.record, props.step.part, props.step.entry.key));
@@ -34,6 +41,7 @@ const word = computed(
       shown
     }}</span>
     <EvidenceMark :how="known?.how" bare />
+    <DraftMark :place="`${unit}.${step.part}.${step.entry.key}`" class="why" />
     <span v-if="step.state !== 'seen'" class="small soft why">{{ later ? 'put off' : word }}</span>
   </button>
 </template>

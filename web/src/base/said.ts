@@ -1,0 +1,17 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+
+/** How long it stands, milliseconds: long enough to be read at a glance. */
+const stands = 6000;
+
+/** What was just done, said once, at the head of the page and to a screen reader. */
+export const useSaid = defineStore('said', () => {
+  const text = ref('');
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const say = (words: string): void => {
+    clearTimeout(timer);
+    text.value = words;
+    timer = setTimeout(() => void (text.value = ''), stands);
+  };
+  return { text, say };
+});

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { useDrafts } from './drafts.ts';
+
+/** What was typed on this device and not kept, each with the way back to it. */
+const drafts = useDrafts();
+const leave = (place: string, what: string): void => {
+  if (window.confirm(`Leave out what was typed under “${what}”? It is nowhere else.`))
+    drafts.drop(place);
+};
+</script>
+
+<template>
+  <section v-if="drafts.list.length" aria-labelledby="typed">
+    <h2 id="typed">Typed, not kept yet</h2>
+    <ul>
+      <li v-for="{ place, what, where } in drafts.list" :key="place">
+        <RouterLink :to="where">{{ what }}</RouterLink>
+        <button type="button" class="small" @click="leave(place, what)">
+          Leave it out<span class="visually-hidden">: {{ what }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 10px;
+}
+
+h2 {
+  padding-bottom: 4px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 18px;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+  min-height: var(--thumb);
+  border-bottom: 1px solid var(--hairline);
+}
+
+button {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+</style>

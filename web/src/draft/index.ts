@@ -1,0 +1,4 @@
+export { useDrafts, type Draft } from './drafts.ts';
+export { useDraft, type Drafting, type Editing } from './use-draft.ts';
+export { default as DraftMark } from './DraftMark.vue';
+export { default as DraftList } from './DraftList.vue';

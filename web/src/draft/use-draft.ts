@@ -1,0 +1,84 @@
+import { computed, ref, toRaw, watch, type ComputedRef, type Ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { useDrafts, type Draft } from './drafts.ts';
+
+/** What an editor is about. */
+export interface Editing<T> {
+  /** Where it is typed, as a key: `unit.specs.gvwr`. */
+  readonly place: () => string;
+  /** In words, for a list of what was not kept. */
+  readonly what: () => string;
+  /** What the editor opens with while nothing is typed: what is known. */
+  readonly fresh: () => T;
+  /** What was typed, of all that is kept with it; all of it where this is left out. */
+  readonly typed?: (value: T) => unknown;
+}
+
+/** What is typed into an editor, kept through whatever happens to the page until it is kept for good or left. */
+export interface Drafting<T> {
+  readonly draft: Ref<T>;
+  /** Whether somebody typed something that is not kept yet. */
+  readonly isTyped: ComputedRef<boolean>;
+  /** It is left: what is known stands in the editor again. */
+  readonly clear: () => void;
+  /**
+   * Keeps what was typed for good. What was refused is typed still, also where the editor was left meanwhile.
+   * @param work does it; false where it was refused
+   */
+  readonly keepWith: (work: () => Promise<boolean>) => Promise<boolean>;
+}
+
+const copy = <T>(value: T): T => structuredClone(toRaw(value));
+
+/**
+ * The text of an editor that loses nothing: another row, another page, a closed tab or a flat battery leave what was typed
+ * where it was. While nothing is typed it follows what is known.
+ */
+export const useDraft = <T>({
+  place,
+  what,
+  fresh,
+  typed = (value) => value,
+}: Editing<T>): Drafting<T> => {
+  const drafts = useDrafts();
+  const route = useRoute();
+  const stored = (): T | undefined => drafts.all.get(place())?.value as T | undefined;
+  const draft = ref(copy(stored() ?? fresh())) as Ref<T>;
+  const isTyped = computed(
+    () => JSON.stringify(typed(draft.value)) !== JSON.stringify(typed(fresh())),
+  );
+
+  watch(place, () => {
+    draft.value = copy(stored() ?? fresh());
+  });
+  // What is known changed elsewhere: an editor in which nothing was typed takes it over.
+  watch(
+    () => JSON.stringify(fresh()),
+    () => {
+      if (!drafts.all.has(place())) draft.value = copy(fresh());
+    },
+  );
+  const now = (): Draft => ({
+    value: copy(draft.value),
+    what: what(),
+    where: route.fullPath,
+    at: new Date().toISOString(),
+  });
+  const note = (): void => (isTyped.value ? drafts.put(place(), now()) : drafts.drop(place()));
+  // At once: the next thing may be that the tab is closed.
+  watch([draft, isTyped], note, { deep: true, flush: 'sync' });
+
+  const clear = (): void => {
+    drafts.drop(place());
+    draft.value = copy(fresh());
+  };
+  const keepWith = async (work: () => Promise<boolean>): Promise<boolean> => {
+    const [at, held] = [place(), now()];
+    const isKept = await work();
+    if (!isKept) drafts.put(at, held);
+    else if (place() === at) clear();
+    else drafts.drop(at);
+    return isKept;
+  };
+  return { draft, isTyped, clear, keepWith };
+};
