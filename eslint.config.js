@@ -52,5 +52,18 @@ export default ts.config(
     files: ['**/test/**', 'e2e/**', 'tools/test/**'],
     rules: { 'max-lines-per-function': 'off', '@typescript-eslint/no-non-null-assertion': 'off' },
   },
+  {
+    // A field that is filled in one stroke hides what happens between two keys.
+    files: ['e2e/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='fill']",
+          message: 'Type it key by key (typeInto); what is only set-up goes by the API.',
+        },
+      ],
+    },
+  },
   prettier,
 );

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, signIn } from './yard.ts';
+import { demo, desk, expectSound, openUnit, phone, signIn, typeInto } from './yard.ts';
 
 const toPlan = async (page: Page, unit: string): Promise<void> => {
   await openUnit(page, unit);
@@ -32,10 +32,10 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   const before = await row.locator('label span').first().innerText();
   await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
   const form = page.getByRole('dialog', { name: 'Fresh tank' });
-  await form.getByLabel('What you say').fill('The best in its class for water.');
+  await typeInto(form.getByLabel('What you say'), 'The best in its class for water.');
   await expect(form.getByText('does not hold')).toBeVisible();
   await expectSound(page, 'wording a card');
-  await form.getByLabel('What you say').fill('Water for two careful people.');
+  await typeInto(form.getByLabel('What you say'), 'Water for two careful people.');
   await expect(form.getByText('does not hold')).toHaveCount(0);
   await form.getByRole('button', { name: 'always' }).click();
   await form.getByRole('button', { name: 'Keep it' }).click();
@@ -68,8 +68,8 @@ test('a card is worded by us: claims are graded, the words hold till the record 
 
   await page.getByRole('button', { name: 'Add a card of our own' }).click();
   const own = page.getByRole('dialog', { name: 'A card of our own' });
-  await own.getByLabel('What it is called').fill('Ferry');
-  await own.getByLabel('What you say').fill('It goes on the Friday ferry.');
+  await typeInto(own.getByLabel('What it is called'), 'Ferry');
+  await typeInto(own.getByLabel('What you say'), 'It goes on the Friday ferry.');
   await own.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('It goes on the Friday ferry.')).toBeVisible();
 });
@@ -163,7 +163,7 @@ test('what was asked, spoken and promised becomes follow-ups and a message, with
   await expect(page.getByRole('button', { name: /^Stop at 0:0[1-9]/ })).toBeVisible();
   await page.getByRole('button', { name: /^Stop at/ }).click();
   await expect(page.locator('audio')).toBeVisible();
-  await page.getByLabel('In a few words').fill('send the manual');
+  await typeInto(page.getByLabel('In a few words'), 'send the manual');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await said(page).click();
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
@@ -185,15 +185,15 @@ test('what was asked, spoken and promised becomes follow-ups and a message, with
   await page.getByRole('button', { name: 'Put it on the list' }).click();
   const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
   await expect(followUp).toHaveCount(1);
-  await page.getByLabel(/^Due:/).fill('2030-01-02');
+  await typeInto(page.getByLabel(/^Due:/), '2030-01-02');
   await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
 
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('alert')).toContainText('Name');
-  await page.getByLabel('Name', { exact: true }).fill('Asa Fenn');
+  await typeInto(page.getByLabel('Name', { exact: true }), 'Asa Fenn');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('alert')).toContainText('E-mail or phone');
-  await page.getByLabel('E-mail').fill('asa@harbour.example');
+  await typeInto(page.getByLabel('E-mail'), 'asa@harbour.example');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByRole('button', { name: 'Draft a message' }).click();
   const text = page.getByLabel('Message', { exact: true });

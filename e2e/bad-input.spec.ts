@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { demo, enter, goTo, openUnit, row, signIn } from './yard.ts';
+import { demo, enter, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
 
 test('a wrong password is told in a sentence', async ({ page }) => {
   await page.goto(demo('/sign-in'));
-  await page.getByLabel('E-mail').fill('ines@thornquay.example');
-  await page.getByLabel('Password').fill('not this');
+  await typeInto(page.getByLabel('E-mail'), 'ines@thornquay.example');
+  await typeInto(page.getByLabel('Password'), 'not this');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('alert')).toHaveText(
     'Address and password do not belong together. Check both and try again.',
@@ -26,7 +26,7 @@ test('an impossible number or unit is told beside its field and not kept', async
     '0': /^Width cannot be 0/,
   };
   for (const [typed, sentence] of Object.entries(cases)) {
-    await field.fill(typed);
+    await typeInto(field, typed);
     await expect(row(page, 'width').getByRole('alert')).toHaveText(sentence);
     await expect(keep).toBeDisabled();
   }
@@ -55,11 +55,11 @@ test('an over-long text and a stock number that is taken are told, and what was 
   await goTo(page, /^24 Papers/);
   await row(page, 'stockNumber').getByRole('button').first().click();
   const field = row(page, 'stockNumber').getByRole('textbox').first();
-  await field.fill('X'.repeat(30));
+  await typeInto(field, 'X'.repeat(30));
   await expect(row(page, 'stockNumber').getByRole('alert')).toHaveText(
     /30 characters long; there is room for 24/,
   );
-  await field.fill('TQ-0377');
+  await typeInto(field, 'TQ-0377');
   await row(page, 'stockNumber').getByRole('button', { name: 'Keep it' }).click();
   await expect(row(page, 'stockNumber').getByRole('alert')).toContainText(
     'another unit in stock has it',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, expectSound, goTo, openUnit, row, signIn } from './yard.ts';
+import { demo, expectSound, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
 
 test('both views stand beside a feature; the yard’s own is named first', async ({ page }) => {
   await signIn(page, 'maren');
@@ -11,8 +11,8 @@ test('both views stand beside a feature; the yard’s own is named first', async
   await expect(page.getByText(/^1 of \d+ taken/)).toBeVisible();
   await expectSound(page, 'house views');
 
-  await page.getByLabel('Letters', { exact: true }).fill('RKD');
-  await page.getByLabel(/^Stand for/).fill('rear kitchen and dinette');
+  await typeInto(page.getByLabel('Letters', { exact: true }), 'RKD');
+  await typeInto(page.getByLabel(/^Stand for/), 'rear kitchen and dinette');
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.locator('[data-glossary="RKD"]')).toContainText('rear kitchen and dinette');
   await expect(page.getByText(/^nominally 24 ft.*RKD rear kitchen and dinette$/)).toBeVisible();
@@ -29,7 +29,7 @@ test('both views stand beside a feature; the yard’s own is named first', async
   await expect(views.getByRole('listitem').first()).toContainText('Better without · our view');
   await expectSound(page, 'both views');
 
-  await page.getByLabel('Find a field').first().fill('floor plan');
+  await typeInto(page.getByLabel('Find a field').first(), 'floor plan');
   await page.getByRole('option', { name: /^Floor plan/ }).click();
   await expect(row(page, 'floorPlan')).toContainText('RKD rear kitchen and dinette');
 });
@@ -41,18 +41,18 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await row(page, 'vin').getByRole('button').first().click();
   await expect(row(page, 'vin')).toContainText('The check digit agrees; model year 1995 or 2025.');
   await row(page, 'buildDate').getByRole('button').first().click();
-  await row(page, 'buildDate').getByRole('textbox').first().fill('10/24');
+  await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '10/24');
   await expect(row(page, 'buildDate')).toContainText('Oct 2024');
   await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
   await expect(row(page, 'buildDate').getByRole('button').first()).toContainText('Oct 2024');
 
   await goTo(page, /^18 Bunks/);
   await row(page, 'bunkSize').getByRole('button').first().click();
-  await row(page, 'bunkSize').getByRole('textbox').first().fill('30');
+  await typeInto(row(page, 'bunkSize').getByRole('textbox').first(), '30');
   await expect(row(page, 'bunkSize').getByRole('alert')).toContainText(
     'Bunk size cannot be read: “30”. Type 2 sides with an x between them',
   );
-  await row(page, 'bunkSize').getByRole('textbox').first().fill('30 x 76');
+  await typeInto(row(page, 'bunkSize').getByRole('textbox').first(), '30 x 76');
   await expect(row(page, 'bunkSize')).toContainText('30 × 76 in = 76 × 193 cm');
   await row(page, 'bunkSize').getByRole('button', { name: 'Keep it' }).click();
   await expect(row(page, 'bunkSize').getByRole('button').first()).toContainText('30 × 76 in');

@@ -1,5 +1,16 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { demo, desk, enter, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+import {
+  demo,
+  desk,
+  enter,
+  expectSound,
+  goTo,
+  openUnit,
+  phone,
+  row,
+  signIn,
+  typeInto,
+} from './yard.ts';
 
 /** Another browser, signed in as somebody. */
 const another = async (
@@ -29,7 +40,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
 
   // Bram has the field open, with 480 on his screen, while Ines changes it again.
   await row(bram, 'hitchWeight').getByRole('button').first().click();
-  await row(bram, 'hitchWeight').getByRole('textbox').first().fill('500 lb');
+  await typeInto(row(bram, 'hitchWeight').getByRole('textbox').first(), '500 lb');
   await enter(page, 'hitchWeight', '490 lb', 'Read');
   await expect(row(bram, 'hitchWeight').getByRole('button').first()).toContainText('490');
   await expect(row(bram, 'hitchWeight').getByRole('textbox').first()).toHaveValue('500 lb');
@@ -93,8 +104,8 @@ test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
   await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
   await enter(page, 'ccc', '2,222 lb', 'Read');
   await page.getByRole('link', { name: 'Sign in again to send what is on this device.' }).click();
-  await page.getByLabel('E-mail').fill('bram@thornquay.example');
-  await page.getByLabel('Password').fill('spring-ferry-22');
+  await typeInto(page.getByLabel('E-mail'), 'bram@thornquay.example');
+  await typeInto(page.getByLabel('Password'), 'spring-ferry-22');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(row(page, 'ccc')).toContainText('2,222');
   await saved(page);
@@ -134,19 +145,19 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   const maren = await another(browser, 'maren');
   await maren.getByRole('link', { name: 'Settings' }).click();
   await expectSound(maren, 'settings');
-  await maren.getByLabel('Their name').fill('Petra Lune');
-  await maren.getByLabel('Their e-mail').fill('petra@thornquay.example');
+  await typeInto(maren.getByLabel('Their name'), 'Petra Lune');
+  await typeInto(maren.getByLabel('Their e-mail'), 'petra@thornquay.example');
   await maren.getByRole('button', { name: 'Take on' }).click();
   const link = await maren.getByText(/\/password#/).innerText();
   await expect(maren.getByText('Petra Lune taken on as specialist')).toBeVisible();
 
   await page.goto(link);
   await expectSound(page, 'password by link');
-  await page.getByLabel('New password').fill('tide-table-33');
+  await typeInto(page.getByLabel('New password'), 'tide-table-33');
   await page.getByRole('button', { name: 'Set it' }).click();
   await page.getByRole('link', { name: 'Sign in with it' }).click();
-  await page.getByLabel('E-mail').fill('petra@thornquay.example');
-  await page.getByLabel('Password').fill('tide-table-33');
+  await typeInto(page.getByLabel('E-mail'), 'petra@thornquay.example');
+  await typeInto(page.getByLabel('Password'), 'tide-table-33');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText('Petra Lune, specialist')).toBeVisible();
 
@@ -215,8 +226,8 @@ test('a guest presenter sees no price, changes nothing, and gives a walk that op
 
 test('too many wrong passwords make one wait, and the wait is counted down', async ({ page }) => {
   await page.goto(demo('/sign-in'));
-  await page.getByLabel('E-mail').fill('nobody@thornquay.example');
-  await page.getByLabel('Password').fill('guess');
+  await typeInto(page.getByLabel('E-mail'), 'nobody@thornquay.example');
+  await typeInto(page.getByLabel('Password'), 'guess');
   for (let i = 0; i < 6; i++) {
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('alert')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, enter, expectSound, goTo, openUnit, row, signIn } from './yard.ts';
+import { demo, enter, expectSound, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
 
 test('a sheet fills a new unit, and what is otherwise is offered, taken over, and touches its units', async ({
   page,
@@ -7,8 +7,8 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   await signIn(page, 'maren');
   await page.getByRole('button', { name: 'Take in a unit' }).click();
   const given = { 'Stock number': 'TQ-0470', Series: 'Pell', 'Floor plan': '14T' };
-  for (const [label, text] of Object.entries(given)) await page.getByLabel(label).fill(text);
-  await page.getByLabel('Model year').fill('2026');
+  for (const [label, text] of Object.entries(given)) await typeInto(page.getByLabel(label), text);
+  await typeInto(page.getByLabel('Model year'), '2026');
   await page.getByRole('button', { name: /^Take it in/ }).click();
   await expect(page.locator('.particulars')).toContainText('TQ-0470');
 

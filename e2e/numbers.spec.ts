@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, expectSound, openUnit, phone, signIn } from './yard.ts';
+import { demo, expectSound, openUnit, phone, signIn, typeInto } from './yard.ts';
 
 const numbersOf = async (page: Page, unit: string): Promise<string> => {
   await openUnit(page, unit);
@@ -37,7 +37,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await expect(page.getByText('everything saved')).toBeVisible();
 
   await list.getByRole('link', { name: /What should tow it\?/ }).click();
-  await page.getByLabel('Payload', { exact: true }).fill('900');
+  await typeInto(page.getByLabel('Payload', { exact: true }), '900');
   await page.getByLabel('Payload', { exact: true }).press('Tab');
   await expect(page.getByLabel('Payload, where it is from')).toContainText('door label');
   await expect(page.locator('.sentence')).toContainText(
@@ -68,15 +68,15 @@ test('three weighings by the stand-in go before what was worked out, and a trial
   await expect(weigh).toHaveCount(0);
   await expect(page.locator('.sentence')).toContainText('On the scale it weighs');
   const together = page.getByLabel('Vehicle and trailer', { exact: true });
-  await together.fill('5,000 lb');
+  await typeInto(together, '5,000 lb');
   await together.press('Tab');
   await expect(page.getByText('together weigh no more than the vehicle alone')).toBeVisible();
-  await together.fill('12,400');
+  await typeInto(together, '12,400');
   await together.press('Tab');
   await expect(page.locator('.sentence')).toContainText('more than was worked out');
 
   const name = `Weighed ${Date.now() % 10_000}`;
-  await page.getByLabel('Keep what is tried here under a name').fill(name);
+  await typeInto(page.getByLabel('Keep what is tried here under a name'), name);
   await page.getByRole('button', { name: 'Keep the trial' }).click();
   const row = page.getByRole('listitem').filter({ hasText: name });
   await row.getByRole('button', { name: 'Make it a card of the walk' }).click();
@@ -105,9 +105,9 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
   await page.goto(demo('/vehicles'));
   await page.getByRole('button', { name: 'A buyer’s vehicle' }).click();
   const name = `Grey truck ${Date.now() % 10_000}`;
-  await page.getByLabel(/What you call it/).fill(name);
-  await page.getByLabel('Payload', { exact: true }).fill('1480');
-  await page.getByLabel('Tow rating', { exact: true }).fill('3,700 kg');
+  await typeInto(page.getByLabel(/What you call it/), name);
+  await typeInto(page.getByLabel('Payload', { exact: true }), '1480');
+  await typeInto(page.getByLabel('Tow rating', { exact: true }), '3,700 kg');
   await page.getByLabel('Tow rating', { exact: true }).press('Tab');
   await expectSound(page, 'vehicles');
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -127,7 +127,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
     ['Wheelbase', '145 in'],
     ['Rear axle to the ball', '50 in'],
   ] as const) {
-    await page.getByLabel(label, { exact: true }).fill(value);
+    await typeInto(page.getByLabel(label, { exact: true }), value);
     await page.getByLabel(label, { exact: true }).press('Tab');
   }
   await expect(page.getByText(/^Rear axle of the vehicle, 4,100 lb/)).toBeVisible();
@@ -146,7 +146,7 @@ test('somebody who walks in is answered without a unit', async ({ page }) => {
   await expect(page.locator('.sentence')).toContainText(
     'can tow a trailer of up to about 8,462 lb, loaded',
   );
-  await page.getByLabel('Gross weight rating').fill('6,000');
+  await typeInto(page.getByLabel('Gross weight rating'), '6,000');
   await expect(page.locator('.sentence')).toContainText(
     'weighs 6,000 lb and puts about 780 lb on the hitch',
   );

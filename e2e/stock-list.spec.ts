@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, expectSound, openUnit, signIn, unitsInDemo } from './yard.ts';
+import { demo, expectSound, openUnit, signIn, unitsInDemo, typeInto } from './yard.ts';
 
 const list = [
   'Stock #,Series,Plan,Dry Weight,Colour of the roof',
@@ -24,7 +24,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await expect(page.getByText(/Weight as built cannot be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
   await page.getByRole('combobox', { name: 'Colour of the roof' }).click();
-  await page.getByRole('searchbox').fill('decor');
+  await typeInto(page.getByRole('searchbox'), 'decor');
   await page.getByRole('option', { name: 'Decor', exact: true }).click();
   await expect(says).toContainText('1 unit here says otherwise');
   await page.getByRole('button', { name: 'Take in the 2 good lines only' }).click();
@@ -41,11 +41,11 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   const units = page.getByRole('list', { name: 'Units' }).getByRole('listitem');
   await expect.poll(() => units.count()).toBeGreaterThanOrEqual(unitsInDemo);
   const all = await units.count();
-  await page.getByRole('searchbox', { name: /^Find units/ }).fill('bunks fenlark');
+  await typeInto(page.getByRole('searchbox', { name: /^Find units/ }), 'bunks fenlark');
   await expect(units).toHaveCount(1);
-  await page.getByRole('searchbox', { name: /^Find units/ }).fill('');
+  await typeInto(page.getByRole('searchbox', { name: /^Find units/ }), '');
   await page.getByRole('button', { name: 'All units, by length' }).click();
-  await page.getByLabel('up to this long').fill('18 ft');
+  await typeInto(page.getByLabel('up to this long'), '18 ft');
   await page.getByLabel('up to this long').blur();
   await page.getByRole('combobox', { name: 'by', exact: true }).click();
   await page.getByRole('option', { name: 'gross rating' }).click();
@@ -56,12 +56,12 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   const short = await units.count();
   expect(short).toBeGreaterThanOrEqual(5);
   await page.locator('.filter .p-multiselect').last().click();
-  await page.getByRole('searchbox').last().fill('fresh tank');
+  await typeInto(page.getByRole('searchbox').last(), 'fresh tank');
   await page.getByRole('option', { name: 'Fresh tank', exact: true }).click();
   await page.keyboard.press('Escape');
   await expect(units.first()).toContainText('Fresh tank');
   await expectSound(page, 'the yard with its filter');
-  await page.getByLabel('Keep this view as').fill('For the ferry');
+  await typeInto(page.getByLabel('Keep this view as'), 'For the ferry');
   await page.getByRole('button', { name: 'Keep the view' }).click();
   await page.getByRole('button', { name: 'All of the yard' }).click();
   await expect(units).toHaveCount(all);
@@ -74,7 +74,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
 test('a limit that cannot be read is told, and the yard stays as it was', async ({ page }) => {
   await signIn(page);
   await page.getByRole('button', { name: 'All units, by length' }).click();
-  await page.getByLabel('gross up to').fill('heavy');
+  await typeInto(page.getByLabel('gross up to'), 'heavy');
   await page.getByLabel('gross up to').blur();
   await expect(page.getByRole('alert')).toContainText('Gross rating cannot be read: “heavy”');
 });

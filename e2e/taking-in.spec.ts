@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, row, signIn } from './yard.ts';
+import { demo, desk, expectSound, openUnit, phone, row, signIn, typeInto } from './yard.ts';
 
 /** A picture as a camera gives it: drawn in the page, so that no file of ours is needed. */
 const photo = async (page: Page, shade: string): Promise<Buffer> => {
@@ -37,9 +37,9 @@ const allSent = (page: Page) =>
 /** A new unit of this test's own, taken in by its papers; its page. */
 const takeIn = async (page: Page, stockNumber: string): Promise<string> => {
   await page.goto(demo('/yard/take-in'));
-  await page.getByLabel('Stock number').fill(stockNumber);
-  await page.getByLabel('Series').fill('Pell');
-  await page.getByLabel('Floor plan').fill('12 K');
+  await typeInto(page.getByLabel('Stock number'), stockNumber);
+  await typeInto(page.getByLabel('Series'), 'Pell');
+  await typeInto(page.getByLabel('Floor plan'), '12 K');
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.locator('.particulars')).toContainText(stockNumber);
   await allSent(page);
@@ -271,7 +271,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await page.getByRole('button', { name: 'Read its code' }).click();
   const vin = page.locator('[data-label-field="vin"]');
   await expect(vin.getByRole('textbox')).toHaveValue('9TPKT1211T1000460');
-  await page.locator('[data-label-field="gvwr"]').getByRole('textbox').fill('2,950 lb');
+  await typeInto(page.locator('[data-label-field="gvwr"]').getByRole('textbox'), '2,950 lb');
   await page.getByRole('button', { name: 'Larger' }).click();
   await page.getByRole('button', { name: 'Turn by a quarter' }).click();
   await noCamera.hover();
@@ -310,7 +310,7 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
   await page.getByRole('group', { name: /Tap where it is/ }).click({ position: { x: 60, y: 250 } });
   await page.getByRole('combobox', { name: 'What' }).click();
   await page.getByRole('option', { name: 'Delamination suspected' }).click();
-  await page.getByLabel(/In a few words/).fill('Waves below the window');
+  await typeInto(page.getByLabel(/In a few words/), 'Waves below the window');
   await page.getByRole('button', { name: 'Keep the finding' }).click();
   const found = page.locator('[data-finding="delamination"]');
   await expect(found).toContainText('a technician has not decided yet');
@@ -332,7 +332,7 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
   await technician.goto(`${unit}/condition`);
   const same = technician.locator('[data-finding="delamination"]');
   await same.getByRole('button').first().click();
-  await same.getByLabel('Note').fill('opened: wet foam');
+  await typeInto(same.getByLabel('Note'), 'opened: wet foam');
   await same.getByRole('button', { name: 'Sign' }).click();
   await expect(same).toContainText('As found, to be repaired: Bram Oake');
   await allSent(technician);
@@ -361,11 +361,11 @@ test('a technician inspects and signs; until then nothing is operated', async ({
   await item('furnace').getByRole('button').first().click();
   await item('furnace').getByRole('button', { name: 'Not tried' }).click();
   await expect(page.getByRole('alert')).toContainText('say in a few words why it was not tried');
-  await item('furnace').getByLabel('In a few words').fill('no gas on the lot');
+  await typeInto(item('furnace').getByLabel('In a few words'), 'no gas on the lot');
   await item('furnace').getByRole('button', { name: 'Not tried' }).click();
   await expect(item('furnace')).toContainText('no gas on the lot');
   await item('battery-volts').getByRole('button').first().click();
-  await item('battery-volts').getByLabel('Measured').fill('11.2');
+  await typeInto(item('battery-volts').getByLabel('Measured'), '11.2');
   await item('battery-volts').getByRole('button', { name: 'Passed', exact: true }).click();
   await expect(item('battery-volts')).toContainText('usual is 12.2 V to 13.6 V');
   for (;;) {
@@ -399,10 +399,10 @@ test('an answer goes to every unit of the model', async ({ page }) => {
   await signIn(page);
   await openUnit(page, 'TQ-0417');
   await page.goto(`${unitPath(page)}/questions`);
-  await page.getByLabel('What nobody here can answer').fill('How loud is the roof fan?');
-  await page.getByLabel('Who is asked').fill('the maker');
+  await typeInto(page.getByLabel('What nobody here can answer'), 'How loud is the roof fan?');
+  await typeInto(page.getByLabel('Who is asked'), 'the maker');
   await page.getByRole('combobox', { name: 'Field' }).click();
-  await page.getByRole('searchbox').fill('fan');
+  await typeInto(page.getByRole('searchbox'), 'fan');
   await page
     .getByRole('option', { name: 'Fan turns both ways' })
     .or(page.getByRole('option').first())
@@ -412,7 +412,7 @@ test('an answer goes to every unit of the model', async ({ page }) => {
   const asked = page.locator('[data-question]').filter({ hasText: 'How loud is the roof fan?' });
   await expect(asked).toContainText('asked of the maker');
   await asked.getByRole('button').first().click();
-  await asked.getByLabel('The answer, in words').fill('Like a hair dryer in the next room.');
+  await typeInto(asked.getByLabel('The answer, in words'), 'Like a hair dryer in the next room.');
   await asked.getByRole('button', { name: 'Keep the answer' }).click();
   await expect(asked).toContainText('Like a hair dryer');
   await expectSound(page, 'questions');
@@ -474,7 +474,7 @@ test('a photo is turned, drawn on with keys, and taken off again', async ({ page
     await page.keyboard.press(key);
   }
   await expect(viewer.getByRole('img', { name: '1 arrow on the photo' })).toBeVisible();
-  await viewer.getByLabel('In a few words').fill('the dent');
+  await typeInto(viewer.getByLabel('In a few words'), 'the dent');
   await viewer.getByRole('button', { name: 'Keep the words' }).click();
   await expectSound(page, 'a photo');
   await allSent(page);

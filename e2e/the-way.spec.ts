@@ -13,6 +13,7 @@ import {
   signIn,
   unitsInDemo,
   walkSent,
+  typeInto,
 } from './yard.ts';
 
 /** The whole way, as one would go it: record, check, take in, walk, log, file. */
@@ -41,9 +42,10 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   ).toBeVisible();
 
   await note.getByRole('button', { name: 'It is right, because…' }).click();
-  await note
-    .getByLabel(/Why are the numbers right/)
-    .fill('Label of a heavier sister, maker asked.');
+  await typeInto(
+    note.getByLabel(/Why are the numbers right/),
+    'Label of a heavier sister, maker asked.',
+  );
   await note.getByRole('button', { name: 'Let it stand' }).click();
   await expect(note).toContainText(
     'Let stand by Ines Rook: “Label of a heavier sister, maker asked.”',
@@ -83,7 +85,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
     'Fresh tank': '30 gal',
   };
   for (const [label, text] of Object.entries(typed)) {
-    await page.getByLabel(label, { exact: true }).fill(text);
+    await typeInto(page.getByLabel(label, { exact: true }), text);
   }
   await page
     .getByRole('group', { name: 'New or used' })
@@ -116,7 +118,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await signIn(page);
   await openUnit(page, 'TQ-0417');
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
-  await page.getByLabel('Minutes the buyer has').fill('10');
+  await typeInto(page.getByLabel('Minutes the buyer has'), '10');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.getByText(/2\d cards, about 8 min/)).toBeVisible();
   // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
@@ -181,7 +183,7 @@ test('a walk is planned, given on a phone with the network cut in the middle, an
   await said.click();
   await expect(card).toContainText('up and down with a switch');
   await page.getByRole('button', { name: 'Asked' }).click();
-  await page.getByLabel('In a few words, if you like').fill('How much does it lift?');
+  await typeInto(page.getByLabel('In a few words, if you like'), 'How much does it lift?');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await shown.click();
   await said.click();
@@ -268,7 +270,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
     'E-mail': 'ada@north.example',
     Password: 'a long enough one',
   };
-  for (const [label, text] of Object.entries(given)) await other.getByLabel(label).fill(text);
+  for (const [label, text] of Object.entries(given)) await typeInto(other.getByLabel(label), text);
   await other.getByRole('button', { name: 'Make the account' }).click();
   await expect(other.getByRole('heading', { name: 'No unit stands here yet' })).toBeVisible();
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, openUnit, phone, signIn } from './yard.ts';
+import { demo, desk, openUnit, phone, signIn, typeInto } from './yard.ts';
 
 /** What is kept is what was meant: by whom it is known, whose label it is, in whose units it was typed. */
 const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
@@ -32,7 +32,7 @@ test('a label that says another VIN asks whose it is before anything is replaced
   await inUnit(page, 'TQ-0404', 'labels');
   const before = (await recordOf(page)).specs.gvwr.value;
   const field = page.locator('[data-label-field="gvwr"]').getByRole('textbox');
-  await field.fill('3,900 lb');
+  await typeInto(field, '3,900 lb');
   await page.getByRole('button', { name: 'Keep it as read' }).click();
   await expect(page.getByText('Whose label is this?')).toBeVisible();
   await expect(page.getByText('Gross weight rating: 3,900 lb now, 3,200 lb before')).toBeVisible();
@@ -40,7 +40,7 @@ test('a label that says another VIN asks whose it is before anything is replaced
   await expect(page.getByText('Nothing was changed.')).toBeVisible();
   expect((await recordOf(page)).specs.gvwr.value).toEqual(before);
 
-  await field.fill('3,900 lb');
+  await typeInto(field, '3,900 lb');
   await page.getByRole('button', { name: 'Keep it as read' }).click();
   await page.getByRole('button', { name: /^It’s this unit’s/ }).click();
   await expect.poll(async () => (await recordOf(page)).specs.gvwr.value.amount).toBe(3900);
@@ -52,12 +52,12 @@ test('a week that lies ahead is no date of a tire', async ({ page }) => {
   await inUnit(page, 'TQ-0404', 'wheels');
   const wheel = page.locator('[data-wheel="DoorFront"]');
   await wheel.getByRole('button').first().click();
-  await wheel.getByLabel('Date, last four after DOT').fill('5249');
-  await wheel.getByLabel('Size', { exact: true }).fill('ST205/75R14');
+  await typeInto(wheel.getByLabel('Date, last four after DOT'), '5249');
+  await typeInto(wheel.getByLabel('Size', { exact: true }), 'ST205/75R14');
   await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
   await expect(wheel.getByRole('alert')).toContainText('week 52 of 2049 is still to come');
   await expect(wheel.getByLabel('Size', { exact: true })).toHaveValue('ST205/75R14');
-  await wheel.getByLabel('Date, last four after DOT').fill('1025');
+  await typeInto(wheel.getByLabel('Date, last four after DOT'), '1025');
   await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
   await expect
     .poll(async () => (await recordOf(page)).wheels.DoorFront?.value)
@@ -74,7 +74,7 @@ test('9,000 lb stay 9,000 lb for whoever reads kilograms', async ({ page }) => {
   await page.reload();
   await inUnit(page, 'TQ-0404', 'numbers/tow');
   const rating = page.getByLabel('Tow rating', { exact: true });
-  await rating.fill('9,000 lb');
+  await typeInto(rating, '9,000 lb');
   await rating.press('Tab');
   await page.reload();
   await expect(rating).toHaveValue('4,082 kg');
@@ -113,7 +113,7 @@ test('a sheet that is opened by its address knows which units follow it', async 
   await page.getByRole('button', { name: 'Change it' }).click();
   const awning = page.locator('[data-sheet-field="awningLength"]');
   await page.locator('details').filter({ has: awning }).first().locator('summary').first().click();
-  await awning.getByRole('textbox').fill('11 ft');
+  await typeInto(awning.getByRole('textbox'), '11 ft');
   await page.getByRole('button', { name: 'See what it touches' }).click();
   const unit = page.getByRole('listitem').filter({ hasText: 'TQ-0404' });
   await expect(unit.getByRole('checkbox')).toBeChecked();

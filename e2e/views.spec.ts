@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, desk, expectSound, goTo, openUnit, phone, row, signIn } from './yard.ts';
+import { demo, desk, expectSound, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
 
 for (const [name, size] of Object.entries({ desk, phone })) {
   test(`every view is sound at the ${name}`, async ({ page }) => {
@@ -31,8 +31,8 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
     await expectSound(page, 'walks');
     await page.goto(demo('/yard/take-in'));
-    await page.getByLabel('Width', { exact: true }).fill('7 cubits');
-    await page.getByLabel('Propane cylinders').fill('230');
+    await typeInto(page.getByLabel('Width', { exact: true }), '7 cubits');
+    await typeInto(page.getByLabel('Propane cylinders'), '230');
     await expectSound(page, 'take in');
   });
 }
@@ -57,7 +57,7 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   await page.keyboard.press('Alt+t');
   await expect(row(page, 'boxLength').getByRole('radio', { name: 'Told' })).toBeChecked();
   await page.keyboard.press('Escape');
-  await page.getByLabel('Find a field').fill('gross weight');
+  await typeInto(page.getByLabel('Find a field'), 'gross weight');
   await expect(page.getByRole('option', { name: /Gross weight rating/ })).toBeVisible();
   await page.getByLabel('Find a field').press('Enter');
   await expect(page.getByRole('heading', { level: 2, name: '11 Label panel' })).toBeVisible();
@@ -94,7 +94,7 @@ test('a place that is measured moves the drawing', async ({ page }) => {
   await row(page, 'galleyOutlet')
     .getByRole('button', { name: /Second dump outlet/ })
     .click();
-  await row(page, 'galleyOutlet').getByLabel('Back from the coupler').fill('26 ft 3');
+  await typeInto(row(page, 'galleyOutlet').getByLabel('Back from the coupler'), '26 ft 3');
   await row(page, 'galleyOutlet').getByRole('button', { name: 'Keep the place' }).click();
   const drawn = page
     .locator('.map svg g')

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, signIn, walkSent } from './yard.ts';
+import { demo, openUnit, phone, signIn, walkSent, typeInto } from './yard.ts';
 
 /** Begins a walk of a unit on a phone, all of it sent; the walk's id. */
 const begin = async (
@@ -42,7 +42,7 @@ test('the network may be cut at every step of a walk', async ({ page }) => {
   await page.getByRole('button', { name: 'Liked' }).click();
   await cut(true);
   await page.getByRole('button', { name: 'Asked' }).click();
-  await page.getByLabel('In a few words').fill('How long is it?');
+  await typeInto(page.getByLabel('In a few words'), 'How long is it?');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await cut(false);
   await page.getByRole('button', { name: 'Jump to…' }).click();
@@ -179,8 +179,8 @@ test('a sign-in that lapses in mid-walk stops nothing but the sending', async ({
   await expect(page.getByText(/^card 3 of/)).toBeVisible();
   await expect(page.getByText('Sign in again to send what is on this device.')).toBeVisible();
   await page.getByRole('link', { name: 'Sign in' }).click();
-  await page.getByLabel('E-mail').fill('maren@thornquay.example');
-  await page.getByLabel('Password').fill('spring-ferry-22');
+  await typeInto(page.getByLabel('E-mail'), 'maren@thornquay.example');
+  await typeInto(page.getByLabel('Password'), 'spring-ferry-22');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText(/^card 3 of/)).toBeVisible();
   await walkSent(page);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, signIn, walkSent } from './yard.ts';
+import { demo, desk, expectSound, openUnit, phone, signIn, walkSent, typeInto } from './yard.ts';
 
 const planOf = async (page: Page, unit: string): Promise<void> => {
   await openUnit(page, unit);
@@ -26,12 +26,12 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await expect(page.getByText(/of little interest to winter camper/).first()).toBeVisible();
   await expectSound(page, 'a plan');
 
-  await page.getByLabel('Minutes the buyer has').fill('1');
+  await typeInto(page.getByLabel('Minutes the buyer has'), '1');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.getByText(/What must be said alone is .* too long/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Way round' }).click();
   await page.getByRole('option', { name: 'Inside first' }).click();
-  await page.getByLabel('Minutes the buyer has').fill('20');
+  await typeInto(page.getByLabel('Minutes the buyer has'), '20');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
 });
@@ -49,7 +49,7 @@ test('with eight minutes left the best of what is left is given, and undo takes 
   await page.context().setOffline(true);
   await page.getByRole('button', { name: /^Said/ }).click();
   await page.getByRole('button', { name: 'Re-plan' }).click();
-  await page.getByLabel('Minutes left').fill('3');
+  await typeInto(page.getByLabel('Minutes left'), '3');
   await page.getByLabel('Minutes left').press('Tab');
   await expect(page.getByText(/\d+ left out:/)).toBeVisible();
   await expectSound(page, 'a new plan');
@@ -90,7 +90,7 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
   await page.goto(demo('/settings'));
   const routes = page.getByRole('region', { name: 'Ways round' });
   await routes.getByRole('button', { name: 'A way of our own' }).click();
-  await routes.getByLabel('Its name').fill('Ferry way');
+  await typeInto(routes.getByLabel('Its name'), 'Ferry way');
   const parts = routes.getByRole('list', { name: 'Parts in walking order' }).getByRole('listitem');
   await expect(parts.first()).toContainText('Hitch and front');
   const later = routes.getByRole('button', { name: 'Hitch and front later' });

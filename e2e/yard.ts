@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** How many units stand in the demo yard. */
 export const unitsInDemo = readdirSync(new URL('../demo/units', import.meta.url)).length;
@@ -13,11 +13,18 @@ export const desk = { width: 1280, height: 800 } as const;
 
 type Somebody = 'ines' | 'osk' | 'maren' | 'bram' | 'ivo';
 
+/** Types into a field key by key, in the place of what stands there. */
+export const typeInto = async (field: Locator, text: string): Promise<void> => {
+  await field.click();
+  await field.press('ControlOrMeta+a');
+  await (text === '' ? field.press('Delete') : field.pressSequentially(text));
+};
+
+/** Signed in, and before the yard. */
 export const signIn = async (page: Page, name: Somebody = 'ines'): Promise<void> => {
-  await page.goto(demo('/sign-in'));
-  await page.getByLabel('E-mail').fill(`${name}@thornquay.example`);
-  await page.getByLabel('Password').fill('spring-ferry-22');
-  await page.getByRole('button', { name: 'Sign in' }).click();
+  const data = { email: `${name}@thornquay.example`, password: 'spring-ferry-22' };
+  await page.request.post(demo('/api/session'), { data });
+  await page.goto(demo('/yard'));
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
 };
 
@@ -50,7 +57,7 @@ export const row = (page: Page, key: string) => page.locator(`[data-field="${key
 /** Types a spec's value and says how it is known. */
 export const enter = async (page: Page, key: string, typed: string, how: string): Promise<void> => {
   await row(page, key).getByRole('button').first().click();
-  await row(page, key).getByRole('textbox').first().fill(typed);
+  await typeInto(row(page, key).getByRole('textbox').first(), typed);
   await row(page, key).getByRole('radio', { name: how }).check({ force: true });
   const keep = row(page, key).getByRole('button', { name: /^Keep (it|both)$/ });
   await keep.click();

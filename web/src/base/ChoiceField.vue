@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="K extends string | number | boolean">
 import SelectButton from 'primevue/selectbutton';
 import { useId } from 'vue';
+import { vOneTab } from './one-tab.ts';
 
 /** A few choices that lie open under their label. */
 defineProps<{
@@ -16,6 +17,7 @@ const id = useId();
     <span :id="id" class="label">{{ label }}</span>
     <SelectButton
       v-model="chosen"
+      v-one-tab
       :options="[...choices]"
       option-label="label"
       option-value="key"

@@ -44,19 +44,25 @@ export const useDraft = <T>({
   const route = useRoute();
   const stored = (): T | undefined => drafts.all.get(place())?.value as T | undefined;
   const draft = ref(copy(stored() ?? fresh())) as Ref<T>;
+  /** What is known, against which it counts as typed. */
+  const known = ref(copy(fresh())) as Ref<T>;
   const isTyped = computed(
-    () => JSON.stringify(typed(draft.value)) !== JSON.stringify(typed(fresh())),
+    () => JSON.stringify(typed(draft.value)) !== JSON.stringify(typed(known.value)),
   );
 
   watch(place, () => {
+    known.value = copy(fresh());
     draft.value = copy(stored() ?? fresh());
   });
   // What is known changed elsewhere: an editor in which nothing was typed takes it over.
   watch(
     () => JSON.stringify(fresh()),
     () => {
-      if (!drafts.all.has(place())) draft.value = copy(fresh());
+      const isFollowing = !isTyped.value;
+      known.value = copy(fresh());
+      if (isFollowing) draft.value = copy(fresh());
     },
+    { flush: 'sync' },
   );
   const now = (): Draft => ({
     value: copy(draft.value),
@@ -69,15 +75,20 @@ export const useDraft = <T>({
   watch([draft, isTyped], note, { deep: true, flush: 'sync' });
 
   const clear = (): void => {
-    drafts.drop(place());
+    known.value = copy(fresh());
     draft.value = copy(fresh());
+    drafts.drop(place());
   };
   const keepWith = async (work: () => Promise<boolean>): Promise<boolean> => {
     const [at, held] = [place(), now()];
     const isKept = await work();
-    if (!isKept) drafts.put(at, held);
-    else if (place() === at) clear();
-    else drafts.drop(at);
+    const isHere = place() === at;
+    if (isKept && isHere) clear();
+    else if (isKept) drafts.drop(at);
+    else {
+      if (isHere) draft.value = copy(held.value as T);
+      drafts.put(at, held);
+    }
     return isKept;
   };
   return { draft, isTyped, clear, keepWith };

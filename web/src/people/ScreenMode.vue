@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import SelectButton from 'primevue/selectbutton';
+import { vOneTab } from '../base/one-tab.ts';
 import { modes, useMode } from '../style/mode.ts';
 
 /** How this screen is lit. */
@@ -11,6 +12,7 @@ const mode = useMode();
     <h2 id="mode-title">This screen</h2>
     <SelectButton
       v-model="mode.chosen"
+      v-one-tab
       :options="[...modes]"
       option-label="label"
       option-value="key"

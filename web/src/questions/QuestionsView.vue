@@ -12,6 +12,7 @@ import {
   specs,
   type Question,
 } from '@fair-gable/core';
+import { vOneTab } from '../base/one-tab.ts';
 import SelectField from '../base/SelectField.vue';
 import { useSession } from '../people/session.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
@@ -79,6 +80,7 @@ const keep = async (): Promise<void> => {
         <span id="question-scope" class="label">It is about</span>
         <SelectButton
           v-model="scope"
+          v-one-tab
           :options="scopes"
           option-label="label"
           option-value="key"

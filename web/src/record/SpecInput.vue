@@ -4,6 +4,7 @@ import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed, useId } from 'vue';
 import type { Spec, System } from '@fair-gable/core';
+import { vOneTab } from '../base/one-tab.ts';
 import { example, readTyped } from './typing.ts';
 
 /** A spec's value, typed in any usual way and shown back as understood. */
@@ -33,6 +34,7 @@ const describedBy = computed(() =>
     <SelectButton
       v-if="choices.length && liesOpen"
       v-model="typed"
+      v-one-tab
       :options="choices"
       option-label="label"
       option-value="key"

@@ -13,6 +13,7 @@ import {
   type HowKnown,
   type System,
 } from '@fair-gable/core';
+import { vOneTab } from '../base/one-tab.ts';
 import { ask, saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 import { systemNames } from '../people/systems.ts';
@@ -142,6 +143,7 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
         <span id="list-system" class="small soft">Numbers without a unit are in</span>
         <SelectButton
           v-model="system"
+          v-one-tab
           :options="systems"
           option-label="label"
           option-value="key"

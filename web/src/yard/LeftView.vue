@@ -13,6 +13,7 @@ import {
   type Chore,
   type LeftRow,
 } from '@fair-gable/core';
+import { vOneTab } from '../base/one-tab.ts';
 import { useUnits } from './units.ts';
 
 /** What is left to do across the yard: to measure, to confirm, to ask, to repair; on the phone or printed. */
@@ -113,6 +114,7 @@ const printing = async (): Promise<void> => {
         </div>
         <SelectButton
           v-model="order"
+          v-one-tab
           :options="orders"
           option-label="label"
           option-value="key"

@@ -1,0 +1,192 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { demo, desk, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
+
+/** Key by key: every key does what it says, and nothing that was typed is lost. */
+const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
+const recordOf = async (page: Page) =>
+  (await (await page.request.get(demo(`/api/units/${idOf(page)}`))).json()).record;
+const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
+  await openUnit(page, stockNumber);
+  await page.goto(demo(`/units/${idOf(page)}/${place}`));
+};
+const fieldIn = (page: Page, key: string): Locator => row(page, key).getByRole('textbox').first();
+const openRow = (page: Page, key: string): Promise<void> =>
+  row(page, key).getByRole('button').first().click();
+
+test('digits set a state on the row alone, not in a field that is open in it', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0436', 'record/door-side');
+  const before = (await recordOf(page)).features.awning.value;
+  await openRow(page, 'awning');
+  const back = row(page, 'awning').getByLabel('Back from the coupler');
+  await typeInto(back, '11\'4"');
+  await expect(back).toHaveValue('11\'4"');
+  await typeInto(back, "12'6");
+  await page.keyboard.press('Control+0');
+  await row(page, 'awning').getByRole('button', { name: 'Keep the place' }).click();
+  await expect(row(page, 'awning').getByText('Kept: 12 ft 6 in back')).toBeVisible();
+  expect((await recordOf(page)).features.awning.value).toEqual(before);
+  expect((await recordOf(page)).places.awning.value.back).toBe(150);
+
+  // On the row itself the digit is a state, and with another key it is none.
+  await row(page, 'porchLight').locator('.name').focus();
+  await page.keyboard.press('Control+5');
+  await page.keyboard.press('1');
+  await expect
+    .poll(async () => (await recordOf(page)).features.porchLight?.value.state)
+    .toBe('standard');
+});
+
+test('what is typed waits where it was typed: another row, another page, a closed tab', async ({
+  page,
+  context,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0403', 'record/labels');
+  await openRow(page, 'gvwr');
+  await typeInto(fieldIn(page, 'gvwr'), '3,2');
+  await openRow(page, 'uvw');
+  await expect(row(page, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('PageUp');
+  await openRow(page, 'gvwr');
+  await expect(fieldIn(page, 'gvwr')).toHaveValue('3,2');
+  await page.keyboard.press('Escape');
+  await expect(row(page, 'gvwr').locator('.head')).toBeFocused();
+
+  const address = page.url();
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
+  await again.goto(demo('/unsent'));
+  await again.getByRole('link', { name: 'Gross weight rating' }).click();
+  await openRow(again, 'gvwr');
+  await expect(fieldIn(again, 'gvwr')).toHaveValue('3,2');
+  await row(again, 'gvwr').getByRole('button', { name: 'Leave it as it was' }).click();
+  await expect(fieldIn(again, 'gvwr')).toHaveValue('3,200 lb');
+  await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toHaveCount(0);
+});
+
+test('one’s own change is never in one’s way: a note’s button, and undo twice', async ({
+  page,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0365', 'record/labels');
+  await openRow(page, 'ccc');
+  await expect(fieldIn(page, 'ccc')).toHaveValue('3,690 lb');
+  await page.getByRole('button', { name: 'Enter 3,190 lb' }).click();
+  await expect(fieldIn(page, 'ccc')).toHaveValue('3,190 lb');
+  await typeInto(fieldIn(page, 'ccc'), '3,195 lb');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await recordOf(page)).specs.ccc.value.amount).toBe(3195);
+  for (const amount of [3190, 3690]) {
+    await page.getByRole('button', { name: /^Undo/ }).first().click();
+    await expect.poll(async () => (await recordOf(page)).specs.ccc.value.amount).toBe(amount);
+  }
+  await expect(page.locator('[data-clash]')).toHaveCount(0);
+});
+
+test('another wheel and another label lose nothing', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0403', 'wheels');
+  const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
+  await wheel('DoorFront').getByRole('button').first().click();
+  await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
+  await wheel('Spare').getByRole('button').first().click();
+  await expect(wheel('DoorFront').getByText('typed, not kept yet')).toBeVisible();
+  await page.getByRole('link', { name: 'Findings' }).click();
+  await page.getByRole('link', { name: 'Wheels' }).click();
+  await wheel('DoorFront').getByRole('button').first().click();
+  await expect(wheel('DoorFront').getByLabel('Make')).toHaveValue('Brant');
+
+  await page.goto(demo(`/units/${idOf(page)}/labels`));
+  const gvwr = page.locator('[data-label-field="gvwr"]').getByRole('textbox');
+  await typeInto(gvwr, '3,200');
+  await page.getByRole('button', { name: /^Weight label/ }).click();
+  await page.getByRole('button', { name: /^VIN label/ }).click();
+  await expect(gvwr).toHaveValue('3,200');
+});
+
+test('a place is corrected from what is known, and what cannot be is said on the spot', async ({
+  page,
+}) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await inUnit(page, 'TQ-0411', 'round/utilities');
+  const known = (await recordOf(page)).places;
+  const [key] = Object.keys(known).filter((one) => one === 'freshFill' || one === 'cityWater');
+  await page.getByText(/\d+ seen here/).click();
+  await page.locator(`[data-step="places.${key}"]`).getByRole('button').first().click();
+  const editor = page.locator('.editor');
+  const field = editor.getByRole('textbox');
+  await expect(field).not.toHaveValue('');
+  await expect(editor.locator('svg circle').last()).toBeVisible();
+  for (const digit of ['7', '7']) {
+    await page.locator('.pad').getByRole('button', { name: digit, exact: true }).click();
+  }
+  await expect(editor.getByRole('alert')).toContainText('cannot be 77 ft from the coupler');
+  await typeInto(field, '55 ft');
+  await expect(editor.getByText(/55 ft back is behind the trailer/)).toBeVisible();
+  await typeInto(field, '20 ft');
+  await page.waitForTimeout(450);
+  await page.locator('.pad').getByRole('button', { name: 'Next' }).click();
+  await expect
+    .poll(async () => (await recordOf(page)).places[key!].value)
+    .toMatchObject({ back: 240, side: known[key!].value.side });
+});
+
+test('the round stays where one stands', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await openUnit(page, 'TQ-0404');
+  await page.goto(demo(`/units/${idOf(page)}/round`));
+  await expect(page).toHaveURL(/round\/[a-z-]+$/);
+  const address = page.url();
+  const first = page.locator('.editor h3');
+  const [name] = [await first.innerText()];
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(first).not.toHaveText(name!);
+  const second = await first.innerText();
+  // What slid under the thumb is not hit.
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(first).toHaveText(second);
+  await page.goto(demo('/yard'));
+  await page.goBack();
+  await expect(page).toHaveURL(address);
+  await expect(first).toHaveText(second);
+});
+
+test('Tab goes from field to field while a unit is taken in, and the tire label is the label’s', async ({
+  page,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  await page.getByLabel('Stock number').focus();
+  for (const text of ['TQ-0777', 'Pell', '14 T', '2026']) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Tab');
+  }
+  // New or used: one field, one Tab; the arrows choose in it.
+  await page.keyboard.press('Space');
+  // How it is known, whether one by one, and the VIN.
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
+  await page.keyboard.type('9TPPT1419T1000777');
+  await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
+  await typeInto(page.locator('[data-take="labelTyreSize"]').getByRole('textbox'), 'ST205/75R14');
+  await typeInto(page.locator('[data-take="tyreSize"]').getByRole('textbox'), 'ST185/80R13');
+  await page.reload();
+  await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
+  await page.getByRole('button', { name: /^Take it in with/ }).click();
+  await expect(page.locator('.particulars')).toContainText('TQ-0777');
+  const { specs } = await recordOf(page);
+  expect(specs.labelTyreSize).toMatchObject({ how: 'read', value: { text: 'ST205/75R14' } });
+  expect(specs.tyreSize).toMatchObject({ value: { text: 'ST185/80R13' } });
+  await goTo(page, /^7 Running gear/);
+  await expect(page.getByText('Not the tyres it left with')).toBeVisible();
+});
