@@ -140,6 +140,14 @@ describe('giving a walk', () => {
     expect(foldWalk(plan, give(begin, { kind: 'pause' }, { kind: 'resume' })).paused).toBe(false);
     const done = foldWalk(plan, give(begin, said('h1'), { kind: 'finish' }));
     expect(done).toMatchObject({ finished: true, current: undefined });
+    // A finish by mistake is gone on with; what lies between is no walking time.
+    const events = give(begin, said('h1'), { kind: 'finish' }, { kind: 'resume' }, said('h2'));
+    const later = events.map((event, i) => ({
+      ...event,
+      elapsed: [0, 10, 20, 500, 510][i]! * 1000,
+    }));
+    expect(foldWalk(plan, later)).toMatchObject({ finished: false, paused: false, worked: 30_000 });
+    expect(foldWalk(plan, later).current?.id).toBe('f1');
   });
 
   it('does not count pauses as walking', () => {

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { foldWalk, nextEvent, walkEventSchema, type WalkEvent } from '@fair-gable/core';
+import { foldWalk, nextEvent, walkEventSchema, type WalkEvent, type What } from '@fair-gable/core';
 import { device, useOutbox } from '../src/outbox/index.ts';
-import { useWalk } from '../src/walk/walk.ts';
+import { joined, useWalk } from '../src/walk/walk.ts';
 import { cards, fakeServer, newPage, planOf, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;
@@ -130,6 +130,31 @@ describe('giving a walk on a device', () => {
     await walks.record({ kind: 'said', point: 'h2' });
     expect(walks.walk?.events.at(-1)?.counter).toBe(3);
     expect(foldWalk(here.plan, walks.walk!.events).cards.get('h1')).toBe('shown');
+  });
+
+  it('has one clock on all its devices, whoever pauses it and goes on', () => {
+    const plan = planOf(1);
+    const at = 1_800_000_000_000;
+    const event = (counter: number, elapsed: number, what: What, of = 1): WalkEvent => ({
+      id: `00000000-0000-4000-8000-0000000${of}${String(counter).padStart(4, '0')}`,
+      device: `00000000-0000-4000-8000-00000000000${of}`,
+      counter,
+      elapsed,
+      what,
+    });
+    const mine = [event(1, 0, { kind: 'begin' }), event(2, 60_000, { kind: 'pause' })];
+    const here = { plan, events: mine, unitName: 'Fenlark', anchor: { elapsed: 0, at } };
+    // Another device went on 30 s later; this one hears of it after 2 s more.
+    const resumed = event(3, 60_000, { kind: 'resume' }, 2);
+    const view = { plan, by: '', createdAt: '', events: [...mine, resumed], idle: 2000 };
+    const now = at + 92_000;
+    expect(joined(here, view, now)?.anchor).toEqual({ elapsed: 60_000, at: now - 2000 });
+    // What it sent itself comes back, and moves nothing.
+    const back = { plan, by: '', createdAt: '', events: mine, idle: 5000 };
+    expect(joined(here, back, now)?.anchor).toEqual(here.anchor);
+    // Opened elsewhere in mid-walk it goes on where the clock stands, not where the last tap was.
+    const running = { plan, by: '', createdAt: '', events: mine.slice(0, 1), idle: 45_000 };
+    expect(joined(undefined, running, now)?.anchor).toEqual({ elapsed: 0, at: now - 45_000 });
   });
 
   it('opens a walk of another device from the server', async () => {

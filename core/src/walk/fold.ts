@@ -5,6 +5,8 @@ import type { Point } from './point.ts';
 export type CardState = 'open' | 'said' | 'shown' | 'later';
 
 export interface Marked {
+  /** Of its event. */
+  readonly id: string;
   readonly point: string;
   readonly mark: Mark;
   readonly note?: string;
@@ -172,6 +174,9 @@ export const workedMs = (events: readonly WalkEvent[], upTo?: number): number =>
   return since === undefined || end === undefined ? worked : worked + Math.max(end - since, 0);
 };
 
+/** What stops the clock of a walk, and sets it going again. */
+const switches = new Set(['pause', 'resume', 'finish']);
+
 /**
  * The state of a walk from its events, whatever the order in which they arrived.
  * @param plan the cards in route order
@@ -180,8 +185,9 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
   const counting = standing(events);
   const cards = cardStates(plan, counting);
   const has = (kind: string): boolean => counting.some((e) => e.what.kind === kind);
-  const lastSwitch = counting.findLast((e) => e.what.kind === 'pause' || e.what.kind === 'resume');
-  const finished = has('finish');
+  const lastSwitch = counting.findLast((e) => switches.has(e.what.kind));
+  // Whoever goes on with a finished walk has not finished it.
+  const finished = lastSwitch?.what.kind === 'finish';
   const replanned = replanOf(counting);
   const kept = replanned && new Set(replanned.keep);
   const isKept = ({ id }: Point): boolean => !kept || kept.has(id);
@@ -204,10 +210,11 @@ export const foldWalk = (plan: WalkPlan, events: readonly WalkEvent[]): WalkStat
 };
 
 const marksOf = (events: readonly WalkEvent[]): readonly Marked[] =>
-  events.flatMap(({ what }) =>
+  events.flatMap(({ id, what }) =>
     what.kind === 'mark'
       ? [
           {
+            id,
             point: what.point,
             mark: what.mark,
             ...(what.note === undefined ? {} : { note: what.note }),

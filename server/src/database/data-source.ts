@@ -26,6 +26,7 @@ import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trial
 import { WalkPlans1796083200000 } from './migrations/1796083200000-walk-plans.ts';
 import { AfterTheWalk1796169600000 } from './migrations/1796169600000-after-the-walk.ts';
 import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-water.ts';
+import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
 export const entities = [
   Yard,
@@ -63,6 +64,7 @@ const migrations = [
   WalkPlans1796083200000,
   AfterTheWalk1796169600000,
   PaceAndWater1796256000000,
+  WalkClock1796342400000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -63,4 +63,8 @@ export class WalkEventRow {
 
   @Column({ type: 'jsonb' })
   what!: What;
+
+  /** When the server got it; nothing is ordered by it. */
+  @Column({ type: 'timestamptz', name: 'received_at' })
+  receivedAt!: Date;
 }

@@ -15,6 +15,12 @@ const walkView = z.strictObject({
   by: z.string(),
   createdAt: z.iso.datetime(),
   events: z.array(walkEventSchema),
+  idle: z
+    .number()
+    .int()
+    .min(0)
+    .optional()
+    .describe('Milliseconds since the last event came in; of a single walk.'),
 });
 
 const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {

@@ -1,5 +1,5 @@
 import { In } from 'typeorm';
-import { paceFrom, type Point, type WalkEvent, type WalkPlan } from '@fair-gable/core';
+import { inOrder, paceFrom, type Point, type WalkEvent, type WalkPlan } from '@fair-gable/core';
 import { announce, type InYard } from '../database/index.ts';
 import { Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -11,6 +11,8 @@ export interface WalkView {
   readonly by: string;
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
+  /** Milliseconds since the last of them came in: where its clock stands now. */
+  readonly idle?: number;
 }
 
 /** Whose walk it is; nobody known for one that was brought in. */
@@ -79,7 +81,7 @@ export const keepEvents = async (
   if (!walk) throw missing();
   await yard.insertMissing(
     WalkEventRow,
-    events.map((event) => ({ walkId, ...event })),
+    events.map((event) => ({ walkId, ...event, receivedAt: new Date() })),
   );
   if (events.some(({ what }) => what.kind === 'finish')) await learnPace(yard, walk.personId);
   const newest = events.at(-1)?.id;
@@ -112,7 +114,11 @@ const learnPace = async (yard: InYard, personId: string | null): Promise<void> =
 export const readWalk = async (yard: InYard, id: string): Promise<WalkView> => {
   const walk = await yard.findOne(Walk, { id });
   if (!walk) throw missing();
-  return toView(walk, await yard.find(WalkEventRow, { walkId: id }));
+  const events = await yard.find(WalkEventRow, { walkId: id });
+  const view = toView(walk, events);
+  const last = inOrder(view.events).at(-1)?.id;
+  const at = events.find((event) => event.id === last)?.receivedAt.getTime();
+  return at === undefined ? view : { ...view, idle: Math.max(Date.now() - at, 0) };
 };
 
 const withEvents = async (yard: InYard, walks: readonly Walk[]): Promise<readonly WalkView[]> => {
@@ -122,10 +128,17 @@ const withEvents = async (yard: InYard, walks: readonly Walk[]): Promise<readonl
   return walks.map((walk) => toView(walk, of.get(walk.id) ?? []));
 };
 
-/** The walks of a unit, newest first. */
-export const walksOf = async (yard: InYard, unitId: string): Promise<readonly WalkView[]> =>
-  withEvents(yard, await yard.find(Walk, { unitId }, { order: { createdAt: 'DESC' } }));
+/** One that was planned and never begun leaves no log. */
+const isBegun = ({ events }: WalkView): boolean => events.some(({ what }) => what.kind === 'begin');
 
-/** The last walks of a yard, newest first. @param take so many at most */
-export const lastWalks = async (yard: InYard, take: number): Promise<readonly WalkView[]> =>
-  withEvents(yard, await yard.find(Walk, {}, { order: { createdAt: 'DESC', id: 'ASC' }, take }));
+/** The walks of a unit that were begun, newest first. */
+export const walksOf = async (yard: InYard, unitId: string): Promise<readonly WalkView[]> => {
+  const walks = await yard.find(Walk, { unitId }, { order: { createdAt: 'DESC' } });
+  return (await withEvents(yard, walks)).filter(isBegun);
+};
+
+/** The last walks of a yard that were begun, newest first. @param take out of so many at most */
+export const lastWalks = async (yard: InYard, take: number): Promise<readonly WalkView[]> => {
+  const walks = await yard.find(Walk, {}, { order: { createdAt: 'DESC', id: 'ASC' }, take });
+  return (await withEvents(yard, walks)).filter(isBegun);
+};

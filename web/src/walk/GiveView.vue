@@ -13,6 +13,7 @@ import {
 } from '@fair-gable/core';
 import { givingKeys } from '../keys/keys.ts';
 import { saying } from '../api/client.ts';
+import { useUnits } from '../yard/units.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from './sayable.ts';
 import { useWalk } from './walk.ts';
@@ -27,6 +28,7 @@ const props = defineProps<{ walk: string }>();
 const router = useRouter();
 const walks = useWalk();
 const wakeLock = useWakeLock();
+const units = useUnits();
 
 const found = ref<boolean>();
 const problem = ref('');
@@ -41,6 +43,7 @@ onMounted(async () => {
     problem.value = saying(error);
     found.value = false;
   }
+  if (!units.loaded) await units.load().catch(() => undefined);
   await wakeLock.request('screen').catch(() => undefined);
 });
 
@@ -90,11 +93,21 @@ const turnTo = (p: Point): void => {
   void walks.record({ kind: 'turn-to', point: p.id });
 };
 
+/** The liking of this card, which a second press takes back. */
+const likedHere = computed(() =>
+  state.value?.marks.find((m) => m.point === point.value?.id && m.mark === 'liked'),
+);
+
 /** “Liked” needs no words; the others take a note that may be left empty. */
 const putMark = (chosen: Mark): void => {
   if (!point.value) return;
   if (chosen === 'liked') {
-    void walks.record({ kind: 'mark', point: point.value.id, mark: chosen });
+    const before = likedHere.value;
+    void walks.record(
+      before
+        ? { kind: 'undo', event: before.id }
+        : { kind: 'mark', point: point.value.id, mark: chosen },
+    );
     return;
   }
   mark.value = chosen;
@@ -203,7 +216,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <p v-else>None was missed.</p>
           <button type="button" class="big dark" @click="toPlan">Back to the plan</button>
         </template>
-        <button v-else type="button" class="big dark" @click="toLog">Open the log</button>
+        <template v-else>
+          <button type="button" class="big dark" @click="toLog">Open the log</button>
+          <button type="button" class="big" @click="walks.record({ kind: 'resume' })">
+            Go on with it after all
+          </button>
+        </template>
       </div>
       <div v-else-if="state.paused" class="begin">
         <h1>Paused at {{ clock(walks.worked) }}</h1>

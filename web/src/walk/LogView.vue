@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isToday } from 'date-fns';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { clock, logOf, type LogMark } from '@fair-gable/core';
@@ -37,6 +38,7 @@ const load = async (): Promise<void> => {
 const isHere = ref(false);
 const walksHere = async (): Promise<readonly WalkView[]> =>
   (await keptWalks(props.unit.id))
+    .filter(({ events }) => events.length > 0)
     .map(({ plan, events, anchor }) => ({
       plan,
       events,
@@ -55,6 +57,9 @@ const chosen = computed(
   () => walks.value?.find((w) => w.plan.id === props.walk) ?? walks.value?.[0],
 );
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
+
+/** A walk that was finished by mistake is gone on with for the rest of its day. */
+const isOfToday = computed(() => chosen.value && isToday(new Date(chosen.value.createdAt)));
 
 /** Minutes as they were planned at first, and again on the way. */
 const plannedWords = computed(() => {
@@ -129,6 +134,11 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           {{ clock(log.worked) }}
         </h2>
         <p class="soft">{{ log.finished ? 'finished' : 'not finished' }} · {{ plannedWords }}</p>
+        <RouterLink
+          v-if="log.finished && isOfToday"
+          :to="{ name: 'give', params: { walk: chosen.plan.id } }"
+          >Go on with it after all</RouterLink
+        >
         <RouterLink v-if="!log.finished" :to="{ name: 'give', params: { walk: chosen.plan.id } }"
           >Go on with it</RouterLink
         >

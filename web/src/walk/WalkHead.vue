@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import { clock, emptyRecord, stationEntry } from '@fair-gable/core';
+import { clock, emptyRecord, nameOf, stationEntry } from '@fair-gable/core';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useOutbox } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
@@ -16,6 +16,8 @@ const outbox = useOutbox();
 
 const plan = computed(() => walks.walk?.plan);
 const point = computed(() => walks.state?.current);
+/** On whatever device it is given: the name it had when it was planned, else the one it has. */
+const unitName = computed(() => walks.walk?.unitName || nameOf(record.value));
 const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
 
 /** What goes out at once is no news: only what waits is told, and no tap makes the head jump. */
@@ -46,7 +48,7 @@ const aheadWords = computed(() => {
           : 'Done'
       }}</strong>
       <span class="soft" role="status">
-        {{ walks.walk?.unitName }}<template v-if="waiting"> · {{ waiting }} not sent</template>
+        {{ unitName }}<template v-if="waiting"> · {{ waiting }} not sent</template>
       </span>
     </header>
     <p v-if="outbox.halt" class="halt" role="status">

@@ -20,6 +20,8 @@ export interface WalkView {
   readonly by: string;
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
+  /** Milliseconds since the last of them came in. */
+  readonly idle?: number;
 }
 
 /** What a walk is made of. */
@@ -39,11 +41,26 @@ const notKept =
 const lastElapsed = (events: readonly WalkEvent[]): number =>
   Math.max(0, ...events.map((e) => e.elapsed));
 
-/** Both sides' events together; a walk given on two devices agrees in the end. */
-const joined = (here: KeptWalk | undefined, there: WalkView | undefined): KeptWalk | undefined => {
+const clockOf = ({ idle = 0 }: WalkView, last: WalkEvent | undefined, now: number) => ({
+  elapsed: last?.elapsed ?? 0,
+  at: now - idle,
+});
+
+/**
+ * Both sides' events together; a walk given on two devices agrees in the end. One walk has one clock: it goes on from the
+ * last event, whoever wrote it.
+ */
+export const joined = (
+  here: KeptWalk | undefined,
+  there: WalkView | undefined,
+  now = Date.now(),
+): KeptWalk | undefined => {
   if (!there) return here;
-  const events = inOrder([...(here?.events ?? []), ...there.events]);
-  const anchor = here?.anchor ?? { elapsed: lastElapsed(events), at: Date.now() };
+  const had = here?.events ?? [];
+  const events = inOrder([...had, ...there.events]);
+  const last = events.at(-1);
+  const isOurs = had.some(({ id }) => id === last?.id);
+  const anchor = here && (isOurs || !last) ? here.anchor : clockOf(there, last, now);
   return { plan: there.plan, events, unitName: here?.unitName ?? '', anchor };
 };
 
