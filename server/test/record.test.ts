@@ -198,7 +198,7 @@ describe('changes', () => {
         how: 'measured',
         basedOn: 0,
       },
-      /back/,
+      /^Awning cannot be 750 ft from the coupler/,
     ],
     ['somebody else’s name', { ...specChange('gvwr', 1), by: 'Osk' }, /by/],
   ])('to %s are refused in a sentence, nothing saved', async (_, bad, words) => {

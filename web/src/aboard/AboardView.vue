@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
-import { computed, reactive, ref } from 'vue';
+import { computed } from 'vue';
 import {
   changesToFit,
   featureEntry,
@@ -20,6 +20,7 @@ import {
   type LooseItem,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
@@ -35,7 +36,11 @@ const fitted = computed(() => fittedHere(record.value));
 const total = computed(() => fittedPounds(record.value));
 const toLine = computed(() => leftToLabel(record.value));
 const { problem, save } = useSaving(() => props.unit.id);
-const stowing = reactive<Record<string, string>>({});
+const { draft: stowing } = useDraft({
+  place: () => `${props.unit.id}.stowed`,
+  what: () => 'Where loose items are kept',
+  fresh: (): Record<string, string> => ({}),
+});
 
 const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
   save(
@@ -51,22 +56,37 @@ const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
     feature.label.toLowerCase(),
   );
 
+const putAway = (key: string): void => {
+  stowing.value = Object.fromEntries(Object.entries(stowing.value).filter(([of]) => of !== key));
+};
+
 const stow = async ({ feature, where }: LooseItem): Promise<void> => {
-  const text = (stowing[feature.key] ?? '').trim();
-  if (text === (where ?? '')) return;
+  const text = (stowing.value[feature.key] ?? '').trim();
+  if (text === (where ?? '')) return putAway(feature.key);
   const basedOn = record.value.stowed[feature.key]?.version ?? 0;
   const value = text ? { where: text } : null;
-  await save(
+  const isKept = await save(
     [{ part: 'stowed', key: feature.key, value, how: 'seen', basedOn }],
     `where ${feature.label.toLowerCase()} is kept`,
   );
+  if (isKept) putAway(feature.key);
 };
 
 const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked at' } as const;
 
 const today = format(new Date(), 'yyyy-MM-dd');
-const blank = { what: '', feature: null as string | null, weight: '', back: '', on: today };
-const line = reactive({ ...blank });
+const { draft: line, keepWith } = useDraft({
+  place: () => `${props.unit.id}.fitted.new`,
+  what: () => 'What we fitted',
+  fresh: () => ({
+    what: '',
+    feature: null as string | null,
+    weight: '',
+    back: '',
+    on: today,
+    side: undefined as Fitted['side'],
+  }),
+});
 const sides = [
   { key: 'door', label: 'door side' },
   { key: 'off-door', label: 'off-door side' },
@@ -74,7 +94,6 @@ const sides = [
   { key: 'front', label: 'front' },
   { key: 'rear', label: 'rear' },
 ] as const;
-const side = ref<Fitted['side']>();
 const fittable = features.map(({ key, label }) => ({ key, label }));
 
 const quantity = (label: string, text: string, display: 'weight' | 'feet'): number | undefined => {
@@ -86,22 +105,22 @@ const quantity = (label: string, text: string, display: 'weight' | 'feet'): numb
 
 const fit = async (): Promise<void> => {
   problem.value = '';
-  const weight = quantity('Weight', line.weight, 'weight');
-  const back = line.back.trim() ? quantity('Back from the coupler', line.back, 'feet') : undefined;
+  const { what, feature, side, on } = line.value;
+  const weight = quantity('Weight', line.value.weight, 'weight');
+  const back = line.value.back.trim()
+    ? quantity('Back from the coupler', line.value.back, 'feet')
+    : undefined;
   if (weight === undefined || problem.value) return;
   const value: Fitted = {
-    what: line.what.trim(),
+    what: what.trim(),
     weight,
-    on: line.on,
-    ...(line.feature && isFeatureKey(line.feature) ? { feature: line.feature } : {}),
+    on,
+    ...(feature && isFeatureKey(feature) ? { feature } : {}),
     ...(back === undefined ? {} : { back }),
-    ...(side.value ? { side: side.value } : {}),
+    ...(side ? { side } : {}),
   };
   const changes = changesToFit(record.value, crypto.randomUUID(), value);
-  if (await save(changes, `${value.what} fitted`)) {
-    Object.assign(line, blank);
-    side.value = undefined;
-  }
+  await keepWith(() => save(changes, `${value.what} fitted`));
 };
 const strike = (id: string): Promise<boolean> =>
   save(changesToFit(record.value, id, null), 'line of the ledger struck');
@@ -205,7 +224,7 @@ const strike = (id: string): Promise<boolean> =>
             <InputText id="fit-back" v-model="line.back" class="short" />
           </div>
           <SelectField
-            v-model="side"
+            v-model="line.side"
             label="Side"
             placeholder="not said"
             :choices="sides"

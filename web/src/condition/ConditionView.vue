@@ -13,6 +13,7 @@ import {
   type Finding,
   type Spot,
 } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
@@ -37,31 +38,38 @@ const layer = ref<Spot['layer']>('outside');
 const open = ref<string>();
 const { problem, save } = useSaving(() => props.unit.id);
 
-/** What is being added, and where it was tapped. */
-const adding = ref<'finding' | 'moisture'>();
-const spot = ref<Spot>();
+/** What is being added, and where it was tapped: it is open again whoever leads away from it meanwhile. */
+interface Adding {
+  what?: 'finding' | 'moisture';
+  spot?: Spot;
+  percent: number | null;
+  isDry: boolean;
+}
+const { draft: adding, clear: stopAdding } = useDraft<Adding>({
+  place: () => `${props.unit.id}.condition.new`,
+  what: () => 'Something found',
+  fresh: () => ({ percent: null, isDry: false }),
+});
+const spot = computed(() => adding.value.spot);
 const near = computed(() => spot.value && stationAtSpot(record.value, spot.value));
-const percent = ref<number | null>(null);
-const isDry = ref(false);
 
 const begin = (what: 'finding' | 'moisture'): void => {
-  adding.value = what;
-  spot.value = undefined;
-  percent.value = null;
-  isDry.value = false;
+  adding.value = { what, percent: null, isDry: false };
 };
 
-const addFinding = async (value: Finding): Promise<void> => {
+const addFinding = async (value: Finding): Promise<boolean> => {
   const id = crypto.randomUUID();
   const change: Change = { part: 'findings', key: id, value, how: 'seen', basedOn: 0 };
-  if (!(await save([change], 'finding'))) return;
-  adding.value = undefined;
+  if (!(await save([change], 'finding'))) return false;
+  stopAdding();
   open.value = id;
+  return true;
 };
 
 const addReading = async (): Promise<void> => {
-  if (!spot.value || percent.value === null) return;
-  const value = { at: { ...spot.value }, percent: percent.value, dry: isDry.value };
+  const { percent, isDry } = adding.value;
+  if (!spot.value || percent === null) return;
+  const value = { at: { ...spot.value }, percent, dry: isDry };
   const key = crypto.randomUUID();
   const change: Change = { part: 'moisture', key, value, how: 'measured', basedOn: 0 };
   if (await save([change], 'moisture reading')) begin('moisture');
@@ -96,21 +104,31 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             : marks
         "
         :here="open"
-        :tapping="adding !== undefined"
-        @tap="(at) => (spot = at)"
+        :tapping="adding.what !== undefined"
+        @tap="(at) => (adding.spot = at)"
         @open="(id) => (open = id)"
       />
       <div class="list">
         <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-        <div v-if="mayWrite && !adding" class="actions">
+        <div v-if="mayWrite && !adding.what" class="actions">
           <Button label="Add a finding" @click="begin('finding')" />
           <Button severity="secondary" label="Note a moisture reading" @click="begin('moisture')" />
         </div>
-        <div v-if="adding === 'finding'" class="adding">
+        <div v-if="adding.what === 'finding'" class="adding">
           <h3>A finding</h3>
-          <FindingForm :spot="spot" :near="near" @keep="addFinding" @cancel="adding = undefined" />
+          <FindingForm
+            :spot="spot"
+            :near="near"
+            :place="`${unit.id}.findings.new`"
+            :keep="addFinding"
+            @cancel="stopAdding"
+          />
         </div>
-        <form v-else-if="adding === 'moisture'" class="adding fields" @submit.prevent="addReading">
+        <form
+          v-else-if="adding.what === 'moisture'"
+          class="adding fields"
+          @submit.prevent="addReading"
+        >
           <h3 class="wide">A moisture reading</h3>
           <p class="wide small soft">
             Tap where it was taken. The scale is the meter’s own: take one at a dry place too, and
@@ -119,7 +137,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           <div>
             <label for="moisture-percent">The meter shows</label>
             <InputNumber
-              v-model="percent"
+              v-model="adding.percent"
               input-id="moisture-percent"
               suffix=" %"
               :min="0"
@@ -128,15 +146,19 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             />
           </div>
           <div class="check">
-            <Checkbox v-model="isDry" binary input-id="moisture-dry" />
+            <Checkbox v-model="adding.isDry" binary input-id="moisture-dry" />
             <label for="moisture-dry">A dry place, for comparison</label>
           </div>
-          <Button type="submit" label="Keep the reading" :disabled="!spot || percent === null" />
+          <Button
+            type="submit"
+            label="Keep the reading"
+            :disabled="!spot || adding.percent === null"
+          />
           <Button
             type="button"
             severity="secondary"
             label="Done with readings"
-            @click="((adding = undefined), (spot = undefined))"
+            @click="stopAdding"
           />
           <p v-if="!spot" class="wide small amber">Tap on the outline where it was taken.</p>
         </form>
@@ -155,8 +177,8 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             :open="open === found.id"
             :may-write="mayWrite"
             :may-sign="session.may('inspect')"
+            :keep="save"
             @toggle="open = open === found.id ? undefined : found.id"
-            @save="save"
           />
         </ol>
         <section v-if="readings.length" class="readings" aria-label="Moisture readings">

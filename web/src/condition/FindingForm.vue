@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import Textarea from 'primevue/textarea';
-import { computed, ref, useId, watch } from 'vue';
+import { computed, useId, watch } from 'vue';
 import {
   findingKind,
   findingKinds,
@@ -18,6 +18,7 @@ import {
   type StationKey,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import { useDraft } from '../draft/index.ts';
 
 /** What was found, how bad it is, and where. */
 const props = defineProps<{
@@ -26,68 +27,92 @@ const props = defineProps<{
   spot?: Spot | undefined;
   /** The station that is nearest to the spot. */
   near?: StationKey | undefined;
+  /** Of whose draft: that of a new one, or of the finding that is changed. */
+  place: string;
+  /** Keeps it; false where that was refused. */
+  keep: (finding: Finding) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ keep: [finding: Finding]; cancel: [] }>();
+const emit = defineEmits<{ cancel: [] }>();
 
 const id = useId();
-const kind = ref<FindingKindKey | undefined>(props.finding?.kind);
-const gravity = ref<Gravity>(props.finding?.gravity ?? 'cosmetic');
-const station = ref<StationKey | undefined>(props.finding?.station ?? props.near);
-const note = ref(props.finding?.note ?? '');
-const saidFirst = ref(props.finding?.saidFirst ?? false);
-
-const row = computed(() => kind.value && findingKind(kind.value));
-watch(kind, (key) => {
-  if (!key) return;
-  gravity.value = findingKind(key).usually;
-  saidFirst.value = isSaidFirst(gravity.value);
+const { draft, clear, keepWith } = useDraft({
+  place: () => props.place,
+  what: () => 'A finding',
+  fresh: () => ({
+    kind: props.finding?.kind,
+    gravity: props.finding?.gravity ?? 'cosmetic',
+    station: props.finding?.station,
+    note: props.finding?.note ?? '',
+    saidFirst: props.finding?.saidFirst ?? false,
+  }),
 });
-watch(gravity, (to) => (saidFirst.value = isSaidFirst(to)));
+
+const row = computed(() => draft.value.kind && findingKind(draft.value.kind));
+const setKind = (key: FindingKindKey | undefined): void => {
+  draft.value.kind = key;
+  if (key) setGravity(findingKind(key).usually);
+};
+const setGravity = (to: Gravity): void => {
+  draft.value.gravity = to;
+  draft.value.saidFirst = isSaidFirst(to);
+};
 watch(
   () => props.near,
   (near) => {
-    if (near && !props.finding) station.value = near;
+    if (near && !props.finding) draft.value.station = near;
   },
 );
+const cancel = (): void => {
+  clear();
+  emit('cancel');
+};
 
 const kinds = [...findingKinds];
 const all = [...gravities];
 const places = stations.filter(({ key }) => isStationKey(key));
 
-const keep = (): void => {
-  if (!kind.value || !station.value) return;
+const keepIt = (): void => {
+  const { kind, gravity, station, note, saidFirst } = draft.value;
+  if (!kind || !station) return;
   const { at, answers, repaired } = props.finding ?? {};
   const spot = props.spot ?? at;
-  const words = note.value.trim();
-  emit('keep', {
-    kind: kind.value,
-    gravity: gravity.value,
-    station: station.value,
-    saidFirst: saidFirst.value,
+  const words = note.trim();
+  const finding: Finding = {
+    kind,
+    gravity,
+    station,
+    saidFirst,
     ...(spot ? { at: { ...spot } } : {}),
     ...(words ? { note: words } : {}),
     ...(answers ? { answers: { ...answers } } : {}),
     ...(repaired ? { repaired: { ...repaired } } : {}),
-  });
+  };
+  void keepWith(() => props.keep(finding));
 };
 </script>
 
 <template>
-  <form class="fields" @submit.prevent="keep">
+  <form class="fields" @submit.prevent="keepIt">
     <SelectField
-      v-model="kind"
+      :model-value="draft.kind"
       label="What"
       :choices="kinds"
       filter
       placeholder="Choose what it is"
+      @update:model-value="setKind"
     />
     <SelectField
-      v-model="station"
+      v-model="draft.station"
       label="Station"
       :choices="places"
       placeholder="Choose a station"
     />
-    <SelectField v-model="gravity" label="How bad" :choices="all" />
+    <SelectField
+      :model-value="draft.gravity"
+      label="How bad"
+      :choices="all"
+      @update:model-value="setGravity"
+    />
     <p v-if="row" class="wide small soft">
       {{ row.explain }}
       <template v-if="technicianDecides.has(row.concern)"
@@ -96,14 +121,14 @@ const keep = (): void => {
     </p>
     <div class="wide">
       <label :for="`${id}-note`">In a few words: which, how large, on what</label>
-      <Textarea :id="`${id}-note`" v-model="note" rows="2" maxlength="500" auto-resize />
+      <Textarea :id="`${id}-note`" v-model="draft.note" rows="2" maxlength="500" auto-resize />
     </div>
     <div class="wide check">
-      <Checkbox v-model="saidFirst" binary :input-id="`${id}-first`" />
+      <Checkbox v-model="draft.saidFirst" binary :input-id="`${id}-first`" />
       <label :for="`${id}-first`">Said first: the buyer hears it before anything else</label>
     </div>
-    <Button type="submit" label="Keep the finding" :disabled="!kind || !station" />
-    <Button type="button" severity="secondary" label="Leave it" @click="emit('cancel')" />
+    <Button type="submit" label="Keep the finding" :disabled="!draft.kind || !draft.station" />
+    <Button type="button" severity="secondary" label="Leave it" @click="cancel" />
     <p v-if="!spot && !finding?.at" class="small soft">
       Tap on the outline where it is; without it the station alone is kept.
     </p>

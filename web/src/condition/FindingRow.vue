@@ -22,6 +22,7 @@ import {
   type Verdict,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import { DraftMark, useDraft, useDrafts } from '../draft/index.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import FindingForm from './FindingForm.vue';
 import GuidedLook from './GuidedLook.vue';
@@ -34,8 +35,10 @@ const props = defineProps<{
   open: boolean;
   mayWrite: boolean;
   maySign: boolean;
+  /** Keeps changes of it; false where that was refused. */
+  keep: (changes: readonly Change[], what: string) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ toggle: []; save: [changes: readonly Change[], what: string] }>();
+const emit = defineEmits<{ toggle: [] }>();
 
 const id = useId();
 const finding = computed(() => props.found.finding);
@@ -48,12 +51,25 @@ const recorded = computed(
 );
 /** How bad the look says that it is, while nobody has signed. */
 const proposed = computed(() => (props.found.signed ? undefined : props.found.proposes));
-const editing = ref(false);
-const repairing = ref(false);
 const today = format(new Date(), 'yyyy-MM-dd');
-const repair = ref({ on: today, by: '', what: '' });
-const verdict = ref<Verdict>('as-found');
-const signNote = ref('');
+const editPlace = computed(() => `${props.unit}.findings.${props.found.id}`);
+const {
+  draft: repair,
+  isTyped: isRepairTyped,
+  keepWith: keepRepairWith,
+} = useDraft({
+  place: () => `${editPlace.value}.repair`,
+  what: () => `${kind.value.label}, its repair`,
+  fresh: () => ({ on: today, by: '', what: '' }),
+});
+/** Open again where something was typed and not kept. */
+const editing = ref(useDrafts().all.has(editPlace.value));
+const repairing = ref(isRepairTyped.value);
+const { draft: signing, keepWith: signWith } = useDraft({
+  place: () => `${editPlace.value}.signature`,
+  what: () => `${kind.value.label}, what a technician signs`,
+  fresh: () => ({ verdict: 'as-found' as Verdict, note: '' }),
+});
 const signs = verdicts.filter(({ key }) => key !== 'inspected');
 
 /** What wheels and labels answer by themselves of a tyre unlike the others. */
@@ -69,43 +85,37 @@ const changed = (value: Finding | null): Change => ({
   basedOn: props.found.entry.version,
 });
 
-const save = (value: Finding): void => {
-  editing.value = false;
-  emit('save', [changed(value)], kind.value.label.toLowerCase());
+const save = async (value: Finding): Promise<boolean> => {
+  const isKept = await props.keep([changed(value)], kind.value.label.toLowerCase());
+  if (isKept) editing.value = false;
+  return isKept;
 };
-const answer = (key: string, given: Answer): void =>
+const answer = (key: string, given: Answer): Promise<boolean> =>
   save({ ...finding.value, answers: { ...finding.value.answers, [key]: given } });
 
-const keepRepair = (): void => {
+const keepRepair = async (): Promise<void> => {
   const { on, by, what } = repair.value;
   if (!by.trim() || !on) return;
-  repairing.value = false;
-  save({
-    ...finding.value,
-    repaired: { on, by: by.trim(), ...(what.trim() ? { what: what.trim() } : {}) },
-  });
+  const repaired = { on, by: by.trim(), ...(what.trim() ? { what: what.trim() } : {}) };
+  const isKept = await keepRepairWith(() => save({ ...finding.value, repaired }));
+  if (isKept) repairing.value = false;
 };
 
 const sign = (): void => {
   const key = `findings.${props.found.id}`;
-  const note = signNote.value.trim();
-  emit(
-    'save',
-    [
-      {
-        part: 'signatures',
-        key,
-        value: {
-          verdict: verdict.value,
-          inputs: findingInputs(props.record, finding.value),
-          ...(note ? { note } : {}),
-        },
-        how: 'seen',
-        basedOn: props.record.signatures[key]?.version ?? 0,
-      },
-    ],
-    'signature',
-  );
+  const note = signing.value.note.trim();
+  const change: Change = {
+    part: 'signatures',
+    key,
+    value: {
+      verdict: signing.value.verdict,
+      inputs: findingInputs(props.record, finding.value),
+      ...(note ? { note } : {}),
+    },
+    how: 'seen',
+    basedOn: props.record.signatures[key]?.version ?? 0,
+  };
+  void signWith(() => props.keep([change], 'signature'));
 };
 const signedWords = computed(() => {
   const { signed } = props.found;
@@ -128,8 +138,15 @@ const signedWords = computed(() => {
         >a technician has not decided yet</span
       >
     </button>
+    <DraftMark v-if="!open" :place="editPlace" class="waits" />
     <div v-if="open" class="body">
-      <FindingForm v-if="editing" :finding="finding" @keep="save" @cancel="editing = false" />
+      <FindingForm
+        v-if="editing"
+        :finding="finding"
+        :place="editPlace"
+        :keep="save"
+        @cancel="editing = false"
+      />
       <template v-else>
         <p class="small soft">
           {{ kind.explain }} Found by {{ found.entry.by }},
@@ -170,7 +187,7 @@ const signedWords = computed(() => {
           <Button
             severity="secondary"
             label="Take it off"
-            @click="emit('save', [changed(null)], 'finding taken off')"
+            @click="keep([changed(null)], 'finding taken off')"
           />
         </div>
         <form v-if="repairing" class="fields" @submit.prevent="keepRepair">
@@ -194,10 +211,14 @@ const signedWords = computed(() => {
           >.
         </p>
         <form v-if="maySign" class="fields sign" @submit.prevent="sign">
-          <SelectField v-model="verdict" label="As a technician I sign it" :choices="signs" />
+          <SelectField
+            v-model="signing.verdict"
+            label="As a technician I sign it"
+            :choices="signs"
+          />
           <div>
             <label :for="`${id}-signnote`">Note</label>
-            <InputText :id="`${id}-signnote`" v-model="signNote" maxlength="200" />
+            <InputText :id="`${id}-signnote`" v-model="signing.note" maxlength="200" />
           </div>
           <Button type="submit" label="Sign" />
         </form>
@@ -254,6 +275,10 @@ strong {
   display: grid;
   gap: 10px;
   padding: 2px 16px 16px;
+}
+
+.waits {
+  padding: 0 14px 8px;
 }
 
 .proposed {

@@ -17,6 +17,7 @@ import {
   type InspectionResult,
   type ItemOn,
 } from '@fair-gable/core';
+import { DraftMark, useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import { useSaving } from '../record/saving.ts';
@@ -33,8 +34,21 @@ const state = computed(() => inspectionState(record.value));
 const operable = computed(() => operableOf(record.value));
 
 const open = ref<string>();
-const measured = ref('');
-const note = ref('');
+const here = computed(() => items.value.find(({ item }) => item.key === open.value));
+/** What is typed at an item waits there while one looks at another. */
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit.id}.inspection.${open.value ?? ''}`,
+  what: () => `Inspection: ${here.value?.item.label ?? ''}`,
+  fresh: () => {
+    const { measured: figure, note } = here.value?.entry?.value ?? {};
+    const { measure } = here.value?.item ?? {};
+    const isFigure = figure !== undefined && measure !== undefined;
+    return {
+      measured: isFigure ? formatQuantity(figure, measure.display, session.system) : '',
+      note: note ?? '',
+    };
+  },
+});
 const { problem, save } = useSaving(() => props.unit.id);
 
 const results = [
@@ -44,26 +58,20 @@ const results = [
 ] as const satisfies readonly { key: InspectionResult; label: string; mark: string }[];
 const rowOf = (entry: ItemOn['entry']) => results.find(({ key }) => key === entry?.value.result);
 
-const begin = ({ item, entry }: ItemOn): void => {
+const begin = ({ item }: ItemOn): void => {
   problem.value = '';
   open.value = open.value === item.key ? undefined : item.key;
-  const { measured: figure, note: words } = entry?.value ?? {};
-  measured.value =
-    figure === undefined || !item.measure
-      ? ''
-      : formatQuantity(figure, item.measure.display, session.system);
-  note.value = words ?? '';
 };
 
 const valueOf = ({ item }: ItemOn, result: InspectionResult): Inspected | undefined => {
-  const words = note.value.trim();
+  const words = draft.value.note.trim();
   if (result === 'not-tried' && !words) {
     problem.value = `${item.label}: say in a few words why it was not tried, such as “winterised” or “no gas on the lot”.`;
     return undefined;
   }
   const rest = words ? { note: words } : {};
-  if (!item.measure || measured.value.trim() === '') return { result, ...rest };
-  const read = parseQuantity(measured.value, item.measure.display, session.system);
+  if (!item.measure || draft.value.measured.trim() === '') return { result, ...rest };
+  const read = parseQuantity(draft.value.measured, item.measure.display, session.system);
   if (!read.ok) {
     problem.value = sentence(item.label, read.problem);
     return undefined;
@@ -82,15 +90,19 @@ const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
   problem.value = '';
   const value = valueOf(on, result);
   if (!value) return;
-  const typed = { measured: measured.value, note: note.value };
   const basedOn = on.entry?.version ?? 0;
   const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
+  const keeping = keepWith(() => save([change], on.item.label.toLowerCase()));
   goOn(on);
-  if (await save([change], on.item.label.toLowerCase())) return;
   // It could not be kept: it is opened again as it was typed.
-  open.value = on.item.key;
-  measured.value = typed.measured;
-  note.value = typed.note;
+  if (!(await keeping)) open.value = on.item.key;
+};
+
+/** Enter keeps the words under the result there is; it passes nothing. */
+const enter = (on: ItemOn): void => {
+  const had = on.entry?.value.result;
+  if (had) void keep(on, had);
+  else problem.value = `${on.item.label}: say whether it passed, failed or was not tried.`;
 };
 
 const sign = (): Promise<boolean> =>
@@ -148,22 +160,27 @@ const sign = (): Promise<boolean> =>
             {{ formatQuantity(on.item.measure.to, on.item.measure.display, session.system) }}</span
           >
         </button>
+        <DraftMark
+          v-if="open !== on.item.key"
+          :place="`${unit.id}.inspection.${on.item.key}`"
+          class="waits"
+        />
         <div v-if="open === on.item.key" class="body">
           <p>{{ on.item.how }}</p>
           <p v-if="on.item.caution" class="wrong">{{ on.item.caution }}</p>
-          <form v-if="maySign" class="fields" @submit.prevent="keep(on, 'pass')">
+          <form v-if="maySign" class="fields" @submit.prevent="enter(on)">
             <div v-if="on.item.measure">
               <label :for="`${on.item.key}-measured`">Measured</label>
               <InputText
                 :id="`${on.item.key}-measured`"
-                v-model="measured"
+                v-model="draft.measured"
                 inputmode="decimal"
                 class="short"
               />
             </div>
             <div class="grow">
               <label :for="`${on.item.key}-note`">In a few words</label>
-              <InputText :id="`${on.item.key}-note`" v-model="note" maxlength="300" />
+              <InputText :id="`${on.item.key}-note`" v-model="draft.note" maxlength="300" />
             </div>
             <div class="wide results">
               <Button
@@ -208,6 +225,10 @@ const sign = (): Promise<boolean> =>
 </template>
 
 <style scoped>
+.waits {
+  padding: 0 24px 8px;
+}
+
 .standing {
   padding-bottom: 4px;
 }

@@ -25,7 +25,7 @@ const list = ref<InstanceType<typeof FollowUps>>();
   <FollowUps ref="list" :plan="plan" :log="log" />
   <template v-if="maySee">
     <p v-if="buyers.problem.value" class="wrong" role="alert">{{ buyers.problem.value }}</p>
-    <BuyerForm v-if="buyers.all.value" :kept="kept" :name="name" />
+    <BuyerForm v-if="buyers.all.value" :kept="kept" :name="name" :place="`walk.${plan.id}.buyer`" />
     <LetterForm
       v-if="kept"
       :unit="unit"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { reactive, ref, watch } from 'vue';
+import { ref } from 'vue';
 import { buyerSchema, formatDate, type Buyer } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 import { useSaving } from '../people/saved.ts';
 import FormNews from '../people/FormNews.vue';
 import type { KeptBuyer } from './buyers.ts';
@@ -12,31 +13,32 @@ const props = defineProps<{
   kept: KeptBuyer | undefined;
   /** Keeps it; throws what is wrong with it. */
   name: (buyer: Buyer) => Promise<void>;
+  /** Of whose draft. */
+  place: string;
 }>();
-const draft = reactive({ name: '', email: '', phone: '' });
-const isOpen = ref(false);
-const { busy, done, problem, save } = useSaving();
-watch(
-  () => props.kept,
-  (now) => {
-    const { name = '', email = '', phone = '' } = now?.buyer ?? {};
-    Object.assign(draft, { name, email, phone });
+const { draft, isTyped, keepWith } = useDraft({
+  place: () => props.place,
+  what: () => 'For whom a walk was given',
+  fresh: () => {
+    const { name = '', email = '', phone = '' } = props.kept?.buyer ?? {};
+    return { name, email, phone };
   },
-  { immediate: true },
-);
+});
+const isOpen = ref(isTyped.value);
+const { busy, done, problem, save } = useSaving();
 
 const keep = async (): Promise<void> => {
   const read = buyerSchema.safeParse({
     id: props.kept?.buyer.id ?? crypto.randomUUID(),
-    name: draft.name,
-    ...(draft.email.trim() ? { email: draft.email.trim() } : {}),
-    ...(draft.phone.trim() ? { phone: draft.phone.trim() } : {}),
+    name: draft.value.name,
+    ...(draft.value.email.trim() ? { email: draft.value.email.trim() } : {}),
+    ...(draft.value.phone.trim() ? { phone: draft.value.phone.trim() } : {}),
   });
   if (!read.success) {
     problem.value = read.error.issues[0]?.message ?? '';
     return;
   }
-  if (await save(() => props.name(read.data), 'Kept.')) isOpen.value = false;
+  if (await keepWith(() => save(() => props.name(read.data), 'Kept.'))) isOpen.value = false;
 };
 </script>
 

@@ -2,8 +2,9 @@
 import { format } from 'date-fns';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, watch } from 'vue';
 import { dueBy, proposedFollowUps, type WalkLog, type WalkPlan } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import FollowUpRow from './FollowUpRow.vue';
 import { useFollowUps } from './follow-ups.ts';
@@ -28,19 +29,23 @@ const takeAll = async (): Promise<void> => {
   }
 };
 
-const text = ref('');
-const add = async (): Promise<void> => {
-  const went = await keep({
-    id: crypto.randomUUID(),
-    walk: props.plan.id,
-    unit: props.plan.unit,
-    kind: 'call',
-    text: text.value.trim(),
-    due: dueBy('call', today),
-    who: session.session?.person.name ?? '',
-  });
-  if (went) text.value = '';
-};
+const { draft, keepWith } = useDraft({
+  place: () => `walk.${props.plan.id}.follow-up`,
+  what: () => 'Something else to do',
+  fresh: () => ({ text: '' }),
+});
+const add = (): Promise<boolean> =>
+  keepWith(() =>
+    keep({
+      id: crypto.randomUUID(),
+      walk: props.plan.id,
+      unit: props.plan.unit,
+      kind: 'call',
+      text: draft.value.text.trim(),
+      due: dueBy('call', today),
+      who: session.session?.person.name ?? '',
+    }),
+  );
 defineExpose({ list });
 </script>
 
@@ -76,13 +81,13 @@ defineExpose({ list });
     <form v-if="loaded && mayWrite" class="fields" @submit.prevent="add">
       <div class="grow">
         <label for="follow-up-text">Something else to do</label>
-        <InputText id="follow-up-text" v-model="text" maxlength="500" autocomplete="off" />
+        <InputText id="follow-up-text" v-model="draft.text" maxlength="500" autocomplete="off" />
       </div>
       <Button
         type="submit"
         severity="secondary"
         label="Add it"
-        :disabled="!text.trim()"
+        :disabled="!draft.text.trim()"
         :loading="busy"
       />
     </form>

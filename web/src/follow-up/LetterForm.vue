@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Textarea from 'primevue/textarea';
 import ToggleSwitch from 'primevue/toggleswitch';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import {
   draftLetter,
   pointsOf,
@@ -15,6 +15,7 @@ import {
 } from '@fair-gable/core';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';
+import { useDraft } from '../draft/index.ts';
 import { useSaving } from '../people/saved.ts';
 import FormNews from '../people/FormNews.vue';
 import { useSession } from '../people/session.ts';
@@ -57,27 +58,20 @@ const drafted = computed(() =>
     withPrice: withPrice.value,
   }),
 );
-const isOpen = ref(false);
-const subject = ref('');
-const text = ref('');
-const isOwn = ref(false);
 /** What is drafted follows what is known until somebody writes in it. */
-watch(
-  drafted,
-  (now) => {
-    if (isOwn.value) return;
-    subject.value = now.subject;
-    text.value = now.text;
-  },
-  { immediate: true },
-);
-const again = (): void => {
-  isOwn.value = false;
-  subject.value = drafted.value.subject;
-  text.value = drafted.value.text;
-};
+const {
+  draft,
+  isTyped: isOwn,
+  clear: again,
+  keepWith,
+} = useDraft({
+  place: () => `walk.${props.plan.id}.letter`,
+  what: () => 'A message to the buyer',
+  fresh: () => ({ subject: drafted.value.subject, text: drafted.value.text }),
+});
+const isOpen = ref(isOwn.value);
 const claims = computed(() =>
-  riskyIn(text.value, {
+  riskyIn(draft.value.text, {
     record: props.unit.record,
     stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
     system: session.system,
@@ -89,12 +83,12 @@ const hasPrice = computed(() => props.unit.record.specs.askingPrice !== undefine
 const id = ref(crypto.randomUUID());
 const send = async (): Promise<void> => {
   let sent: KeptLetter | undefined;
-  const letter = { id: id.value, walk: props.plan.id, subject: subject.value, text: text.value };
-  const went = await save(async () => {
+  const letter = { id: id.value, walk: props.plan.id, ...draft.value };
+  const putting = async (): Promise<void> => {
     sent = await ask<KeptLetter>('PUT', `/api/letters/${letter.id}`, letter);
     await load();
-  }, '');
-  if (!went) return;
+  };
+  if (!(await keepWith(() => save(putting, '')))) return;
   if (!sent?.sentAt) {
     problem.value = 'The mail does not take it now. It is kept here; send it again later.';
     return;
@@ -102,7 +96,6 @@ const send = async (): Promise<void> => {
   done.value = `Handed to the mail for ${sent.to}.`;
   id.value = crypto.randomUUID();
   isOpen.value = false;
-  again();
 };
 </script>
 
@@ -134,9 +127,9 @@ const send = async (): Promise<void> => {
     />
     <form v-else @submit.prevent="send">
       <label for="letter-subject">Subject</label>
-      <InputText id="letter-subject" v-model="subject" maxlength="120" @input="isOwn = true" />
+      <InputText id="letter-subject" v-model="draft.subject" maxlength="120" />
       <label for="letter-text">Message</label>
-      <Textarea id="letter-text" v-model="text" rows="16" maxlength="8000" @input="isOwn = true" />
+      <Textarea id="letter-text" v-model="draft.text" rows="16" maxlength="8000" />
       <ul v-if="claims.length" class="claims">
         <li v-for="claim in claims" :key="claim.at">
           “{{ claim.words }}”: {{ claim.because }} {{ claim.instead }}

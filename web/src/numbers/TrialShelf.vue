@@ -12,7 +12,8 @@ import {
   type System,
   type Trial,
 } from '@fair-gable/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import WideTable from '../base/WideTable.vue';
 import { useSaving } from '../record/saving.ts';
@@ -31,7 +32,11 @@ const { problem, save } = useSaving(() => props.unit.id);
 const mayWrite = computed(() => session.may('record'));
 
 const all = computed(() => keptTrials(props.unit.record, props.system));
-const name = ref('');
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit.id}.trials.name`,
+  what: () => 'The name of a trial',
+  fresh: () => ({ name: '' }),
+});
 const changeOf = (id: string, value: KeptTrial | null): Change => ({
   part: 'trials',
   key: id,
@@ -42,13 +47,13 @@ const changeOf = (id: string, value: KeptTrial | null): Change => ({
 const today = (): string => format(new Date(), 'yyyy-MM-dd');
 const keepIt = async (): Promise<void> => {
   const kept = {
-    name: name.value.trim(),
+    name: draft.value.name.trim(),
     question: props.question,
     card: false,
     on: today(),
     trial: props.trial,
   };
-  if (await save([changeOf(crypto.randomUUID(), kept)], `a trial, ${kept.name}`)) name.value = '';
+  await keepWith(() => save([changeOf(crypto.randomUUID(), kept)], `a trial, ${kept.name}`));
 };
 const toCard = (id: string, kept: KeptTrial): Promise<boolean> =>
   save([changeOf(id, { ...kept, card: !kept.card })], `the card of ${kept.name}`);
@@ -75,9 +80,19 @@ const rows = computed(() => {
     <form v-if="mayWrite" class="fields" @submit.prevent="keepIt">
       <div class="grow">
         <label for="trial-name">Keep what is tried here under a name</label>
-        <InputText id="trial-name" v-model="name" maxlength="60" placeholder="Family, water full" />
+        <InputText
+          id="trial-name"
+          v-model="draft.name"
+          maxlength="60"
+          placeholder="Family, water full"
+        />
       </div>
-      <Button type="submit" severity="secondary" label="Keep the trial" :disabled="!name.trim()" />
+      <Button
+        type="submit"
+        severity="secondary"
+        label="Keep the trial"
+        :disabled="!draft.name.trim()"
+      />
     </form>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="all.length === 0" class="soft">

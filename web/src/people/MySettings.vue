@@ -2,10 +2,11 @@
 import Button from 'primevue/button';
 import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { paces, usualPace, type System } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import SignOut from './SignOut.vue';
@@ -14,9 +15,15 @@ import { systemNames } from './systems.ts';
 
 /** One's own name, units and pace. */
 const session = useSession();
-const name = ref(session.session?.person.name ?? '');
-const system = ref<System | 'yard'>(session.session?.person.system ?? 'yard');
-const pace = ref<number | null>(session.session?.person.pace ?? null);
+const { draft, keepWith } = useDraft({
+  place: () => 'settings.me',
+  what: () => 'Your settings',
+  fresh: () => ({
+    name: session.session?.person.name ?? '',
+    system: (session.session?.person.system ?? 'yard') as System | 'yard',
+    pace: session.session?.person.pace ?? null,
+  }),
+});
 const paceNow = computed(() => {
   const learned = session.session?.person.learnedPace ?? null;
   return learned === null
@@ -32,11 +39,13 @@ const choices = computed(() => [
 ]);
 
 const keep = (): Promise<boolean> =>
-  save(async () => {
-    const own = system.value === 'yard' ? null : system.value;
-    await ask('PUT', '/api/me', { name: name.value, system: own, pace: pace.value });
-    await session.reload();
-  }, 'Kept.');
+  keepWith(() =>
+    save(async () => {
+      const { name, system, pace } = draft.value;
+      await ask('PUT', '/api/me', { name, system: system === 'yard' ? null : system, pace });
+      await session.reload();
+    }, 'Kept.'),
+  );
 </script>
 
 <template>
@@ -46,13 +55,13 @@ const keep = (): Promise<boolean> =>
     <form @submit.prevent="keep">
       <div class="field">
         <label for="my-name">Name</label>
-        <InputText id="my-name" v-model="name" autocomplete="name" maxlength="80" required />
+        <InputText id="my-name" v-model="draft.name" autocomplete="name" maxlength="80" required />
       </div>
-      <SelectField v-model="system" class="field" label="Units" :choices="choices" />
+      <SelectField v-model="draft.system" class="field" label="Units" :choices="choices" />
       <div class="field">
         <label for="my-pace">How fast you speak, words a minute</label>
         <InputNumber
-          v-model="pace"
+          v-model="draft.pace"
           input-id="my-pace"
           :min="paces.from"
           :max="paces.to"

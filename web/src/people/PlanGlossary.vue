@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { floorPlanGlossary, planInWords, readFloorPlan, type GlossaryRow } from '@fair-gable/core';
 import { ask } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -14,8 +15,11 @@ const session = useSession();
 const { busy, done, problem, save } = useSaving();
 
 const own = computed<readonly GlossaryRow[]>(() => session.session?.yard.glossary ?? []);
-const code = ref('');
-const readings = ref('');
+const { draft, keepWith } = useDraft({
+  place: () => 'settings.glossary',
+  what: () => 'Letters in floor plans',
+  fresh: () => ({ code: '', readings: '' }),
+});
 const tried = ref('24 RKD');
 const reading = computed(() => {
   const read = readFloorPlan(tried.value, session.glossary);
@@ -33,17 +37,15 @@ const put = (glossary: readonly GlossaryRow[], words: string): Promise<boolean> 
 
 const add = async (): Promise<void> => {
   const row = {
-    code: code.value.trim().toUpperCase(),
-    readings: readings.value
+    code: draft.value.code.trim().toUpperCase(),
+    readings: draft.value.readings
       .split(',')
       .map((text) => text.trim())
       .filter(Boolean),
   };
   const others = own.value.filter((known) => known.code !== row.code);
-  if (!(await put([...others, row], `${row.code} is read as ${row.readings.join(' or ')}.`)))
-    return;
-  code.value = '';
-  readings.value = '';
+  const news = `${row.code} is read as ${row.readings.join(' or ')}.`;
+  await keepWith(() => put([...others, row], news));
 };
 const takeOut = (row: GlossaryRow): Promise<boolean> =>
   put(
@@ -67,13 +69,19 @@ const takeOut = (row: GlossaryRow): Promise<boolean> =>
     <form @submit.prevent="add">
       <div class="field">
         <label for="glossary-code">Letters</label>
-        <InputText id="glossary-code" v-model="code" maxlength="4" autocomplete="off" required />
+        <InputText
+          id="glossary-code"
+          v-model="draft.code"
+          maxlength="4"
+          autocomplete="off"
+          required
+        />
       </div>
       <div class="field">
         <label for="glossary-readings">Stand for <small>commas between several</small></label>
         <InputText
           id="glossary-readings"
-          v-model="readings"
+          v-model="draft.readings"
           maxlength="160"
           autocomplete="off"
           required

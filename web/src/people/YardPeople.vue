@@ -2,11 +2,12 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
-import { onMounted, reactive, ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { roles, roleWords, type Role, type YardPerson } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -21,8 +22,11 @@ const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const people = ref<readonly YardPerson[]>([]);
 const link = ref<{ readonly name: string; readonly address: string; readonly until: string }>();
-const blank = { name: '', email: '', role: 'specialist' as Role };
-const given = reactive({ ...blank });
+const { draft: given, keepWith } = useDraft({
+  place: () => 'settings.people.new',
+  what: () => 'Somebody to take on',
+  fresh: () => ({ name: '', email: '', role: 'specialist' as Role }),
+});
 const list = useSaving();
 const adding = useSaving();
 const choices = roles.map((role) => ({ key: role, label: role }));
@@ -38,14 +42,14 @@ const show = (name: string, { token, until }: Link): void => {
 };
 
 const add = (): Promise<boolean> =>
-  adding.save(async () => {
-    link.value = undefined;
-    const { name } = given;
-    const added = await ask<{ link: Link | null }>('POST', '/api/people', { ...given });
-    if (added.link) show(name, added.link);
-    Object.assign(given, blank);
-    await read();
-  }, 'Taken on.');
+  keepWith(() =>
+    adding.save(async () => {
+      link.value = undefined;
+      const added = await ask<{ link: Link | null }>('POST', '/api/people', { ...given.value });
+      if (added.link) show(given.value.name, added.link);
+      await read();
+    }, 'Taken on.'),
+  );
 
 const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
   list.save(async () => {

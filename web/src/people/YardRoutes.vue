@@ -3,10 +3,11 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Sortable from 'sortablejs';
 import { ArrowDown, ArrowUp, GripVertical, X } from '@lucide/vue';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { legs, routesOf, usualRoutes, type LegKey, type Route } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -19,18 +20,21 @@ const { busy, done, problem, save } = useSaving();
 const own = computed<readonly Route[]>(() => session.session?.yard.routes ?? []);
 const all = computed(() => routesOf(own.value));
 const key = ref(usualRoutes[0]?.key ?? '');
-const draft = ref<Route>();
-watch(
-  [key, all],
-  () => {
-    const found = all.value.find((route) => route.key === key.value);
-    // One that was only begun is not in the list yet.
-    if (found) draft.value = { ...found };
+/** One that was only begun is not in the list yet. */
+const begun = ref<Route>();
+const { draft: editing, keepWith } = useDraft({
+  place: () => `settings.routes.${key.value}`,
+  what: () => 'A way round',
+  fresh: (): { route?: Route | undefined } => ({
+    route: all.value.find((route) => route.key === key.value) ?? begun.value,
+  }),
+});
+const draft = computed({
+  get: () => editing.value.route,
+  set: (route) => {
+    editing.value = { route };
   },
-  {
-    immediate: true,
-  },
-);
+});
 const isOwn = computed(() => own.value.some((route) => route.key === key.value));
 const isUsual = computed(() => usualRoutes.some((route) => route.key === key.value));
 const legLabel = (leg: LegKey): string => legs.find((row) => row.key === leg)?.label ?? leg;
@@ -75,18 +79,20 @@ onMounted(() => {
 });
 onBeforeUnmount(() => sortable?.destroy());
 
-const send = async (routes: readonly Route[], news: string): Promise<void> => {
+const send = async (routes: readonly Route[], news: string): Promise<boolean> => {
   const yard = session.session?.yard;
-  if (!yard) return;
+  if (!yard) return false;
   const kept = await save(async () => {
     await ask('PUT', '/api/yard', { name: yard.name, system: yard.system, routes });
     await session.reload();
   }, news);
   if (kept) emit('changed');
+  return kept;
 };
 const others = computed(() => own.value.filter((route) => route.key !== key.value));
 const keep = async (): Promise<void> => {
-  if (draft.value) await send([...others.value, draft.value], `${draft.value.label} is kept.`);
+  const route = draft.value;
+  if (route) await keepWith(() => send([...others.value, route], `${route.label} is kept.`));
 };
 const back = async (): Promise<void> => {
   await send(others.value, isUsual.value ? 'As it usually is.' : 'Taken off.');
@@ -99,8 +105,8 @@ const fresh = (): void => {
     legs: [...(draft.value?.legs ?? [])],
     endsClosed: false,
   };
+  begun.value = made;
   key.value = made.key;
-  draft.value = made;
 };
 </script>
 

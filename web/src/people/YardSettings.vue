@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { ref } from 'vue';
 import type { System } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -13,17 +13,25 @@ import { systemNames } from './systems.ts';
 /** The yard's name, and the units it usually measures in. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
-const name = ref(session.session?.yard.name ?? '');
-const system = ref<System>(session.session?.yard.system ?? 'us');
+const { draft, keepWith } = useDraft({
+  place: () => 'settings.yard',
+  what: () => 'The yard’s name and units',
+  fresh: () => ({
+    name: session.session?.yard.name ?? '',
+    system: (session.session?.yard.system ?? 'us') as System,
+  }),
+});
 const choices = Object.entries(systemNames).map(([key, label]) => ({ key, label }));
 const { busy, done, problem, save } = useSaving();
 
 const keep = (): Promise<boolean> =>
-  save(async () => {
-    await ask('PUT', '/api/yard', { name: name.value, system: system.value });
-    await session.reload();
-    emit('changed');
-  }, 'Kept, for everybody of this yard.');
+  keepWith(() =>
+    save(async () => {
+      await ask('PUT', '/api/yard', draft.value);
+      await session.reload();
+      emit('changed');
+    }, 'Kept, for everybody of this yard.'),
+  );
 </script>
 
 <template>
@@ -32,9 +40,9 @@ const keep = (): Promise<boolean> =>
     <form @submit.prevent="keep">
       <div class="field">
         <label for="yard-name">Name of the yard</label>
-        <InputText id="yard-name" v-model="name" autocomplete="off" maxlength="80" required />
+        <InputText id="yard-name" v-model="draft.name" autocomplete="off" maxlength="80" required />
       </div>
-      <SelectField v-model="system" class="field" label="Usual units" :choices="choices">
+      <SelectField v-model="draft.system" class="field" label="Usual units" :choices="choices">
         <span class="small soft">Each person may have their own.</span>
       </SelectField>
       <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>

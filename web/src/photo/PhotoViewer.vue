@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { format } from 'date-fns';
 import {
   changesByLabelPhotos,
@@ -12,6 +12,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import { useEdits } from '../record/edits.ts';
 import PhotoArrows from './PhotoArrows.vue';
 import ZoomTurn from './ZoomTurn.vue';
@@ -27,14 +28,13 @@ const emit = defineEmits<{ close: [] }>();
 
 const edits = useEdits();
 const entry = computed(() => props.record.photos[props.photo]);
-const caption = ref('');
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit}.photos.${props.photo}`,
+  what: () => 'Words on a photo',
+  fresh: () => ({ caption: entry.value?.value.caption ?? '' }),
+});
 const drawing = ref(false);
 const problem = ref('');
-watch(
-  () => entry.value?.value.caption,
-  (words) => (caption.value = words ?? ''),
-  { immediate: true },
-);
 
 const shows = computed(() => (entry.value?.value.of ?? []).map(targetLabel).join(', '));
 const alt = computed(() => entry.value?.value.caption ?? `Photo of ${shows.value.toLowerCase()}`);
@@ -47,15 +47,17 @@ const unticked = (): readonly Change[] => {
   );
 };
 
-const save = async (value: Photo | null, what: string): Promise<void> => {
+const save = async (value: Photo | null, what: string): Promise<boolean> => {
   problem.value = '';
   const basedOn = entry.value?.version ?? 0;
   const change: Change = { part: 'photos', key: props.photo, value, how: 'seen', basedOn };
   try {
     await edits.change(props.unit, [change, ...(value === null ? unticked() : [])], what);
     if (value === null) emit('close');
+    return true;
   } catch (error) {
     problem.value = saying(error);
+    return false;
   }
 };
 
@@ -76,9 +78,9 @@ const changed = (more: Pick<Photo, 'caption' | 'arrows'>): Photo => {
     ...(arrows && arrows.length > 0 ? { arrows } : {}),
   };
 };
-const keepCaption = (): Promise<void> =>
-  save(changed({ caption: caption.value.trim() }), 'words on a photo');
-const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<void> =>
+const keepCaption = (): Promise<boolean> =>
+  keepWith(() => save(changed({ caption: draft.value.caption.trim() }), 'words on a photo'));
+const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<boolean> =>
   save(changed({ arrows }), 'arrows on a photo');
 </script>
 
@@ -129,7 +131,7 @@ const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<void> =>
       </p>
       <form v-if="mayWrite" @submit.prevent="keepCaption">
         <label :for="`${photo}-words`">In a few words</label>
-        <InputText :id="`${photo}-words`" v-model="caption" maxlength="200" />
+        <InputText :id="`${photo}-words`" v-model="draft.caption" maxlength="200" />
         <Button type="submit" severity="secondary" label="Keep the words" />
         <Button
           type="button"

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { format } from 'date-fns';
-import { computed, ref, useId } from 'vue';
+import { computed, useId } from 'vue';
 import {
   entryFor,
   fieldAsked,
@@ -20,18 +20,21 @@ import {
   type Asked,
   type FeatureState,
 } from '@fair-gable/core';
+import { DraftMark, useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import SpecInput from '../record/SpecInput.vue';
 import { readTyped } from '../record/typing.ts';
 import { useUnits } from '../yard/units.ts';
 
 /** One question: what is asked of whom by when; and its answer, which goes to every unit that it is about. */
-const props = defineProps<{ asked: Asked; mayWrite: boolean; open: boolean }>();
-const emit = defineEmits<{
-  toggle: [];
-  answer: [text: string, value: AnswerValue | undefined];
-  drop: [];
+const props = defineProps<{
+  asked: Asked;
+  mayWrite: boolean;
+  open: boolean;
+  /** Keeps the answer; false where that was refused. */
+  answer: (text: string, value: AnswerValue | undefined) => Promise<boolean>;
 }>();
+const emit = defineEmits<{ toggle: []; drop: [] }>();
 
 const id = useId();
 const session = useSession();
@@ -56,21 +59,27 @@ const about = computed(() => {
 });
 const overdue = computed(() => isOverdue(props.asked, format(new Date(), 'yyyy-MM-dd')));
 
-const text = ref('');
-const typed = ref('');
-const state = ref<FeatureState>();
+const place = computed(() => `questions.${props.asked.id}.answer`);
+const { draft, keepWith } = useDraft({
+  place: () => place.value,
+  what: () => `Answer: ${question.value.text}`,
+  fresh: () => ({ text: '', typed: '', state: undefined as FeatureState | undefined }),
+});
 const states = [...featureStates];
-const reading = computed(() => spec.value && readTyped(spec.value, typed.value, session.system));
+const reading = computed(
+  () => spec.value && readTyped(spec.value, draft.value.typed, session.system),
+);
 const value = computed<AnswerValue | undefined>(() => {
   const key = field.value?.key ?? '';
   if (isSpecKey(key) && reading.value?.value)
     return { part: 'specs', key, value: reading.value.value };
-  if (isFeatureKey(key) && state.value)
-    return { part: 'features', key, value: { state: state.value } };
+  if (isFeatureKey(key) && draft.value.state)
+    return { part: 'features', key, value: { state: draft.value.state } };
   return undefined;
 });
 const keep = (): void => {
-  if (text.value.trim()) emit('answer', text.value.trim(), value.value);
+  const text = draft.value.text.trim();
+  if (text) void keepWith(() => props.answer(text, value.value));
 };
 </script>
 
@@ -88,19 +97,20 @@ const keep = (): void => {
       <span v-if="question.answer" class="answer">{{ question.answer }}</span>
       <span v-else class="small amber">{{ overdue ? 'overdue' : 'open' }}</span>
     </button>
+    <DraftMark v-if="!open" :place="place" class="waits" />
     <form v-if="open && mayWrite && !isAnswered(asked)" class="fields body" @submit.prevent="keep">
       <div class="wide">
         <label :for="`${id}-answer`">The answer, in words</label>
-        <InputText :id="`${id}-answer`" v-model="text" maxlength="400" />
+        <InputText :id="`${id}-answer`" v-model="draft.text" maxlength="400" />
       </div>
       <div v-if="spec" class="wide">
         <span class="label">And the field: {{ spec.label }}</span>
-        <SpecInput v-model="typed" :spec="spec" :system="session.system" hide-label />
+        <SpecInput v-model="draft.typed" :spec="spec" :system="session.system" hide-label />
       </div>
       <div v-else-if="entry">
         <span :id="`${id}-state`" class="label">And the field: {{ entry.label }}</span>
         <Select
-          v-model="state"
+          v-model="draft.state"
           :options="states"
           option-label="label"
           option-value="key"
@@ -110,7 +120,7 @@ const keep = (): void => {
       <Button
         type="submit"
         label="Keep the answer"
-        :disabled="!text.trim() || !!reading?.problem"
+        :disabled="!draft.text.trim() || !!reading?.problem"
       />
       <Button
         type="button"
@@ -129,6 +139,10 @@ const keep = (): void => {
 </template>
 
 <style scoped>
+.waits {
+  padding: 0 16px 8px;
+}
+
 li {
   border-bottom: var(--line) solid var(--hairline);
 }

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import SelectButton from 'primevue/selectbutton';
-import { computed, reactive, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import {
   features,
@@ -14,6 +14,7 @@ import {
 } from '@fair-gable/core';
 import { vOneTab } from '../base/one-tab.ts';
 import SelectField from '../base/SelectField.vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
 import { useAsking } from './asking.ts';
@@ -31,9 +32,18 @@ const questions = computed(() => questionsAbout(props.unit, units.list));
 const open = ref<string | undefined>(route.query['question'] as string | undefined);
 const hasModel = computed(() => modelKeyOf(props.unit.record) !== undefined);
 
-const blank = { text: '', asked: '', due: '', about: null as string | null };
-const draft = reactive({ ...blank, about: (route.query['about'] as string | undefined) ?? null });
-const scope = ref<Question['scope']>(hasModel.value ? 'model' : 'unit');
+const about = computed(() => (route.query['about'] as string | undefined) ?? null);
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit.id}.questions.new.${about.value ?? ''}`,
+  what: () => 'A question',
+  fresh: () => ({
+    text: '',
+    asked: '',
+    due: '',
+    about: about.value,
+    scope: (hasModel.value ? 'model' : 'unit') as Question['scope'],
+  }),
+});
 const scopes = computed(() => [
   { key: 'unit', label: 'this unit' },
   ...(hasModel.value ? [{ key: 'model', label: 'every unit of its model' }] : []),
@@ -44,15 +54,16 @@ const fields = [
 ];
 
 const keep = async (): Promise<void> => {
-  const { text, asked, due, about } = draft;
-  const kept = await ask(props.unit.id, {
-    text: text.trim(),
-    scope: scope.value,
-    ...(about ? { about } : {}),
-    ...(asked.trim() ? { asked: asked.trim() } : {}),
-    ...(due ? { due } : {}),
-  });
-  if (kept) Object.assign(draft, blank);
+  const { text, asked, due, about: of, scope } = draft.value;
+  await keepWith(() =>
+    ask(props.unit.id, {
+      text: text.trim(),
+      scope,
+      ...(of ? { about: of } : {}),
+      ...(asked.trim() ? { asked: asked.trim() } : {}),
+      ...(due ? { due } : {}),
+    }),
+  );
 };
 </script>
 
@@ -79,7 +90,7 @@ const keep = async (): Promise<void> => {
       <div>
         <span id="question-scope" class="label">It is about</span>
         <SelectButton
-          v-model="scope"
+          v-model="draft.scope"
           v-one-tab
           :options="scopes"
           option-label="label"
@@ -117,8 +128,8 @@ const keep = async (): Promise<void> => {
         :asked="one"
         :may-write="mayWrite"
         :open="open === one.id"
+        :answer="(text, value) => answer(one, text, value)"
         @toggle="open = open === one.id ? undefined : one.id"
-        @answer="(text, value) => answer(one, text, value)"
         @drop="drop(one)"
       />
     </ol>

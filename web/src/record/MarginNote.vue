@@ -2,7 +2,9 @@
 import Button from 'primevue/button';
 import Textarea from 'primevue/textarea';
 import { ref, useId } from 'vue';
+import { useRoute } from 'vue-router';
 import { specEntry, type Objection, type Way } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 
 /** What a check has to say, beside the row it concerns, with the ways to settle it as buttons. */
 const props = defineProps<{ objection: Objection; mayWrite: boolean; problem: string }>();
@@ -13,23 +15,29 @@ const emit = defineEmits<{
   reopen: [objection: Objection];
 }>();
 
+const route = useRoute();
 const id = useId();
-const reasoning = ref(false);
-const reason = ref('');
+const { draft, isTyped, clear } = useDraft({
+  place: () => `${route.params['id'] ?? ''}.reason.${props.objection.id}`,
+  what: () => `Why it is right: ${props.objection.title.toLowerCase()}`,
+  fresh: () => ({ reason: '' }),
+});
+const reasoning = ref(isTyped.value);
 
 const take = (way: Way): void => {
   if (way.kind === 'enter') emit('enter', props.objection, way);
   if (way.kind === 'go') emit('go', way);
   if (way.kind !== 'reason') return;
-  reason.value = way.suggested ?? '';
   if (way.suggested) emit('settle', props.objection, way.suggested);
   else reasoning.value = true;
 };
 
 const settle = (): void => {
-  if (reason.value.trim().length < 3) return;
-  emit('settle', props.objection, reason.value.trim());
+  const reason = draft.value.reason.trim();
+  if (reason.length < 3) return;
+  emit('settle', props.objection, reason);
   reasoning.value = false;
+  clear();
 };
 </script>
 
@@ -50,9 +58,9 @@ const settle = (): void => {
     </p>
     <form v-if="reasoning" class="reason" @submit.prevent="settle">
       <label :for="id" class="small soft">Why are the numbers right as they are?</label>
-      <Textarea :id="id" v-model="reason" rows="3" maxlength="500" autofocus />
+      <Textarea :id="id" v-model="draft.reason" rows="3" maxlength="500" autofocus />
       <div class="ways">
-        <Button type="submit" label="Let it stand" :disabled="reason.trim().length < 3" />
+        <Button type="submit" label="Let it stand" :disabled="draft.reason.trim().length < 3" />
         <Button type="button" severity="secondary" label="Back" @click="reasoning = false" />
       </div>
     </form>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted } from 'vue';
 import {
   formatQuantity,
   vehicleFigures,
   type Vehicle,
   type VehicleFigureKey,
 } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 import FormNews from '../people/FormNews.vue';
 import { useSaving } from '../people/saved.ts';
 import { useSession } from '../people/session.ts';
@@ -22,7 +23,24 @@ const { busy, done, problem, save } = useSaving();
 const mayWrite = computed(() => session.may('record'));
 onMounted(() => vehicles.load());
 
-const draft = ref<Vehicle>();
+const {
+  draft: editing,
+  clear,
+  keepWith,
+} = useDraft({
+  place: () => 'vehicles',
+  what: () => 'A vehicle',
+  fresh: (): { vehicle?: Vehicle } => ({}),
+  // One that is only opened was not typed.
+  typed: ({ vehicle }) =>
+    vehicles.all.some((one) => JSON.stringify(one) === JSON.stringify(vehicle)) ? {} : { vehicle },
+});
+const draft = computed({
+  get: () => editing.value.vehicle,
+  set: (vehicle) => {
+    editing.value = vehicle ? { vehicle } : {};
+  },
+});
 const groups = computed(() => [
   { key: 'class', title: 'By class', rows: vehicles.all.filter(({ kind }) => kind === 'class') },
   {
@@ -50,14 +68,12 @@ const keepIt = async (): Promise<void> => {
   const vehicle = draft.value;
   if (!vehicle) return;
   const label = vehicle.label.trim();
-  if (await save(() => vehicles.put({ ...vehicle, label }), `${label} is kept.`)) {
-    draft.value = undefined;
-  }
+  await keepWith(() => save(() => vehicles.put({ ...vehicle, label }), `${label} is kept.`));
 };
 const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
   const news =
     kind === 'class' ? `${label} has its usual figures again.` : `${label} is taken off.`;
-  if (await save(() => vehicles.drop(key), news)) draft.value = undefined;
+  if (await save(() => vehicles.drop(key), news)) clear();
 };
 </script>
 

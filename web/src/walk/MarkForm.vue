@@ -2,25 +2,36 @@
 import { Mic, Square, Trash2 } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { ref } from 'vue';
 import { clock, type Point } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 import { longestMemo, useSpeaking } from './speaking.ts';
 
 /** Words to a mark: typed, or spoken into the phone; either may be left out. */
-defineProps<{
+const props = defineProps<{
   /** What is often said of this model, and the answers, to have at hand when somebody asks. */
   answers: readonly Point[];
+  /** Of which card and mark. */
+  place: string;
 }>();
 const emit = defineEmits<{ keep: [words: string, spoken: Blob | undefined] }>();
-const note = ref('');
+const { draft, clear } = useDraft({
+  place: () => props.place,
+  what: () => 'A mark on a walk',
+  fresh: () => ({ note: '' }),
+});
+const keep = (): void => {
+  const words = draft.value.note.trim();
+  clear();
+  emit('keep', words, blob.value);
+};
 const speaking = useSpeaking();
 const { isOn, seconds, blob, url, problem } = speaking;
 </script>
 
 <template>
-  <form @submit.prevent="emit('keep', note.trim(), blob)">
+  <form @submit.prevent="keep">
     <label for="note">In a few words, if you like</label>
-    <InputText id="note" v-model="note" maxlength="500" autocomplete="off" autofocus />
+    <InputText id="note" v-model="draft.note" maxlength="500" autocomplete="off" autofocus />
     <template v-if="speaking.canSpeak">
       <button v-if="isOn" type="button" class="speak on" @click="speaking.stop">
         <Square aria-hidden="true" />Stop at {{ clock(seconds * 1000) }}

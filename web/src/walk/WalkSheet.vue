@@ -138,6 +138,7 @@ const stations = computed(() => {
     <MarkForm
       v-else-if="sheet === 'mark'"
       :answers="mark === 'asked' ? answers : []"
+      :place="`walk.${walks.walk?.plan.id}.${walks.state?.current?.id}.${mark}`"
       @keep="(words, spoken) => emit('mark', words, spoken)"
     />
   </Drawer>

@@ -21,6 +21,7 @@ import {
   type StationKey,
 } from '@fair-gable/core';
 import ChoiceField from '../base/ChoiceField.vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { sheetName, useSheets } from '../model-sheet/sheets.ts';
 import { useUnits, type YardUnit } from '../yard/units.ts';
@@ -49,28 +50,26 @@ const plain = computed(() => {
   return all.find(({ id }) => id === point.value?.id)?.sentence;
 });
 
-const words = ref('');
-const label = ref('');
-const station = ref<StationKey>('hitch');
-const wanted = ref<Draft['wanted']>('as-worth');
-const place = ref<Place>('unit');
 const problem = ref('');
 const busy = ref(false);
 const sheet = computed(() => sheetFor(props.unit.record, sheets.plain));
 const canSheet = computed(() => sheet.value !== undefined && session.may('manage') && !isOwn.value);
-watch(
-  of,
-  (now) => {
-    if (!now) return;
-    words.value = now === 'new' ? '' : now.sentence;
-    label.value = now === 'new' ? '' : now.label;
-    station.value = now === 'new' ? 'hitch' : now.station;
-    wanted.value = (now === 'new' ? undefined : now.wanted) ?? 'as-worth';
-    place.value = now !== 'new' && now.wordedBy === 'sheet' && canSheet.value ? 'sheet' : 'unit';
-    problem.value = '';
+const { draft, clear, keepWith } = useDraft({
+  place: () => `${props.unit.id}.wording.${point.value?.id ?? 'new'}`,
+  what: () => `A card in your own words: ${point.value?.label ?? 'a new one'}`,
+  fresh: () => {
+    const { sentence = '', label = '', station = 'hitch', wanted } = point.value ?? {};
+    const isOfSheet = point.value?.wordedBy === 'sheet' && canSheet.value;
+    return {
+      words: sentence,
+      label,
+      station: station as StationKey,
+      wanted: (wanted ?? 'as-worth') as Draft['wanted'],
+      place: (isOfSheet ? 'sheet' : 'unit') as Place,
+    };
   },
-  { immediate: true },
-);
+});
+watch(of, () => (problem.value = ''));
 
 const places = computed(() => [
   { key: 'unit' as const, label: 'this unit' },
@@ -89,7 +88,7 @@ const stationChoices = computed(() =>
 );
 
 const claims = computed(() =>
-  claimsIn(words.value, {
+  claimsIn(draft.value.words, {
     record: props.unit.record,
     stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
     system: session.system,
@@ -103,38 +102,45 @@ const gradeWords: Readonly<Record<Grade, string>> = {
 };
 /** Puts a wording that holds in the place of one that does not. */
 const instead = ({ at, words: said, instead: other }: Claim): void => {
-  const before = words.value.slice(0, at).trim();
-  const after = words.value.slice(at + said.length).replace(/^[\s.,;]+/, '');
-  words.value = [before, other, after].filter(Boolean).join(' ');
+  const { words } = draft.value;
+  const before = words.slice(0, at).trim();
+  const after = words.slice(at + said.length).replace(/^[\s.,;]+/, '');
+  draft.value.words = [before, other, after].filter(Boolean).join(' ');
 };
 
-const guarded = async (work: () => Promise<void>): Promise<void> => {
+const guarded = async (work: () => Promise<void>): Promise<boolean> => {
   busy.value = true;
   problem.value = '';
   try {
     await work();
-    of.value = undefined;
+    return true;
   } catch (error) {
     problem.value = wording.saying(error);
+    return false;
   } finally {
     busy.value = false;
   }
 };
-const keep = (): Promise<void> =>
-  guarded(() =>
-    wording.keep(props.unit, {
-      id: point.value?.id,
-      words: words.value.trim(),
-      plain: plain.value,
-      wanted: wanted.value,
-      place: place.value,
-      ...(isOwn.value ? { station: station.value, label: label.value.trim() || 'Our own' } : {}),
-    }),
-  );
-const restore = (): Promise<void> =>
-  guarded(async () => {
+const keep = async (): Promise<void> => {
+  const { words, label, station, wanted, place } = draft.value;
+  const given = {
+    id: point.value?.id,
+    words: words.trim(),
+    plain: plain.value,
+    wanted,
+    place,
+    ...(isOwn.value ? { station, label: label.trim() || 'Our own' } : {}),
+  };
+  if (await keepWith(() => guarded(() => wording.keep(props.unit, given)))) of.value = undefined;
+};
+const restore = async (): Promise<void> => {
+  const isDone = await guarded(async () => {
     if (point.value) await wording.drop(props.unit, point.value);
   });
+  if (!isDone) return;
+  clear();
+  of.value = undefined;
+};
 const isWorded = computed(
   () => point.value !== undefined && (point.value.wordedBy ?? point.value.wanted) !== undefined,
 );
@@ -163,10 +169,10 @@ const title = computed(() =>
       </p>
       <template v-if="isOwn">
         <label for="own-label">What it is called</label>
-        <InputText id="own-label" v-model="label" maxlength="80" autocomplete="off" />
+        <InputText id="own-label" v-model="draft.label" maxlength="80" autocomplete="off" />
         <span id="own-station" class="label">Where it is said</span>
         <Select
-          v-model="station"
+          v-model="draft.station"
           :options="stationChoices"
           option-label="label"
           option-value="key"
@@ -174,7 +180,7 @@ const title = computed(() =>
         />
       </template>
       <label for="words">What you say</label>
-      <Textarea id="words" v-model="words" rows="5" maxlength="500" auto-resize />
+      <Textarea id="words" v-model="draft.words" rows="5" maxlength="500" auto-resize />
       <ul v-if="claims.length" class="claims" aria-label="Claims in these words">
         <li v-for="claim in claims" :key="claim.at" :class="claim.grade">
           <p>
@@ -188,8 +194,8 @@ const title = computed(() =>
           </template>
         </li>
       </ul>
-      <ChoiceField v-model="wanted" label="In the plan" :choices="wishes" />
-      <ChoiceField v-if="canSheet" v-model="place" label="For" :choices="places" />
+      <ChoiceField v-model="draft.wanted" label="In the plan" :choices="wishes" />
+      <ChoiceField v-if="canSheet" v-model="draft.place" label="For" :choices="places" />
       <p v-else-if="sheet && !isOwn" class="small soft">
         For this unit. For every {{ sheetName(sheet) }} a manager words it.
       </p>
@@ -198,7 +204,7 @@ const title = computed(() =>
         <Button
           type="submit"
           label="Keep it"
-          :disabled="words.trim().length === 0"
+          :disabled="draft.words.trim().length === 0"
           :loading="busy"
         />
         <Button

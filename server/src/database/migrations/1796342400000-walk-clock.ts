@@ -8,6 +8,7 @@ export class WalkClock1796342400000 implements MigrationInterface {
     await runner.query(
       `ALTER TABLE "walk_event" ADD "received_at" timestamptz NOT NULL DEFAULT clock_timestamp()`,
     );
+    await runner.query(`ALTER TABLE "walk_event" ALTER COLUMN "received_at" DROP DEFAULT`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
