@@ -190,3 +190,83 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
   await goTo(page, /^7 Running gear/);
   await expect(page.getByText('Not the tyres it left with')).toBeVisible();
 });
+
+test('a model sheet takes a figure whole, where it stands, and shows what it changes', async ({
+  page,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page, 'maren');
+  await page.goto(demo('/model-sheets'));
+  await page.getByRole('link', { name: /24 RKD · 2026/ }).click();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  const address = page.url();
+  const labels = page.locator('fieldset', { hasText: 'What every unit of it has' });
+  await labels.getByText(/^11 Label panel/).click();
+  const gvwr = labels.locator('[data-sheet-field="gvwr"]').getByRole('textbox');
+  await typeInto(gvwr, '9,600 lb');
+  await expect(gvwr).toHaveValue('9,600 lb');
+  await expect(gvwr).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Gross weight rating: 7,490 lb → 9,600 lb')).toBeVisible();
+  // What cannot be read stays as it was typed, and is said beside the field.
+  const uvw = labels.locator('[data-sheet-field="uvw"]').getByRole('textbox');
+  await typeInto(uvw, 'light');
+  await page.keyboard.press('Tab');
+  await expect(uvw).toHaveValue('light');
+  await expect(page.getByText('One value cannot be read yet')).toBeVisible();
+  // Another page, and back: it is as it was left.
+  await page.goto(demo('/yard'));
+  await page.goto(address);
+  await labels.getByText(/^11 Label panel/).click();
+  await expect(uvw).toHaveValue('light');
+  await typeInto(uvw, '9,700 lb');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await expect(page.getByText('Heavier empty than it may be full')).toBeVisible();
+  await expect(page.getByText(/Gross weight rating: 7,490 lb → 9,600 lb/).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: 'Keep the sheet, change no unit' })
+    .or(page.getByRole('button', { name: /^Keep the sheet and change/ }))
+    .click();
+  const change = page.locator('[data-sheet-change]').first();
+  await expect(change).toContainText('Gross weight rating: 7,490 lb → 9,600 lb');
+  await change.getByRole('button', { name: 'Put it back as it was before' }).click();
+  await expect(page.getByText('Gross weight rating: 9,600 lb → 7,490 lb')).toBeVisible();
+  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: /^Keep the sheet/ }).click();
+  await expect(page.locator('[data-sheet-change]')).not.toHaveCount(1);
+});
+
+test('a finished walk is gone on with, a liking is taken back, and a walk never begun leaves no log', async ({
+  page,
+}) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await inUnit(page, 'TQ-0402', 'walk');
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await page.goto(demo(`/walks`));
+  await expect(page.getByText('Pell 14 T · TQ-0402')).toHaveCount(0);
+
+  await page.goto(demo('/yard'));
+  await inUnit(page, 'TQ-0402', 'walk');
+  await page.getByRole('button', { name: 'Start the walk' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const liked = page.getByRole('button', { name: 'Liked' });
+  await liked.click();
+  await expect(liked).toHaveAttribute('aria-pressed', 'true');
+  await liked.click();
+  await expect(liked).toHaveAttribute('aria-pressed', 'false');
+  await page.getByRole('button', { name: /^Said/ }).click();
+  await expect(page.getByText(/^card 2 of/)).toBeVisible();
+  const here = await page.getByRole('article').innerText();
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await page.getByRole('link', { name: 'Go on with it after all' }).click();
+  await page.getByRole('button', { name: 'Go on with it after all' }).click();
+  await expect(page.getByRole('article')).toHaveText(here, { useInnerText: true });
+  await page.getByRole('button', { name: 'Promise' }).click();
+  await page.keyboard.type('the manual, by mail');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Promise' }).click();
+  await expect(page.getByLabel('In a few words')).toHaveValue('the manual, by mail');
+});

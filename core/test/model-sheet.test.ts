@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
+  freeKey,
+  doubtsOfSheet,
   applyChange,
   changesBySheet,
   changesToFollow,
@@ -129,6 +131,41 @@ const named = (packages = ''): UnitRecord => {
 };
 
 const fridge = (v: SheetValues) => v.specs.fridgeSize;
+
+describe('all that a sheet says without packages', () => {
+  it('has none of them, not even those that every unit has', () => {
+    expect(composed(sheet, undefined).features.awning).toBe('standard');
+    expect(composed(sheet, undefined, { packages: 'none' }).features.awning).toBeUndefined();
+    expect(composed(sheet, series, { packages: 'none' }).specs.width).toBeDefined();
+  });
+});
+
+describe('a sheet before it is kept', () => {
+  const look = { system: 'us' as const, today: '2026-04-15' };
+
+  it('is doubted as the checks would doubt every unit of it, once', () => {
+    const wrong = values({ gvwr: '3950', uvw: '5000' });
+    const found = doubtsOfSheet(wrong, undefined, look).map(({ rule }) => rule);
+    expect(found).toContain('empty-over-gross');
+    expect(doubtsOfSheet(wrong, wrong, look)).toEqual([]);
+    expect(doubtsOfSheet(values({ gvwr: '7490', uvw: '5480' }), undefined, look)).toEqual([]);
+  });
+
+  it('keeps the keys of its packages apart by itself, in a file too', () => {
+    expect(freeKey('slim', new Set(['slim', 'slim-2']))).toBe('slim-3');
+    const twice = {
+      ...sheet,
+      packages: [...sheet.packages, { ...sheet.packages[1]!, name: 'Other' }],
+    };
+    const read = readModelSheetFile(JSON.parse(JSON.stringify(toModelSheetFile(twice))));
+    expect(read.ok && read.sheet.packages.map(({ key }) => key)).toEqual([
+      'slim',
+      'tip-out',
+      'base',
+      'tip-out-2',
+    ]);
+  });
+});
 
 describe('a unit whose build date nobody has read', () => {
   const heardOf = (built?: string): SheetValues => {

@@ -31,8 +31,8 @@ export const seriesSheetOf = (
 export interface Build {
   /** `2026-02` or `2026-02-11`; undefined where nobody knows: then as at the beginning of the year. */
   readonly built?: string | undefined;
-  /** Keys of the packages ordered; standard ones need not be named. */
-  readonly packages?: readonly string[] | undefined;
+  /** Keys of the packages ordered; standard ones need not be named. `none` leaves those out, too. */
+  readonly packages?: readonly string[] | 'none' | undefined;
 }
 
 const changesBy = (sheet: ModelSheet, built: string | undefined) =>
@@ -40,8 +40,8 @@ const changesBy = (sheet: ModelSheet, built: string | undefined) =>
     .filter(({ from }) => built !== undefined && built.slice(0, 7) >= from)
     .toSorted((a, b) => (a.from < b.from ? -1 : 1));
 
-const isOn = (pack: SheetPackage, packages: readonly string[]): boolean =>
-  pack.standard || packages.includes(pack.key);
+const isOn = (pack: SheetPackage, packages: readonly string[] | 'none'): boolean =>
+  packages !== 'none' && (pack.standard || packages.includes(pack.key));
 
 const ownValues = (sheet: ModelSheet, { built, packages = [] }: Build): SheetValues => {
   const yearly = changesBy(sheet, built).reduce(

@@ -28,6 +28,34 @@ export const toModelSheetFile = (sheet: ModelSheet) => ({
   sheet,
 });
 
+const named = z.looseObject({ key: z.string() });
+const withPackages = z.looseObject({
+  sheet: z.looseObject({ packages: z.array(named) }),
+});
+
+/** Nobody sees the keys of packages: where two are the same the later one gets another. */
+const withKeysApart = (content: unknown): unknown => {
+  const read = withPackages.safeParse(content);
+  if (!read.success) return content;
+  const taken = new Set<string>();
+  const packages = read.data.sheet.packages.map((pack) => {
+    const key = freeKey(pack.key, taken);
+    taken.add(key);
+    return { ...pack, key };
+  });
+  return { ...read.data, sheet: { ...read.data.sheet, packages } };
+};
+
+/**
+ * A key that no other package of the sheet has.
+ * @example freeKey('comfort', new Set(['comfort'])) // 'comfort-2'
+ */
+export const freeKey = (wanted: string, taken: ReadonlySet<string>): string => {
+  let [key, n] = [wanted, 2];
+  while (taken.has(key)) key = `${wanted.slice(0, 36)}-${n++}`;
+  return key;
+};
+
 /**
  * A model sheet file's content, checked whole.
  * @returns the sheet, or one sentence that says what is wrong and what to do
@@ -41,7 +69,7 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
         'This is not a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
     };
   }
-  const whole = modelSheetFileSchema.safeParse(content);
+  const whole = modelSheetFileSchema.safeParse(withKeysApart(content));
   if (whole.success) return { ok: true, sheet: whole.data.sheet as unknown as ModelSheet };
   const issue = whole.error.issues[0];
   return {

@@ -20,6 +20,7 @@ export {
   sheetFor,
   type Build,
 } from './compose.ts';
+export { doubtsOfSheet } from './doubts.ts';
 export { changesBySheet, changesToFollow, followsSheet } from './follow.ts';
 export {
   differenceText,
@@ -31,6 +32,7 @@ export {
   type UnitDifference,
 } from './compare.ts';
 export {
+  freeKey,
   modelSheetFileSchema,
   modelSheetJsonSchema,
   readModelSheetFile,

@@ -396,6 +396,21 @@ export const examples: Readonly<Record<string, Example>> = {
   'GET /api/model-sheets/:id/file': {
     answer: { format: 'fair-gable/model-sheet', version: 1, sheet },
   },
+  'GET /api/model-sheets/:id/history': {
+    answer: {
+      changes: [
+        {
+          id: unit,
+          version: 1,
+          from: null,
+          to: sheet,
+          units: 0,
+          by: 'Maren Holt',
+          at: '2026-04-15T09:00:00.000Z',
+        },
+      ],
+    },
+  },
   'POST /api/model-sheets/:id/preview': {
     body: { sheet },
     answer: {

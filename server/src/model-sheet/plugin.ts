@@ -27,6 +27,7 @@ import {
   dropOffer,
   dropSheet,
   keepSheet,
+  sheetHistory,
   sheetOf,
   sheetsOf,
   touchedBy,
@@ -91,6 +92,37 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         .toLowerCase();
       void reply.header('content-disposition', `attachment; filename="${name}.sheet.json"`);
       return toModelSheetFile(sheet) as never;
+    },
+  );
+};
+
+const sheetChangeSchema = z.strictObject({
+  id: z.uuid(),
+  version: z.number().int(),
+  from: modelSheetSchema.nullable(),
+  to: modelSheetSchema,
+  units: z.number().int(),
+  by: z.string(),
+  at: z.iso.datetime(),
+});
+
+const historyPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/model-sheets/:id/history',
+    {
+      schema: {
+        tags,
+        summary: 'Who changed a model sheet, latest first',
+        description: 'What it was and what it became, and how many units followed.',
+        params,
+        response: { 200: z.strictObject({ changes: z.array(sheetChangeSchema) }) },
+      },
+    },
+    async (request) => {
+      const yard = yardOf(source, request);
+      return {
+        changes: [...(await sheetHistory(yard, request.params.id, hiddenFrom(request)))],
+      } as never;
     },
   );
 };
@@ -263,6 +295,7 @@ const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => 
 /** What makers say of their models, and where units are otherwise. */
 export const modelSheetPlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(readingPlugin, options);
+  await app.register(historyPlugin, options);
   await app.register(writingPlugin, options);
   await app.register(offersPlugin, options);
   await app.register(asOrderedPlugin, options);

@@ -184,6 +184,25 @@ export const dropSheet = (source: Transactional, yardId: string, id: string): Pr
     await announce(manager, { yard: yardId, kind: 'sheets', id });
   });
 
+/** So many of its last changes are told. */
+const changesTold = 50;
+
+/** Who changed a sheet, latest first. @throws Refusal not-found */
+export const sheetHistory = async (yard: InYard, id: string, hidden: readonly string[]) => {
+  if (!(await yard.findOne(ModelSheetRow, { id }))) throw noSuchSheet();
+  const last = { order: { version: 'DESC' }, take: changesTold } as const;
+  const changes = await yard.find(ModelSheetChange, { sheetId: id }, last);
+  return changes.map(({ id: of, version, from, to, units, by, at }) => ({
+    id: of,
+    version,
+    from: from && withoutKeys(from, hidden),
+    to: withoutKeys(to, hidden),
+    units,
+    by,
+    at: at.toISOString(),
+  }));
+};
+
 /** One sheet. @throws Refusal not-found */
 export const sheetOf = async (
   yard: InYard,

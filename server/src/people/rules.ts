@@ -39,6 +39,7 @@ export const rules: Readonly<Record<string, Access>> = {
 
   'GET /api/model-sheets': 'look',
   'GET /api/model-sheets/:id/file': 'look',
+  'GET /api/model-sheets/:id/history': 'look',
   'PUT /api/model-sheets/:id': 'manage',
   'DELETE /api/model-sheets/:id': 'manage',
   'POST /api/model-sheets/:id/preview': 'manage',

@@ -1,4 +1,4 @@
-import { computed, ref, toRaw, watch, type ComputedRef, type Ref } from 'vue';
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useDrafts, type Draft } from './drafts.ts';
 
@@ -28,7 +28,8 @@ export interface Drafting<T> {
   readonly keepWith: (work: () => Promise<boolean>) => Promise<boolean>;
 }
 
-const copy = <T>(value: T): T => structuredClone(toRaw(value));
+/** Drafts are kept as text: a copy is what would be read back. */
+const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /**
  * The text of an editor that loses nothing: another row, another page, a closed tab or a flat battery leave what was typed

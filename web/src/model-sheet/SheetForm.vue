@@ -8,11 +8,16 @@ import ToggleSwitch from 'primevue/toggleswitch';
 import { computed } from 'vue';
 import {
   features,
+  freeKey,
+  isSpecKey,
   noValues,
+  specEntry,
   type MidYear,
   type ModelSheet,
   type SheetPackage,
 } from '@fair-gable/core';
+import { useSession } from '../people/session.ts';
+import { readTyped } from '../record/typing.ts';
 import { slugOf } from './draft.ts';
 import { objectionIn, objectionLine } from './objections.ts';
 import { sheetName, useSheets } from './sheets.ts';
@@ -20,8 +25,11 @@ import ValuesEditor from './ValuesEditor.vue';
 
 /** A model sheet being written. */
 const props = defineProps<{ sheet: ModelSheet; busy: boolean }>();
+/** What is being typed into its values, also while it cannot be read. */
+const texts = defineModel<Record<string, string>>('texts', { required: true });
 const emit = defineEmits<{ change: [sheet: ModelSheet]; look: []; cancel: [] }>();
 const sheets = useSheets();
+const session = useSession();
 
 const set = (more: Partial<ModelSheet>): void => emit('change', { ...props.sheet, ...more });
 
@@ -29,15 +37,10 @@ const at = <T,>(list: readonly T[], i: number, more: Partial<T>): readonly T[] =
   list.map((item, j) => (j === i ? { ...item, ...more } : item));
 const without = <T,>(list: readonly T[], i: number): readonly T[] => list.filter((_, j) => j !== i);
 
-const freeKey = (name: string): string => {
-  const taken = props.sheet.packages.map((p) => p.key);
-  const base = slugOf(name) || 'package';
-  return taken.includes(base) ? `${base}-${taken.length + 1}` : base;
-};
 const addPackage = (): void => {
   const name = 'New package';
   const pack: SheetPackage = {
-    key: freeKey(name),
+    key: freeKey(slugOf(name) || 'package', new Set(props.sheet.packages.map((p) => p.key))),
     name,
     standard: false,
     adds: noValues,
@@ -91,8 +94,28 @@ const setObjections = (text: string): void =>
     objections: lines(text).map((line) => objectionIn(line)),
   });
 
+/** A text that cannot be read; those of several lines can always be. */
+const isUnread = (of: string, text: string): boolean => {
+  const key = of.split('.').at(-1) ?? '';
+  return isSpecKey(key) && readTyped(specEntry(key), text, session.system).problem !== '';
+};
+
+/** Texts of several lines are taken when one leaves them; till then they wait like any other. */
+const writing = (of: string, text: string): void => {
+  texts.value = { ...texts.value, [of]: text };
+};
+const written = (of: string, take: (text: string) => void): void => {
+  const text = texts.value[of];
+  if (text === undefined) return;
+  texts.value = Object.fromEntries(Object.entries(texts.value).filter(([other]) => other !== of));
+  take(text);
+};
+
 /** What keeps the sheet from being looked at, in a sentence. */
 const problem = computed(() => {
+  const unread = Object.entries(texts.value).filter(([of, text]) => isUnread(of, text)).length;
+  if (unread > 0)
+    return `${unread === 1 ? 'One value' : `${unread} values`} cannot be read yet; it stands beside the field.`;
   const { series, midYear, objections, packages } = props.sheet;
   if (series.trim() === '') return 'Series: give the sheet one.';
   if (packages.some((p) => p.name.trim() === '')) return 'Packages: each needs a name.';
@@ -156,6 +179,7 @@ const problem = computed(() => {
     <fieldset>
       <legend>What every unit of it has</legend>
       <ValuesEditor
+        v-model:texts="texts"
         name="values"
         :model-value="sheet.values"
         @update:model-value="(values) => set({ values })"
@@ -181,7 +205,8 @@ const problem = computed(() => {
         </div>
         <p class="label">Adds and changes</p>
         <ValuesEditor
-          :name="`pack-${i}-adds`"
+          v-model:texts="texts"
+          :name="`pack-${pack.key}-adds`"
           :model-value="pack.adds"
           @update:model-value="(adds) => setPackage(i, { adds })"
         />
@@ -240,6 +265,7 @@ const problem = computed(() => {
           @update:model-value="(v) => setMidYear(i, { says: v ?? '' })"
         />
         <ValuesEditor
+          v-model:texts="texts"
           :name="`mid-${i}`"
           :model-value="change.values"
           @update:model-value="(values) => setMidYear(i, { values })"
@@ -275,18 +301,20 @@ const problem = computed(() => {
       >
       <Textarea
         id="objections"
-        :default-value="objectionsText"
+        :model-value="texts['objections'] ?? objectionsText"
         rows="5"
-        @change="(e: Event) => setObjections((e.target as HTMLTextAreaElement).value)"
+        @update:model-value="(text) => writing('objections', text ?? '')"
+        @blur="written('objections', setObjections)"
       />
       <label for="would-change-text"
         >We would change <span class="small soft">a line each</span></label
       >
       <Textarea
         id="would-change-text"
-        :default-value="sheet.wouldChange.join('\n')"
+        :model-value="texts['would-change'] ?? sheet.wouldChange.join('\n')"
         rows="3"
-        @change="(e: Event) => set({ wouldChange: lines((e.target as HTMLTextAreaElement).value) })"
+        @update:model-value="(text) => writing('would-change', text ?? '')"
+        @blur="written('would-change', (text) => set({ wouldChange: lines(text) }))"
       />
     </fieldset>
     <footer>

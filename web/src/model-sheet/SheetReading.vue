@@ -26,7 +26,11 @@ const session = useSession();
 const valuesOf = (sheet: ModelSheet, built?: string) =>
   composed(sheet, seriesSheetOf(sheet, sheets.plain), { built });
 const values = computed(() => valuesOf(props.sheet));
-const stations = computed(() => rowsByStation(values.value, session.system));
+/** Without any package, not even those that every unit has. */
+const bare = computed(() =>
+  composed(props.sheet, seriesSheetOf(props.sheet, sheets.plain), { packages: 'none' }),
+);
+const stations = computed(() => rowsByStation(bare.value, session.system));
 
 const names = (keys: readonly FeatureKey[]): string =>
   keys.map((key) => entryFor(key).label.toLowerCase()).join(', ');
@@ -61,7 +65,10 @@ const others = computed(() => {
       s.series === props.sheet.series &&
       s.floorPlan === props.sheet.floorPlan,
   );
-  const sisters = sheets.plain.filter((s) => props.sheet.sisters.includes(s.id));
+  // A sister is one both ways, whichever sheet says so.
+  const sisters = sheets.plain.filter(
+    (s) => props.sheet.sisters.includes(s.id) || s.sisters.includes(props.sheet.id),
+  );
   return [
     ...(before ? [{ sheet: before, title: `Since ${sheetName(before)}` }] : []),
     ...sisters.map((sheet) => ({ sheet, title: `The same as ${sheetName(sheet)} but for` })),

@@ -6,9 +6,13 @@ import { useRouter } from 'vue-router';
 import type { ModelSheet, Offer } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import LostView from '../base/LostView.vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
-import { blankSheet, offerText, withOffer } from './draft.ts';
+import SelectField from '../base/SelectField.vue';
+import ChangedSoFar from './ChangedSoFar.vue';
+import { blankSheet, offerText, sheetFrom, withOffer } from './draft.ts';
 import SheetForm from './SheetForm.vue';
+import SheetHistory from './SheetHistory.vue';
 import SheetReading from './SheetReading.vue';
 import { sheetName, useSheets, type Touched } from './sheets.ts';
 import TouchedUnits from './TouchedUnits.vue';
@@ -21,16 +25,37 @@ const router = useRouter();
 
 const isNew = computed(() => props.sheet === 'new');
 const kept = computed(() => sheets.all.find(({ sheet }) => sheet.id === props.sheet));
-const draft = ref<ModelSheet>();
+interface Drafted {
+  sheet?: ModelSheet;
+  /** What is typed into its values and not taken yet. */
+  texts: Record<string, string>;
+  /** The version it was begun from. */
+  basedOn: number;
+  /** Offers that it takes over; off the list once it is kept. */
+  taken: readonly Offer[];
+  /** It came from a file, over a sheet that is here. */
+  isFromFile?: boolean;
+}
+const {
+  draft: editing,
+  clear,
+  keepWith,
+} = useDraft<Drafted>({
+  place: () => `sheets.${props.sheet}`,
+  what: () => `Model sheet ${kept.value ? sheetName(kept.value.sheet) : ', a new one'}`,
+  fresh: () => ({ texts: {}, basedOn: kept.value?.version ?? 0, taken: [] }),
+  typed: ({ sheet, texts }) => [sheet ?? null, texts],
+});
+const draft = computed(() => editing.value.sheet);
+const taken = computed(() => editing.value.taken);
 const touched = ref<readonly Touched[]>();
-/** Offers that the draft takes over; off the list once it is kept. */
-const taken = ref<readonly Offer[]>([]);
 const problem = ref('');
 const busy = ref(false);
 const isDropping = ref(false);
 
 const begin = (): void => {
-  if (isNew.value) draft.value = blankSheet(crypto.randomUUID(), new Date().getFullYear());
+  if (isNew.value && !draft.value)
+    change(blankSheet(crypto.randomUUID(), new Date().getFullYear()));
 };
 onMounted(async () => {
   await sheets.load();
@@ -38,49 +63,67 @@ onMounted(async () => {
 });
 watch(isNew, begin);
 
-const guarded = async (work: () => Promise<void>): Promise<void> => {
+const guarded = async (work: () => Promise<void>): Promise<boolean> => {
   busy.value = true;
   problem.value = '';
   try {
     await work();
+    return true;
   } catch (error) {
     problem.value = saying(error);
+    return false;
   } finally {
     busy.value = false;
   }
 };
 
 const change = (sheet: ModelSheet): void => {
-  draft.value = sheet;
+  const basedOn = draft.value ? editing.value.basedOn : (kept.value?.version ?? 0);
+  editing.value = { ...editing.value, sheet, basedOn };
   touched.value = undefined;
 };
+
+/** Where a new sheet may begin. */
+const others = computed(() =>
+  sheets.plain.map((sheet) => ({ key: sheet.id, label: sheetName(sheet) })),
+);
+const from = ref<string>();
+watch(from, (id) => {
+  const other = sheets.plain.find((sheet) => sheet.id === id);
+  if (!other || !draft.value) return;
+  const year = draft.value.year > other.year ? draft.value.year : other.year;
+  change(sheetFrom(other, draft.value.id, year));
+});
 
 const takeOver = (offer: Offer): void => {
   const under = draft.value ?? kept.value?.sheet;
   if (!under) return;
   change(withOffer(under, offer));
-  taken.value = [...taken.value, offer];
+  editing.value = { ...editing.value, taken: [...taken.value, offer] };
 };
 
-const look = (): Promise<void> =>
+const look = (): Promise<boolean> =>
   guarded(async () => {
     if (draft.value) touched.value = await sheets.preview(draft.value);
   });
 
-const keep = (units: readonly string[]): Promise<void> =>
-  guarded(async () => {
-    const sheet = draft.value;
-    if (!sheet) return;
-    await sheets.put(sheet, kept.value?.version ?? 0, units);
-    for (const offer of taken.value) await sheets.dropOffer(sheet.id, offer.id);
-    leave();
-    if (isNew.value) await router.replace({ name: 'model-sheet', params: { sheet: sheet.id } });
-  });
+const keep = async (units: readonly string[]): Promise<void> => {
+  const { sheet, basedOn, taken: over } = editing.value;
+  if (!sheet) return;
+  const isKept = await keepWith(() =>
+    guarded(async () => {
+      await sheets.put(sheet, basedOn, units);
+      for (const offer of over) await sheets.dropOffer(sheet.id, offer.id);
+    }),
+  );
+  if (!isKept) return;
+  leave();
+  if (isNew.value) await router.replace({ name: 'model-sheet', params: { sheet: sheet.id } });
+};
 
 const leave = (): void => {
-  draft.value = undefined;
+  clear();
   touched.value = undefined;
-  taken.value = [];
 };
 
 const cancel = (): void => {
@@ -88,7 +131,7 @@ const cancel = (): void => {
   if (isNew.value) void router.push({ name: 'model-sheets' });
 };
 
-const drop = (): Promise<void> =>
+const drop = (): Promise<boolean> =>
   guarded(async () => {
     await sheets.drop(props.sheet);
     await router.push({ name: 'model-sheets' });
@@ -141,8 +184,24 @@ const openOffers = computed(() =>
       </ul>
     </section>
     <template v-if="draft">
+      <p v-if="editing.isFromFile" class="notice amber" role="status">
+        This sheet is here already, and the file says otherwise. See what it changes, then keep it
+        or leave it as it was.
+      </p>
+      <ChangedSoFar v-if="kept" :from="kept.sheet" :to="draft" />
+      <SelectField
+        v-if="isNew && others.length"
+        v-model="from"
+        label="Begin from a sister, or from last year’s"
+        :choices="others"
+        placeholder="from nothing"
+        filter
+        class="notice"
+      />
       <TouchedUnits
         v-if="touched"
+        :sheet="draft"
+        :before="kept?.sheet"
         :units="touched"
         :busy="busy"
         @keep="keep"
@@ -150,6 +209,7 @@ const openOffers = computed(() =>
       />
       <SheetForm
         v-else
+        v-model:texts="editing.texts"
         :sheet="draft"
         :busy="busy"
         @change="change"
@@ -157,7 +217,15 @@ const openOffers = computed(() =>
         @cancel="cancel"
       />
     </template>
-    <SheetReading v-else-if="kept" :sheet="kept.sheet" />
+    <template v-else-if="kept">
+      <SheetReading :sheet="kept.sheet" />
+      <SheetHistory
+        :sheet="kept.sheet.id"
+        :version="kept.version"
+        :may-write="session.may('manage')"
+        @back="change"
+      />
+    </template>
   </section>
 </template>
 

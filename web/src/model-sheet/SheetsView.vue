@@ -5,15 +5,18 @@ import { useRouter } from 'vue-router';
 import { followsSheet, readModelSheetFile, sheetFor, type KeptSheet } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
+import { useDrafts } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
-import { useSheets } from './sheets.ts';
+import { changesOfSheet } from './changes.ts';
+import { sheetName, useSheets } from './sheets.ts';
 
 /** What makers say of their models: the yard's sheets, and how many units follow each. */
 const sheets = useSheets();
 const units = useUnits();
 const session = useSession();
 const router = useRouter();
+const drafts = useDrafts();
 const problem = ref('');
 const file = ref<HTMLInputElement>();
 
@@ -48,9 +51,28 @@ const bringIn = async (): Promise<void> => {
       problem.value = read.message;
       return;
     }
-    const there = sheets.all.some(({ sheet }) => sheet.id === read.sheet.id);
+    const there = sheets.all.find(({ sheet }) => sheet.id === read.sheet.id);
     if (!there) await sheets.put(read.sheet, 0, []);
-    await router.push({ name: 'model-sheet', params: { sheet: read.sheet.id } });
+    const address = router.resolve({ name: 'model-sheet', params: { sheet: read.sheet.id } });
+    if (there && changesOfSheet(there.sheet, read.sheet, session.system).length === 0) {
+      problem.value = `${sheetName(read.sheet)} is here already, and says the same.`;
+      return;
+    }
+    // What the file says otherwise is a draft over the sheet that is here: seen, then kept or left.
+    if (there)
+      drafts.put(`sheets.${read.sheet.id}`, {
+        value: {
+          sheet: read.sheet,
+          texts: {},
+          basedOn: there.version,
+          taken: [],
+          isFromFile: true,
+        },
+        what: `Model sheet ${sheetName(read.sheet)}, from a file`,
+        where: address.fullPath,
+        at: new Date().toISOString(),
+      });
+    await router.push(address);
   } catch (error) {
     problem.value =
       error instanceof SyntaxError

@@ -1,17 +1,37 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
-import { onMounted, ref } from 'vue';
-import { fieldLabel, fieldText, followsSheet, type Change } from '@fair-gable/core';
+import { format } from 'date-fns';
+import { computed, onMounted, ref } from 'vue';
+import {
+  composed,
+  doubtsOfSheet,
+  emptyRecord,
+  entryOf,
+  fieldLabel,
+  fieldText,
+  followsSheet,
+  seriesSheetOf,
+  type Change,
+  type HowKnown,
+  type ModelSheet,
+} from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
-import type { Touched } from './sheets.ts';
+import { useSheets, type Touched } from './sheets.ts';
 
 /** The units that a sheet would touch, before it is kept: which of them are to follow it. */
-const props = defineProps<{ units: readonly Touched[]; busy: boolean }>();
+const props = defineProps<{
+  units: readonly Touched[];
+  busy: boolean;
+  sheet: ModelSheet;
+  /** As it was kept so far. */
+  before: ModelSheet | undefined;
+}>();
 const emit = defineEmits<{ keep: [units: readonly string[]]; back: [] }>();
 const session = useSession();
 const yard = useUnits();
+const sheets = useSheets();
 
 /** Units that follow the sheet already go on following; others are asked for. */
 const isFollowing = ({ id }: Touched): boolean => {
@@ -26,8 +46,27 @@ onMounted(async () => {
 });
 
 const shown = 6;
-const textOf = ({ part, key, value, how }: Change): string =>
-  `${fieldLabel(part, key)}: ${fieldText(part, key, value, how, session.system)}`;
+/** What it says now, and what it will say; where another source stays shown, what the sheet will say beside it. */
+const textOf = (unit: string, change: Change): string => {
+  const { part, key, value, how } = change;
+  const words = (of: Change['value'], known: HowKnown): string =>
+    fieldText(part, key, of, known, session.system);
+  const had = entryOf(yard.units.get(unit)?.record ?? emptyRecord, part, key);
+  const sheetSaid =
+    had?.how === 'sheet' ? had : had?.others?.find((other) => other.how === 'sheet');
+  const before = sheetSaid ? words(sheetSaid.value, 'sheet') : 'not said';
+  const beside = had && had.how !== 'sheet' ? `; shown stays ${words(had.value, had.how)}` : '';
+  return `${fieldLabel(part, key)}: ${before} → ${words(value, how)}${beside}`;
+};
+
+/** What the checks would object to on every unit of it, were it kept so. */
+const doubts = computed(() => {
+  const valuesOf = (sheet: ModelSheet) => composed(sheet, seriesSheetOf(sheet, sheets.plain));
+  return doubtsOfSheet(valuesOf(props.sheet), props.before && valuesOf(props.before), {
+    system: session.system,
+    today: format(new Date(), 'yyyy-MM-dd'),
+  });
+});
 </script>
 
 <template>
@@ -39,6 +78,11 @@ const textOf = ({ part, key, value, how }: Change): string =>
           : `What this touches: ${units.length} ${units.length === 1 ? 'unit' : 'units'}`
       }}
     </h2>
+    <ul v-if="doubts.length" class="doubts" aria-label="Doubts">
+      <li v-for="doubt in doubts" :key="doubt.id">
+        <strong>{{ doubt.title }}.</strong> {{ doubt.sentence }}
+      </li>
+    </ul>
     <p class="soft">
       What was read, measured or seen on a unit stays shown there; the sheet stands beside it.
     </p>
@@ -55,7 +99,7 @@ const textOf = ({ part, key, value, how }: Change): string =>
             v-for="change in unit.changes.slice(0, shown)"
             :key="`${change.part}${change.key}`"
             class="change small"
-            >{{ textOf(change) }}</span
+            >{{ textOf(unit.id, change) }}</span
           >
           <span v-if="unit.changes.length > shown" class="small soft"
             >and {{ unit.changes.length - shown }} more</span
@@ -92,6 +136,14 @@ li {
   align-items: start;
   padding: 10px 0;
   border-top: 1px solid var(--hairline);
+}
+
+/* A check’s doubt reads as a note, not as a unit to be ticked. */
+.doubts li {
+  display: block;
+  padding: 4px 0 4px 12px;
+  border: 0;
+  border-left: 3px solid var(--brick);
 }
 
 label {

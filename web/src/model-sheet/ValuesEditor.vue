@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
-import { reactive } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import {
-  entryFor,
   emptyRecord,
+  entryFor,
   featureStates,
   isFeatureKey,
   isSpecKey,
@@ -21,81 +21,127 @@ import SpecInput from '../record/SpecInput.vue';
 import { asTyped, readTyped } from '../record/typing.ts';
 import { rowsByStation, withField } from './draft.ts';
 
-/** What a sheet, a package or a change says: its fields, to be changed, added and taken out. */
+/**
+ * What a sheet, a package or a change says: its fields, to be changed, added and taken out. A field stays where it is
+ * while one types in it, and is taken on Enter or on leaving.
+ */
 const props = defineProps<{ name: string }>();
 const values = defineModel<SheetValues>({ required: true });
+/** What is typed and not taken yet, or cannot be read. */
+const texts = defineModel<Record<string, string>>('texts', { required: true });
 const session = useSession();
+const root = ref<HTMLElement>();
 
-/** What is being typed, also while it cannot be read. */
-const typing = reactive<Partial<Record<string, string>>>({});
+type Key = SpecKey | FeatureKey;
 const states = featureStates.filter(({ key }) => key !== 'ours');
+const textKey = (key: Key): string => `${props.name}.${key}`;
 
-const typedOf = (key: SpecKey): string => {
+const known = (key: SpecKey): string => {
   const value = values.value.specs[key];
   const entry = value && { value, how: 'sheet' as const, by: '', at: '', version: 1 };
-  return typing[key] ?? asTyped(specEntry(key), entry, session.system);
+  return asTyped(specEntry(key), entry, session.system);
+};
+const typedOf = (key: SpecKey): string => texts.value[textKey(key)] ?? known(key);
+
+const without = (key: Key): void => {
+  texts.value = Object.fromEntries(
+    Object.entries(texts.value).filter(([of]) => of !== textKey(key)),
+  );
+};
+
+/** Takes what is typed; what cannot be read stays as it was typed. An empty field says nothing. */
+const take = (key: SpecKey): void => {
+  const text = texts.value[textKey(key)];
+  if (text === undefined) return;
+  const { value, problem } = readTyped(specEntry(key), text, session.system);
+  if (problem) return;
+  if (text !== known(key)) values.value = withField(values.value, key, value);
+  without(key);
 };
 
 const type = (key: SpecKey, text: string): void => {
-  typing[key] = text;
-  const { value } = readTyped(specEntry(key), text, session.system);
-  if (value) values.value = withField(values.value, key, value);
+  texts.value = { ...texts.value, [textKey(key)]: text };
+  // A choice is made at once.
+  if (specEntry(key).value.kind === 'choice') take(key);
 };
 
-const drop = (key: SpecKey | FeatureKey): void => {
-  Reflect.deleteProperty(typing, key);
+const drop = (key: Key): void => {
+  without(key);
   values.value = withField(values.value, key, undefined);
+  added.value = added.value.filter((other) => other !== key);
 };
 
-const added = reactive<SpecKey[]>([]);
+/** Found and added here: they stand at the head, in the order in which they were added, until one leaves. */
+const added = ref<readonly Key[]>([]);
+const focusOn = async (key: Key): Promise<void> => {
+  await nextTick();
+  const field = root.value?.querySelector<HTMLElement>(`[data-sheet-field="${key}"]`);
+  field?.closest('details')?.setAttribute('open', '');
+  field?.querySelector<HTMLElement>('input, [role=combobox], button')?.focus();
+};
 const add = ({ key }: Spec | Feature): void => {
   if (entryFor(key).unitOnly) return;
-  if (isFeatureKey(key)) values.value = withField(values.value, key, 'standard');
-  else if (!added.includes(key)) added.push(key);
+  const isThere = isSpecKey(key)
+    ? values.value.specs[key] !== undefined
+    : values.value.features[key] !== undefined;
+  if (!isThere && !added.value.includes(key)) added.value = [key, ...added.value];
+  if (!isThere && isFeatureKey(key)) values.value = withField(values.value, key, 'standard');
+  void focusOn(key);
 };
 
-const fresh = () => added.filter((key) => !values.value.specs[key]);
+const groups = computed(() =>
+  rowsByStation(values.value, session.system)
+    .map(({ station, rows }) => ({
+      station,
+      rows: rows.filter(({ key }) => !added.value.includes(key)),
+    }))
+    .filter(({ rows }) => rows.length > 0),
+);
 </script>
 
 <template>
-  <div class="values">
+  <div ref="root" class="values">
     <FieldFinder :name="`${props.name}-add`" :record="emptyRecord" @go="add" />
-    <div v-for="key in fresh()" :key="key" class="field">
-      <SpecInput
-        :model-value="typedOf(key)"
-        :spec="specEntry(key)"
-        :system="session.system"
-        @update:model-value="(text) => type(key, text)"
-      />
-    </div>
-    <details v-for="{ station, rows } in rowsByStation(values, session.system)" :key="station.key">
-      <summary>
-        {{ station.number }} {{ station.label }} <span class="soft">· {{ rows.length }}</span>
+    <component
+      :is="group ? 'details' : 'div'"
+      v-for="group in [undefined, ...groups]"
+      :key="group?.station.key ?? 'added'"
+    >
+      <summary v-if="group">
+        {{ group.station.number }} {{ group.station.label }}
+        <span class="soft">· {{ group.rows.length }}</span>
       </summary>
-      <div v-for="row in rows" :key="row.key" class="field" :data-sheet-field="row.key">
+      <div
+        v-for="key in group ? group.rows.map((row) => row.key) : added"
+        :key="key"
+        class="field"
+        :data-sheet-field="key"
+      >
         <SpecInput
-          v-if="isSpecKey(row.key)"
-          :model-value="typedOf(row.key)"
-          :spec="specEntry(row.key)"
+          v-if="isSpecKey(key)"
+          :model-value="typedOf(key)"
+          :spec="specEntry(key)"
           :system="session.system"
-          @update:model-value="(text) => type(row.key as SpecKey, text)"
+          @update:model-value="(text) => type(key as SpecKey, text)"
+          @focusout="take(key as SpecKey)"
+          @keydown.enter.prevent="take(key as SpecKey)"
         />
         <template v-else>
-          <span :id="`${props.name}-${row.key}`" class="label">{{ row.label }}</span>
+          <span :id="`${props.name}-${key}`" class="label">{{ entryFor(key).label }}</span>
           <Select
-            :model-value="values.features[row.key]"
+            :model-value="values.features[key]"
             :options="states"
             option-label="label"
             option-value="key"
-            :aria-labelledby="`${props.name}-${row.key}`"
-            @update:model-value="(s: FeatureState) => (values = withField(values, row.key, s))"
+            :aria-labelledby="`${props.name}-${key}`"
+            @update:model-value="(s: FeatureState) => (values = withField(values, key, s))"
           />
         </template>
-        <button type="button" class="out" @click="drop(row.key)">
-          Not said<span class="visually-hidden"> of {{ row.label }}</span>
+        <button type="button" class="out" @click="drop(key)">
+          Not said<span class="visually-hidden"> of {{ entryFor(key).label }}</span>
         </button>
       </div>
-    </details>
+    </component>
   </div>
 </template>
 
@@ -126,7 +172,7 @@ summary {
 }
 
 .out {
-  min-height: 36px;
+  min-height: 44px;
   border: 0;
   background: none;
   color: var(--soft);

@@ -54,8 +54,10 @@ export const withField = (
   said: SpecValue | FeatureState | undefined,
 ): SheetValues => {
   const part = isSpecKey(key) ? 'specs' : 'features';
+  // One that is said already keeps its place.
+  if (said) return { ...values, [part]: { ...values[part], [key]: said } };
   const rest = Object.entries(values[part]).filter(([other]) => other !== key);
-  return { ...values, [part]: Object.fromEntries(said ? [...rest, [key, said]] : rest) };
+  return { ...values, [part]: Object.fromEntries(rest) };
 };
 
 /** A sheet to begin with. */
@@ -72,6 +74,18 @@ export const blankSheet = (id: string, year: number): ModelSheet => ({
   objections: [],
   wouldChange: [],
   wordings: {},
+});
+
+/** A new sheet that begins as another does: a sister’s of the same year, or the same model’s of the year before. */
+export const sheetFrom = (other: ModelSheet, id: string, year: number): ModelSheet => ({
+  ...other,
+  id,
+  year,
+  source: '',
+  floorPlan: other.year === year ? '' : other.floorPlan,
+  sisters: other.year === year ? [other.id, ...other.sisters].slice(0, 10) : [],
+  // What changed in the other’s year is the other’s.
+  midYear: other.year === year ? other.midYear : [],
 });
 
 /** A package’s key from its name. */
