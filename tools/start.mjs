@@ -4,6 +4,7 @@ import { createInterface } from 'node:readline/promises';
 import { join } from 'node:path';
 import { build } from './lib/build.mjs';
 import { dataFolder, removeCluster, startCluster } from './lib/postgres.mjs';
+import { forgetAddress, noteAddress } from './lib/program.mjs';
 import { checkNode } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { Failure, sentenceFor, step, stepPrinter } from './lib/steps.mjs';
@@ -109,6 +110,8 @@ const main = async () => {
     onStep: stepPrinter(),
   });
   toStop.push(serving.stop);
+  noteAddress(serving.address);
+  toStop.push(async () => forgetAddress());
   greet(serving, people);
 };
 
