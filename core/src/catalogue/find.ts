@@ -1,28 +1,41 @@
+import { namesOf } from './other-names.ts';
 import { features, specs, stationEntry, type Feature, type Spec } from './catalogue.ts';
 
 interface Searched {
   readonly entry: Spec | Feature;
   readonly label: string;
+  /** What else it is called. */
+  readonly names: readonly string[];
   readonly all: string;
 }
 
 const plain = (text: string): string => text.toLowerCase().replaceAll('’', "'");
 
-const searched: readonly Searched[] = [...specs, ...features].map((entry) => ({
-  entry,
-  label: plain(entry.label),
-  all: plain(`${entry.label} ${entry.explain} ${stationEntry(entry.station).label}`),
-}));
+const searched: readonly Searched[] = [...specs, ...features].map((entry) => {
+  const names = namesOf(entry.key).map(plain);
+  return {
+    entry,
+    label: plain(entry.label),
+    names,
+    all: plain(
+      `${entry.label} ${names.join(' ')} ${entry.explain} ${stationEntry(entry.station).label}`,
+    ),
+  };
+});
 
-/** The nearer the words stand to the label's beginning, the better: 0 best. */
-const rank = ({ label }: Searched, words: string): number => {
-  if (label === words) return 0;
-  if (label.startsWith(words)) return 1;
-  return label.includes(words) ? 2 : 3;
+/** The nearer the words stand to a name's beginning, the better: 0 best. */
+const rankOf = (name: string, words: string): number => {
+  if (name === words) return 0;
+  if (name.startsWith(words)) return 1;
+  return name.includes(words) ? 2 : 3;
 };
 
+/** By its label, or by what else it is called. */
+const rank = ({ label, names }: Searched, words: string): number =>
+  Math.min(...[label, ...names].map((name) => rankOf(name, words)));
+
 /**
- * Entries of the catalogue by words of their label, explanation or station; those named so first.
+ * Entries of the catalogue by words of their label, their other names, explanation or station; those named so first.
  * @param typed every word of it has to occur
  * @example findEntries('gross weight')[0].key // 'gvwr'
  */

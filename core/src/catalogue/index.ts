@@ -35,3 +35,4 @@ export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './
 export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
 export { findEntries } from './find.ts';
 export { inText, listed } from './in-text.ts';
+export { namesOf, otherNames } from './other-names.ts';

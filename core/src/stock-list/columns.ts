@@ -1,5 +1,6 @@
 import {
   features,
+  otherNames,
   specs,
   type Feature,
   type FeatureKey,
@@ -12,63 +13,17 @@ export type Column = SpecKey | FeatureKey | null;
 
 const plain = (text: string): string => text.toLowerCase().replaceAll(/[^a-z0-9]+/g, '');
 
-/** What lists from elsewhere call things; common practice. */
-const otherNames: Readonly<Record<string, SpecKey>> = {
-  stock: 'stockNumber',
-  stockno: 'stockNumber',
-  stocknr: 'stockNumber',
-  stockid: 'stockNumber',
-  unit: 'stockNumber',
-  serial: 'vin',
-  serialnumber: 'vin',
-  vinnumber: 'vin',
-  year: 'modelYear',
-  my: 'modelYear',
-  model: 'floorPlan',
-  plan: 'floorPlan',
-  brand: 'series',
-  line: 'series',
-  neworused: 'condition',
-  status: 'condition',
-  type: 'condition',
-  colour: 'decor',
-  color: 'decor',
-  options: 'packages',
-  length: 'overallLength',
-  exteriorlength: 'overallLength',
-  height: 'heightWithAc',
-  gvw: 'gvwr',
-  gvwr: 'gvwr',
-  maxweight: 'gvwr',
-  dryweight: 'uvw',
-  uvw: 'uvw',
-  emptyweight: 'uvw',
-  ccc: 'ccc',
-  cargo: 'ccc',
-  payload: 'ccc',
-  tongueweight: 'hitchWeight',
-  hitchweight: 'hitchWeight',
-  fresh: 'freshTank',
-  freshwater: 'freshTank',
-  gray: 'grayTank',
-  grey: 'grayTank',
-  black: 'blackTank',
-  msrp: 'listPrice',
-  price: 'askingPrice',
-  saleprice: 'askingPrice',
-  received: 'arrived',
-  built: 'buildDate',
-  sleepingcapacity: 'sleeps',
-};
+const listable = [...features, ...specs.filter(({ bySignature }) => !bySignature)];
 
+/** Our own labels before what else things are called; of two that share a name the one that is named first. */
 const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
-  ...Object.entries(otherNames),
-  ...[...features, ...specs.filter(({ bySignature }) => !bySignature)].flatMap(
-    (entry: Spec | Feature) => [
-      [plain(entry.key), entry.key] as const,
-      [plain(entry.label), entry.key] as const,
-    ],
-  ),
+  ...Object.entries(otherNames)
+    .toReversed()
+    .flatMap(([key, names = []]) => names.map((name) => [plain(name), key as SpecKey] as const)),
+  ...listable.flatMap((entry: Spec | Feature) => [
+    [plain(entry.key), entry.key] as const,
+    [plain(entry.label), entry.key] as const,
+  ]),
 ]);
 
 /**

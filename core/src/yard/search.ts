@@ -3,6 +3,7 @@ import {
   isFeatureKey,
   isFitted,
   isSpecKey,
+  namesOf,
   specEntry,
   specs,
   type FeatureKey,
@@ -31,7 +32,7 @@ export const searchText = (record: UnitRecord): string => {
     .map((key) => words(record, key));
   const fitted = Object.entries(record.features)
     .filter(([key, entry]) => isFeatureKey(key) && isFitted(entry?.value.state))
-    .map(([key]) => featureEntry(key as FeatureKey).label);
+    .flatMap(([key]) => [featureEntry(key as FeatureKey).label, ...namesOf(key)]);
   const reasons = Object.values(record.settlements).map((entry) => entry?.value.reason ?? '');
   return [...typed, ...fitted, ...reasons].filter(Boolean).join(' \n').toLowerCase();
 };

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
-import InputNumber from 'primevue/inputnumber';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import {
@@ -13,6 +12,7 @@ import {
   type Finding,
   type Spot,
 } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
@@ -136,12 +136,14 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           </p>
           <div>
             <label for="moisture-percent">The meter shows</label>
-            <InputNumber
+            <NumberField
               v-model="adding.percent"
+              name="The meter"
               input-id="moisture-percent"
               suffix=" %"
-              :min="0"
-              :max="100"
+              :from="0"
+              :to="100"
+              clearable
               :max-fraction-digits="1"
             />
           </div>

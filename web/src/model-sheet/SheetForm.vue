@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
 import MultiSelect from 'primevue/multiselect';
 import Textarea from 'primevue/textarea';
@@ -16,6 +15,7 @@ import {
   type ModelSheet,
   type SheetPackage,
 } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import { useSession } from '../people/session.ts';
 import { readTyped } from '../record/typing.ts';
 import { slugOf } from './draft.ts';
@@ -150,12 +150,13 @@ const problem = computed(() => {
         @update:model-value="(v) => set({ floorPlan: v ?? '' })"
       />
       <label for="year">Model year</label>
-      <InputNumber
+      <NumberField
         input-id="year"
+        name="Model year"
         :model-value="sheet.year"
         :use-grouping="false"
-        :min="1950"
-        :max="2100"
+        :from="1950"
+        :to="2100"
         @update:model-value="(v) => set({ year: v ?? sheet.year })"
       />
       <label for="source">Where it comes from</label>

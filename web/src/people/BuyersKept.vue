@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import InputNumber from 'primevue/inputnumber';
 import { onMounted, ref } from 'vue';
 import { formatDate, keepDays } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import { ask } from '../api/client.ts';
 import { useBuyers, type KeptBuyer } from '../follow-up/buyers.ts';
 import FormNews from './FormNews.vue';
@@ -15,7 +15,7 @@ const session = useSession();
 const buyers = useBuyers();
 const { all } = buyers;
 onMounted(buyers.load);
-const days = ref(session.session?.yard.keepBuyers ?? keepDays.usual);
+const days = ref<number | null>(session.session?.yard.keepBuyers ?? keepDays.usual);
 const { busy, done, problem, save } = useSaving();
 
 const keep = (): Promise<boolean> =>
@@ -56,12 +56,12 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
     <form @submit.prevent="keep">
       <div class="field">
         <label for="keep-buyers">Days for which names and contacts are kept</label>
-        <InputNumber
+        <NumberField
           v-model="days"
+          name="Days"
           input-id="keep-buyers"
-          :min="keepDays.least"
-          :max="keepDays.most"
-          :allow-empty="false"
+          :from="keepDays.least"
+          :to="keepDays.most"
         />
         <span class="small soft"
           >Afterwards they are forgotten by themselves, with the messages to them.</span

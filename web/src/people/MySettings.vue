@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import { paces, usualPace, type System } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { useDraft } from '../draft/index.ts';
@@ -60,11 +60,13 @@ const keep = (): Promise<boolean> =>
       <SelectField v-model="draft.system" class="field" label="Units" :choices="choices" />
       <div class="field">
         <label for="my-pace">How fast you speak, words a minute</label>
-        <InputNumber
+        <NumberField
           v-model="draft.pace"
+          name="How fast you speak"
           input-id="my-pace"
-          :min="paces.from"
-          :max="paces.to"
+          :from="paces.from"
+          :to="paces.to"
+          clearable
           placeholder="by my walks"
         />
         <span class="small soft">{{ paceNow }}</span>

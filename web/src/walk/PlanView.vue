@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue';
 import Button from 'primevue/button';
-import InputNumber from 'primevue/inputnumber';
 import MultiSelect from 'primevue/multiselect';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -22,6 +21,7 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useSession } from '../people/session.ts';
@@ -217,14 +217,14 @@ const stationTitle = (key: StationKey): string =>
         </div>
         <div class="minutes">
           <label for="minutes">Minutes the buyer has</label>
-          <InputNumber
+          <NumberField
             :model-value="wishes.minutes"
+            name="Minutes"
             input-id="minutes"
-            :min="1"
-            :max="240"
+            :from="1"
+            :to="240"
             show-buttons
             button-layout="horizontal"
-            :allow-empty="false"
             @update:model-value="(to) => set({ minutes: to ?? 15 })"
           />
         </div>

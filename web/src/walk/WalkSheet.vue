@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
-import InputNumber from 'primevue/inputnumber';
 import { computed, ref, watch } from 'vue';
 import {
   inText,
@@ -11,6 +10,7 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import MarkForm from './MarkForm.vue';
 import { markButtons, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
@@ -114,14 +114,15 @@ const stations = computed(() => {
     </template>
     <form v-else-if="sheet === 'replan' && anew" @submit.prevent="keepAnew">
       <label for="left">Minutes left</label>
-      <InputNumber
-        v-model="minutesLeft"
+      <NumberField
+        :model-value="minutesLeft"
+        name="Minutes left"
         input-id="left"
-        :min="1"
-        :max="120"
+        :from="1"
+        :to="120"
         show-buttons
         button-layout="horizontal"
-        :allow-empty="false"
+        @update:model-value="(to) => (minutesLeft = to ?? minutesLeft)"
       />
       <p role="status">
         <strong>{{ anew.points.length }} cards fit.</strong>{{ ' ' }}
