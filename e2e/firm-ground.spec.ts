@@ -162,8 +162,9 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
   await expect(page.getByText('Petra Lune, specialist')).toBeVisible();
 
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('combobox', { name: 'Units' }).click();
-  await page.getByRole('option', { name: 'metres, kilograms, litres' }).click();
+  await page
+    .getByRole('combobox', { name: 'Units' })
+    .selectOption({ label: 'metres, kilograms, litres' });
   await page.getByRole('button', { name: 'Keep' }).first().click();
   await expect(page.getByText('Kept.')).toBeVisible();
   for (const [label, mode] of [

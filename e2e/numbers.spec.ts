@@ -116,8 +116,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
   await page.goto(demo('/yard'));
   const numbers = await numbersOf(page, 'TQ-0417');
   await page.goto(`${numbers}/tow`);
-  await page.getByRole('combobox', { name: 'Vehicle' }).click();
-  await page.getByRole('option', { name }).click();
+  await page.getByRole('combobox', { name: 'Vehicle' }).selectOption({ label: name });
   await expect(page.getByLabel('Payload', { exact: true })).toHaveValue('1,480 lb');
   await expect(page.locator('.missing')).toContainText('receiver rating');
   await page.getByText('Its rear axle, by moments').click();

@@ -47,8 +47,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await page.getByRole('button', { name: 'All units, by length' }).click();
   await typeInto(page.getByLabel('up to this long'), '18 ft');
   await page.getByLabel('up to this long').blur();
-  await page.getByRole('combobox', { name: 'by', exact: true }).click();
-  await page.getByRole('option', { name: 'gross rating' }).click();
+  await page.getByRole('combobox', { name: 'by', exact: true }).selectOption('gross rating');
   await expect(
     page.getByRole('button', { name: 'All units, up to 18 ft, by gross rating' }),
   ).toBeVisible();

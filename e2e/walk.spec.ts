@@ -29,8 +29,7 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await typeInto(page.getByLabel('Minutes the buyer has'), '1');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.getByText(/What must be said alone is .* too long/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Way round' }).click();
-  await page.getByRole('option', { name: 'Inside first' }).click();
+  await page.getByRole('combobox', { name: 'Way round' }).selectOption('Inside first');
   await typeInto(page.getByLabel('Minutes the buyer has'), '20');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
@@ -107,13 +106,11 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
 
   await page.goto(demo('/yard'));
   await planOf(page, 'TQ-0417');
-  await page.getByRole('combobox', { name: 'Way round' }).click();
-  await page.getByRole('option', { name: 'Ferry way' }).click();
+  await page.getByRole('combobox', { name: 'Way round' }).selectOption('Ferry way');
   await expect(page.locator('.stop h2').first()).not.toContainText('Hitch');
 
   await page.goto(demo('/settings'));
-  await routes.getByRole('combobox', { name: 'Way round' }).click();
-  await page.getByRole('option', { name: 'Ferry way' }).click();
+  await routes.getByRole('combobox', { name: 'Way round' }).selectOption('Ferry way');
   await routes.getByRole('button', { name: 'Take it off' }).click();
   await expect(routes.getByText('Taken off.')).toBeVisible();
 });

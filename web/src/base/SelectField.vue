@@ -1,13 +1,14 @@
 <script setup lang="ts" generic="K extends string | number | null | undefined">
 import Select from 'primevue/select';
 import { useId } from 'vue';
+import ChoiceList from './ChoiceList.vue';
 
 /** One of many choices, in a list that opens, under its label. */
 defineProps<{
   label: string;
   choices: readonly { readonly key: K; readonly label: string }[];
   placeholder?: string;
-  /** A long list is searched. */
+  /** A long list is searched: what one types goes into its search from the first letter. */
   filter?: boolean;
   /** None is a choice too. */
   clearable?: boolean;
@@ -20,13 +21,24 @@ const id = useId();
   <div>
     <span :id="id" class="label">{{ label }}</span>
     <Select
+      v-if="filter"
       v-model="chosen"
       :options="[...choices]"
       option-label="label"
       option-value="key"
       :placeholder="placeholder ?? ''"
-      :filter="filter"
+      filter
+      auto-filter-focus
+      reset-filter-on-hide
       :show-clear="clearable"
+      :aria-labelledby="id"
+    />
+    <ChoiceList
+      v-else
+      v-model="chosen"
+      :choices="choices"
+      :placeholder="placeholder"
+      :clearable="clearable"
       :aria-labelledby="id"
     />
     <slot />

@@ -218,6 +218,8 @@ const problem = computed(() => {
           option-label="label"
           option-value="key"
           filter
+          auto-filter-focus
+          reset-filter-on-hide
           :aria-labelledby="`replaces-${i}`"
           placeholder="nothing"
           @update:model-value="(v) => setPackage(i, { replaces: v })"
@@ -278,6 +280,8 @@ const problem = computed(() => {
           option-label="label"
           option-value="key"
           filter
+          auto-filter-focus
+          reset-filter-on-hide
           :aria-labelledby="`without-${i}`"
           placeholder="nothing"
           @update:model-value="(v) => setMidYear(i, { without: v })"

@@ -44,7 +44,11 @@ const {
   place: () => `sheets.${props.sheet}`,
   what: () => `Model sheet ${kept.value ? sheetName(kept.value.sheet) : ', a new one'}`,
   fresh: () => ({ texts: {}, basedOn: kept.value?.version ?? 0, taken: [] }),
-  typed: ({ sheet, texts }) => [sheet ?? null, texts],
+  // One that is only opened was not typed.
+  typed: ({ sheet, texts }) => [
+    JSON.stringify(sheet) === JSON.stringify(kept.value?.sheet) ? null : (sheet ?? null),
+    texts,
+  ],
 });
 const draft = computed(() => editing.value.sheet);
 const taken = computed(() => editing.value.taken);

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
 import { computed, nextTick, ref } from 'vue';
 import {
   emptyRecord,
@@ -15,6 +14,7 @@ import {
   type Spec,
   type SpecKey,
 } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import { useSession } from '../people/session.ts';
 import FieldFinder from '../record/FieldFinder.vue';
 import SpecInput from '../record/SpecInput.vue';
@@ -77,7 +77,7 @@ const focusOn = async (key: Key): Promise<void> => {
   await nextTick();
   const field = root.value?.querySelector<HTMLElement>(`[data-sheet-field="${key}"]`);
   field?.closest('details')?.setAttribute('open', '');
-  field?.querySelector<HTMLElement>('input, [role=combobox], button')?.focus();
+  field?.querySelector<HTMLElement>('input, select, button')?.focus();
 };
 const add = ({ key }: Spec | Feature): void => {
   if (entryFor(key).unitOnly) return;
@@ -128,13 +128,13 @@ const groups = computed(() =>
         />
         <template v-else>
           <span :id="`${props.name}-${key}`" class="label">{{ entryFor(key).label }}</span>
-          <Select
+          <ChoiceList
             :model-value="values.features[key]"
-            :options="states"
-            option-label="label"
-            option-value="key"
+            :choices="states"
             :aria-labelledby="`${props.name}-${key}`"
-            @update:model-value="(s: FeatureState) => (values = withField(values, key, s))"
+            @update:model-value="
+              (s: FeatureState | undefined) => (values = withField(values, key, s))
+            "
           />
         </template>
         <button type="button" class="out" @click="drop(key)">
@@ -167,7 +167,7 @@ summary {
   font-size: 15px;
 }
 
-.field > :deep(.p-select) {
+.field > :deep(.list) {
   grid-row: 2;
 }
 

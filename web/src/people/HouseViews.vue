@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import Select from 'primevue/select';
 import { reactive } from 'vue';
 import { features, schools, specs, type SchoolKey } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import { ask } from '../api/client.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
@@ -52,11 +52,9 @@ const keep = (): Promise<boolean> =>
       <form @submit.prevent="keep">
         <div v-for="school in offered" :key="school.key" class="view" :data-view="school.key">
           <label :id="`view-${school.key}`">{{ school.about }}</label>
-          <Select
+          <ChoiceList
             :model-value="views[school.key] ?? ''"
-            :options="choicesOf(school.key)"
-            option-label="label"
-            option-value="key"
+            :choices="choicesOf(school.key)"
             placeholder="no view of ours"
             :aria-labelledby="`view-${school.key}`"
             @update:model-value="(side) => set(school.key, side)"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { format } from 'date-fns';
 import { computed, useId } from 'vue';
 import {
@@ -20,6 +19,7 @@ import {
   type Asked,
   type FeatureState,
 } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import { DraftMark, useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import SpecInput from '../record/SpecInput.vue';
@@ -109,13 +109,7 @@ const keep = (): void => {
       </div>
       <div v-else-if="entry">
         <span :id="`${id}-state`" class="label">And the field: {{ entry.label }}</span>
-        <Select
-          v-model="draft.state"
-          :options="states"
-          option-label="label"
-          option-value="key"
-          :aria-labelledby="`${id}-state`"
-        />
+        <ChoiceList v-model="draft.state" :choices="states" :aria-labelledby="`${id}-state`" />
       </div>
       <Button
         type="submit"

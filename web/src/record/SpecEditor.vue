@@ -42,7 +42,7 @@ const reading = computed(() => readTyped(props.spec, draft.value.text, props.sys
 
 onMounted(async () => {
   await nextTick();
-  const field = form.value?.querySelector<HTMLElement>('[role=combobox], input, button');
+  const field = form.value?.querySelector<HTMLElement>('select, [role=combobox], input, button');
   field?.focus();
   if (field instanceof HTMLInputElement) field.select();
 });

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed, useId } from 'vue';
 import type { Spec, System } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
 import { example, readTyped } from './typing.ts';
 
@@ -40,12 +40,10 @@ const describedBy = computed(() =>
       option-value="key"
       :aria-labelledby="`${id}-label`"
     />
-    <Select
+    <ChoiceList
       v-else-if="choices.length"
       v-model="typed"
-      :options="choices"
-      option-label="label"
-      option-value="key"
+      :choices="choices"
       :aria-labelledby="`${id}-label`"
     />
     <InputText

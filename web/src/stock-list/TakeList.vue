@@ -13,6 +13,7 @@ import {
   type HowKnown,
   type System,
 } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
 import { ask, saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
@@ -154,11 +155,9 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
       </div>
       <div>
         <span id="list-how" class="small soft">What it says is</span>
-        <Select
+        <ChoiceList
           v-model="how"
-          :options="hows"
-          option-label="label"
-          option-value="key"
+          :choices="hows"
           aria-labelledby="list-how"
           @update:model-value="preview && look()"
         />
@@ -193,6 +192,8 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
                   option-label="label"
                   option-value="key"
                   filter
+                  auto-filter-focus
+                  reset-filter-on-hide
                   :class="{ out: columns?.[i] === null }"
                   :aria-labelledby="`heading-${i}`"
                   :virtual-scroller-options="{ itemSize: 40 }"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
 import {
   figureSources,
   vehicleFigures,
@@ -9,6 +8,7 @@ import {
   type Vehicle,
   type VehicleFigureKey,
 } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import QuantityField from '../base/QuantityField.vue';
 import { without } from '../base/without.ts';
 
@@ -64,14 +64,12 @@ const longest = 400;
         :model-value="vehicle.figures[row.key]?.amount"
         @update:model-value="(to) => setAmount(row, to)"
       />
-      <Select
+      <ChoiceList
         v-if="vehicle.figures[row.key] && vehicle.figures[row.key]?.from !== 'class'"
         :model-value="vehicle.figures[row.key]?.from"
-        :options="sources"
-        option-label="label"
-        option-value="key"
+        :choices="sources"
         :aria-label="`${row.label}, where it is from`"
-        @update:model-value="(to: FigureSource) => setSource(row.key, to)"
+        @update:model-value="(to: FigureSource | undefined) => to && setSource(row.key, to)"
       />
     </li>
   </ul>
@@ -89,7 +87,7 @@ li {
   align-content: start;
 }
 
-li :deep(.p-select) {
+li :deep(select) {
   min-height: 40px;
 }
 

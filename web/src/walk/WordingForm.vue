@@ -2,7 +2,6 @@
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import Textarea from 'primevue/textarea';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -20,6 +19,7 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import ChoiceList from '../base/ChoiceList.vue';
 import ChoiceField from '../base/ChoiceField.vue';
 import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
@@ -171,11 +171,9 @@ const title = computed(() =>
         <label for="own-label">What it is called</label>
         <InputText id="own-label" v-model="draft.label" maxlength="80" autocomplete="off" />
         <span id="own-station" class="label">Where it is said</span>
-        <Select
+        <ChoiceList
           v-model="draft.station"
-          :options="stationChoices"
-          option-label="label"
-          option-value="key"
+          :choices="stationChoices"
           aria-labelledby="own-station"
         />
       </template>

@@ -104,6 +104,8 @@ const setLimit = (
         option-label="label"
         option-value="key"
         filter
+        auto-filter-focus
+        reset-filter-on-hide
         :selection-limit="8"
         :max-selected-labels="2"
         aria-labelledby="f-has"
@@ -133,6 +135,8 @@ const setLimit = (
         option-label="label"
         option-value="key"
         filter
+        auto-filter-focus
+        reset-filter-on-hide
         :selection-limit="mostColumns"
         :max-selected-labels="1"
         aria-labelledby="f-columns"
@@ -181,6 +185,7 @@ form :deep(.label) {
 
 form :deep(.p-inputtext:not(.p-select-label)),
 form :deep(.p-select),
+form :deep(select),
 form :deep(.p-multiselect) {
   width: 100%;
 }
