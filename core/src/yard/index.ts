@@ -4,7 +4,7 @@ export { calledText, isFoundIn, searchText } from './search.ts';
 export {
   columnLabels,
   comparing,
-  isInView,
+  fitOf,
   mostColumns,
   savedViewsSchema,
   sentenceOf,

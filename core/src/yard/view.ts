@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   featureEntry,
+  inText,
   isFeatureKey,
   isSpecKey,
   listed,
@@ -33,6 +34,14 @@ export const viewSchema = z.strictObject({
   longest: inches.nullable().default(null),
   /** Gross rating, pounds. */
   heaviest: pounds.nullable().default(null),
+  /** Dry weight, pounds. */
+  driest: pounds.nullable().default(null),
+  /** Model year, at least. */
+  fromYear: z.number().int().min(1950).max(2100).nullable().default(null),
+  /** Sleeping places, at least. */
+  sleeps: z.number().int().min(1).max(20).nullable().default(null),
+  /** A figure that nobody knows yet. */
+  unknown: specKey.nullable().default(null),
   has: z.array(featureKey).max(8).default([]),
   need: z.enum(['now', 'soon', 'none']).nullable().default(null),
   sort: z.enum(sorts).default('length'),
@@ -44,6 +53,10 @@ export interface YardView {
   readonly condition: 'new' | 'used' | null;
   readonly longest: number | null;
   readonly heaviest: number | null;
+  readonly driest: number | null;
+  readonly fromYear: number | null;
+  readonly sleeps: number | null;
+  readonly unknown: SpecKey | null;
   readonly has: readonly FeatureKey[];
   readonly need: Need['urgency'] | null;
   readonly sort: Sort;
@@ -67,30 +80,63 @@ export const wholeYard: YardView = {
   condition: null,
   longest: null,
   heaviest: null,
+  driest: null,
+  fromYear: null,
+  sleeps: null,
+  unknown: null,
   has: [],
   need: null,
   sort: 'length',
   columns: [],
 };
 
-const isWithin = (amount: number | undefined, limit: number | null): boolean =>
-  limit === null || (amount !== undefined && amount <= limit);
+/** Whether a unit fits a view; `unknown` where nobody can say, for a figure that is asked for is not known. */
+export type Fit = 'yes' | 'no' | 'unknown';
+
+const held = (
+  figure: number | undefined,
+  limit: number | null,
+  isOver: (figure: number, limit: number) => boolean,
+): Fit => {
+  if (limit === null) return 'yes';
+  if (figure === undefined) return 'unknown';
+  return isOver(figure, limit) ? 'no' : 'yes';
+};
+const over = (figure: number, limit: number): boolean => figure > limit;
+const under = (figure: number, limit: number): boolean => figure < limit;
+
+const countOf = (record: UnitRecord, key: SpecKey): number | undefined => {
+  const value = record.specs[key]?.value;
+  return value?.kind === 'number' ? value.number : undefined;
+};
+
+const figuresFit = (record: UnitRecord, view: YardView): readonly Fit[] => [
+  held(amountOf(record, 'overallLength'), view.longest, over),
+  held(amountOf(record, 'gvwr'), view.heaviest, over),
+  held(amountOf(record, 'uvw'), view.driest, over),
+  held(countOf(record, 'modelYear'), view.fromYear, under),
+  held(countOf(record, 'sleeps'), view.sleeps, under),
+];
 
 /**
- * Whether a unit is looked at in a view, but for what it needs. Where a limit is set, a unit whose figure
- * is not known is not looked at: nobody can say that it fits. The text in which one searches is asked for only
+ * Whether a unit is looked at in a view, but for what it needs. The text in which one searches is asked for only
  * where one does; who searches often keeps it.
  */
-export const isInView = (
+export const fitOf = (
   record: UnitRecord,
   view: YardView,
   words: () => string = () => searchText(record),
-): boolean =>
-  (view.condition === null || textOf(record, 'condition') === view.condition) &&
-  isWithin(amountOf(record, 'overallLength'), view.longest) &&
-  isWithin(amountOf(record, 'gvwr'), view.heaviest) &&
-  view.has.every((key) => hasFeature(record, key)) &&
-  (view.text.trim() === '' || isFoundIn(words(), view.text.trim()));
+): Fit => {
+  const fits =
+    (view.condition === null || textOf(record, 'condition') === view.condition) &&
+    (view.unknown === null || record.specs[view.unknown] === undefined) &&
+    view.has.every((key) => hasFeature(record, key)) &&
+    (view.text.trim() === '' || isFoundIn(words(), view.text.trim()));
+  if (!fits) return 'no';
+  const figures = figuresFit(record, view);
+  if (figures.includes('no')) return 'no';
+  return figures.includes('unknown') ? 'unknown' : 'yes';
+};
 
 const conditions = { new: 'New units', used: 'Used units' } as const;
 const needs: Readonly<Record<Need['urgency'], string>> = {
@@ -112,11 +158,16 @@ const orders: Readonly<Record<Sort, string>> = {
  * @example sentenceOf(wholeYard, 'us') // 'All units, by length'
  */
 export const sentenceOf = (view: YardView, system: System): string => {
-  const { condition, longest, heaviest, has, need, text, sort } = view;
+  const { condition, longest, heaviest, driest, fromYear, sleeps, unknown } = view;
+  const { has, need, text, sort } = view;
   const parts = [
     condition ? conditions[condition] : 'All units',
     longest !== null && `up to ${formatQuantity(longest, 'feet', system)}`,
     heaviest !== null && `gross up to ${formatQuantity(heaviest, 'weight', system)}`,
+    driest !== null && `dry up to ${formatQuantity(driest, 'weight', system)}`,
+    fromYear !== null && `of ${fromYear} or newer`,
+    sleeps !== null && `that sleep ${sleeps} or more`,
+    unknown !== null && `of which nobody knows ${inText(specEntry(unknown).label)}`,
     has.length > 0 && `with ${listed(has.map((key) => featureEntry(key).label.toLowerCase()))}`,
     text !== '' && `in which “${text}” is found`,
     need && needs[need],

@@ -48,7 +48,11 @@ const weights = computed(() =>
 </script>
 
 <template>
-  <RouterLink :to="{ name: 'record', params: { id: row.unit.id, station } }">
+  <RouterLink
+    :to="{ name: 'record', params: { id: row.unit.id, station } }"
+    :class="{ many: view.columns.length > 1 }"
+    :style="{ '--columns': view.columns.length }"
+  >
     <span class="drawing">
       <OutlineStrip
         v-if="isTime"
@@ -98,6 +102,21 @@ a {
   padding: 8px 20px 8px 24px;
   border-bottom: 1px solid var(--hairline);
   text-decoration: none;
+}
+
+/* Columns of one's own stand beside one another: the drawing gives them its room. */
+.many {
+  grid-template-columns: minmax(110px, 170px) 76px minmax(110px, 0.8fr) minmax(0, 2.6fr) minmax(
+      120px,
+      0.9fr
+    );
+}
+
+.many .own {
+  display: grid;
+  grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+  align-items: end;
+  gap: 2px 12px;
 }
 
 a:hover {
@@ -156,6 +175,11 @@ strong {
 }
 
 @media (width < 760px) {
+  .many .own {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-column: 1 / -1;
+  }
+
   a {
     grid-template-columns: minmax(0, 1fr) auto;
     gap: 2px 12px;

@@ -12,6 +12,8 @@ const YardFilterForm = defineAsyncComponent(() => import('./YardFilterForm.vue')
 const props = defineProps<{
   view: YardView;
   count: number;
+  /** Left out because a figure that is asked for is not known. */
+  unsure: number;
   saved: readonly SavedView[];
   keep: (name: string) => Promise<void>;
   drop: (name: string) => Promise<void>;
@@ -50,7 +52,11 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
         {{ sentenceOf(view, session.system) }}
       </button>
       <span class="soft number" role="status"
-        >{{ count }} {{ count === 1 ? 'unit' : 'units' }}</span
+        >{{ count }} {{ count === 1 ? 'unit' : 'units'
+        }}<template v-if="unsure"
+          >; {{ unsure }} left out, for nobody knows
+          {{ unsure === 1 ? 'its' : 'their' }} figure</template
+        ></span
       >
       <button v-if="!isWhole" type="button" class="plain" @click="emit('whole')">
         All of the yard

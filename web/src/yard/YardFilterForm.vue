@@ -10,11 +10,14 @@ import {
   parseQuantity,
   sentence,
   sorts,
+  specEntry,
   specs,
   type Sort,
+  type SpecKey,
   type System,
   type YardView,
 } from '@fair-gable/core';
+import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 
 /** The words of the yard's sentence, each to be chosen. */
@@ -50,23 +53,50 @@ const columnChoices = specs.map(({ key, label }) => ({ key, label }));
 const shown = (amount: number | null, display: 'feet' | 'weight', system: System): string =>
   amount === null ? '' : formatQuantity(amount, display, system);
 
-const setLimit = (
-  which: 'longest' | 'heaviest',
-  typed: string | undefined,
-  system: System,
-): void => {
+/** Limits that are typed, with what they are called and how they are measured. */
+const limits = [
+  { key: 'longest', label: 'up to this long', name: 'Length', display: 'feet', like: [312, 315] },
+  {
+    key: 'heaviest',
+    label: 'gross up to',
+    name: 'Gross rating',
+    display: 'weight',
+    like: [7000, 7055],
+  },
+  { key: 'driest', label: 'dry up to', name: 'Dry weight', display: 'weight', like: [5000, 4960] },
+] as const;
+type Limit = (typeof limits)[number];
+
+const setLimit = ({ key, name: called, display }: Limit, typed: string, system: System): void => {
   limitProblem.value = '';
-  const text = (typed ?? '').trim();
-  if (text === '') return emit('set', { [which]: null });
-  const read = parseQuantity(text, which === 'longest' ? 'feet' : 'weight', system);
-  if (read.ok && read.value > 0) emit('set', { [which]: read.value });
+  const text = typed.trim();
+  if (text === '') return emit('set', { [key]: null });
+  const read = parseQuantity(text, display, system);
+  if (read.ok && read.value > 0) emit('set', { [key]: read.value });
   else {
     const problemOf = read.ok
       ? { code: 'negative' as const, params: { typed: text } }
       : read.problem;
-    limitProblem.value = sentence(which === 'longest' ? 'Length' : 'Gross rating', problemOf);
+    limitProblem.value = sentence(called, problemOf);
   }
 };
+/** The figures a yard is most often asked for. */
+const figureChoices = [
+  { key: null, label: 'whatever is known' },
+  ...(
+    [
+      'gvwr',
+      'uvw',
+      'hitchWeight',
+      'ccc',
+      'overallLength',
+      'heightWithAc',
+      'freshTank',
+      'sleeps',
+      'askingPrice',
+    ] as const
+  ).map((key) => ({ key: key as SpecKey | null, label: `${specEntry(key).label} not known` })),
+];
 </script>
 
 <template>
@@ -78,24 +108,48 @@ const setLimit = (
       placeholder="new and used"
       @update:model-value="(condition) => emit('set', { condition })"
     />
-    <div>
-      <label for="f-longest">up to this long</label>
+    <div v-for="limit in limits" :key="limit.key">
+      <label :for="`f-${limit.key}`">{{ limit.label }}</label>
       <InputText
-        id="f-longest"
-        :model-value="shown(view.longest, 'feet', system)"
-        :placeholder="system === 'us' ? '26 ft' : '8 m'"
-        @change="(e: Event) => setLimit('longest', (e.target as HTMLInputElement).value, system)"
+        :id="`f-${limit.key}`"
+        :model-value="shown(view[limit.key], limit.display, system)"
+        :placeholder="shown(limit.like[system === 'us' ? 0 : 1], limit.display, system)"
+        @change="(e: Event) => setLimit(limit, (e.target as HTMLInputElement).value, system)"
       />
     </div>
     <div>
-      <label for="f-heaviest">gross up to</label>
-      <InputText
-        id="f-heaviest"
-        :model-value="shown(view.heaviest, 'weight', system)"
-        :placeholder="system === 'us' ? '7,000 lb' : '3,200 kg'"
-        @change="(e: Event) => setLimit('heaviest', (e.target as HTMLInputElement).value, system)"
+      <label for="f-year">of this year or newer</label>
+      <NumberField
+        :model-value="view.fromYear"
+        name="Model year"
+        input-id="f-year"
+        :from="1950"
+        :to="2100"
+        clearable
+        :use-grouping="false"
+        placeholder="2024"
+        @update:model-value="(fromYear) => emit('set', { fromYear })"
       />
     </div>
+    <div>
+      <label for="f-sleeps">that sleep at least</label>
+      <NumberField
+        :model-value="view.sleeps"
+        name="Sleeping places"
+        input-id="f-sleeps"
+        :from="1"
+        :to="20"
+        clearable
+        placeholder="4"
+        @update:model-value="(sleeps) => emit('set', { sleeps })"
+      />
+    </div>
+    <SelectField
+      label="with figures"
+      :model-value="view.unknown"
+      :choices="figureChoices"
+      @update:model-value="(unknown) => emit('set', { unknown: unknown ?? null })"
+    />
     <div>
       <label id="f-has">with</label>
       <MultiSelect

@@ -19,7 +19,7 @@ const units = useUnits();
 const session = useSession();
 const router = useRouter();
 const notice = ref<{ text: string; wrong: boolean }>();
-const { view, rows, shown: looked, set, whole, saved, keep, drop } = useYardView();
+const { view, rows, shown: looked, unsure, set, whole, saved, keep, drop } = useYardView();
 const left = useLeft(
   () => units.list,
   () => session.system,
@@ -135,6 +135,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
       <YardFilter
         :view="view"
         :count="looked.length"
+        :unsure="unsure"
         :saved="saved"
         :keep="keep"
         :drop="drop"
@@ -144,8 +145,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
       <div class="columns">
         <div>
           <p v-if="looked.length === 0" class="notice">
-            No unit is like that. Where a limit is set, units whose figure nobody knows are left
-            out.
+            No unit is like that.
             <button type="button" class="plain" @click="whole">Show all of the yard</button>
           </p>
           <ol

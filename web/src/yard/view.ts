@@ -2,7 +2,7 @@ import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import {
   comparing,
-  isInView,
+  fitOf,
   nameOf,
   nextNeed,
   searchText,
@@ -47,13 +47,19 @@ export const useYardView = () => {
     }));
   });
 
+  const fits = computed(() =>
+    rows.value.map((row) => ({ row, fit: fitOf(row.record, view.value, row.words) })),
+  );
   const shown = computed<readonly YardRow[]>(() => {
     const now = view.value;
-    return rows.value
-      .filter((row) => isInView(row.record, now, row.words))
+    return fits.value
+      .filter(({ fit }) => fit === 'yes')
+      .map(({ row }) => row)
       .filter((row) => now.need === null || row.need().urgency === now.need)
       .toSorted(comparing(now.sort));
   });
+  /** Left out because nobody knows whether they fit. */
+  const unsure = computed(() => fits.value.filter(({ fit }) => fit === 'unknown').length);
 
   const set = (more: Partial<YardView>): void => {
     view.value = { ...view.value, ...more };
@@ -75,5 +81,5 @@ export const useYardView = () => {
   /** @throws Refused, NoNetwork */
   const drop = (name: string): Promise<void> => putAll(saved.value.filter((s) => s.name !== name));
 
-  return { view, rows, shown, set, whole, saved, keep, drop };
+  return { view, rows, shown, unsure, set, whole, saved, keep, drop };
 };
