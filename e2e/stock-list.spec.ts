@@ -19,15 +19,18 @@ test('a list is looked at, its good lines are taken in, and again nothing change
       .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
   await offer();
   const says = page.getByRole('status').filter({ hasText: '3 lines' });
-  await expect(says).toContainText('1 new unit');
-  await expect(says).toContainText('1 line that cannot be read');
+  // A cell that cannot be read is left out, not its line.
+  await expect(says).toContainText('2 new units');
+  await expect(says).toContainText('1 cell left out');
+  await expect(page.getByText('understood: 3,900 lb')).toBeVisible();
+  await expect(page.getByText(/^Left out, for nobody knows what they hold: Colour/)).toBeVisible();
   await expect(page.getByText(/Weight as built cannot be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
   await page.getByRole('combobox', { name: 'Colour of the roof' }).click();
   await typeInto(page.getByRole('searchbox'), 'decor');
   await page.getByRole('option', { name: 'Decor', exact: true }).click();
   await expect(says).toContainText('1 unit here says otherwise');
-  await page.getByRole('button', { name: 'Take in the 2 good lines only' }).click();
+  await page.getByRole('button', { name: 'Take in what can be read: 3 units' }).click();
   await openUnit(page, 'TQ-0481');
   await page.goto(demo('/yard/list'));
   await offer();

@@ -60,11 +60,14 @@ const press = async (page: Page, keys: readonly string[]): Promise<void> => {
 
 /** Opens a step of the station where one stands. */
 const step = async (page: Page, id: string): Promise<void> => {
+  // What slid under the thumb is not hit for a moment.
+  await page.waitForTimeout(450);
   const line = page.locator(`[data-step="${id}"]`);
   if ((await line.count()) === 0)
     await page.getByRole('button', { name: /more could be looked at/ }).click();
   if ((await line.locator('.editor').count()) === 0) await line.getByRole('button').first().click();
   await expect(line.locator('.editor')).toBeVisible();
+  await page.waitForTimeout(450);
 };
 
 test('a round is made with no network from start to end, photos too', async ({ page }) => {

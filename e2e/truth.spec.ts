@@ -17,7 +17,9 @@ test('a tap on what the sheet says is known by the sheet, not measured', async (
   const line = page.locator('[data-step="specs.lpCylinders"]');
   await expect(line).toBeVisible();
   const { version } = (await recordOf(page)).specs.lpCylinders;
+  await page.waitForTimeout(450);
   await line.getByRole('button').first().click();
+  await page.waitForTimeout(450);
   await page.getByRole('button', { name: /as the sheet says$/ }).click();
   await expect
     .poll(async () => (await recordOf(page)).specs.lpCylinders, { timeout: 30_000 })

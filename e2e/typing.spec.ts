@@ -75,7 +75,16 @@ test('one’s own change is never in one’s way: a note’s button, and undo tw
 }) => {
   await page.setViewportSize(desk);
   await signIn(page);
-  await inUnit(page, 'TQ-0365', 'record/labels');
+  await openUnit(page, 'TQ-0365');
+  const { version } = (await recordOf(page)).specs.ccc;
+  const value = { kind: 'quantity', amount: 3690 };
+  await page.request.post(demo(`/api/units/${idOf(page)}/edits`), {
+    data: {
+      id: crypto.randomUUID(),
+      changes: [{ part: 'specs', key: 'ccc', value, how: 'read', basedOn: version, others: [] }],
+    },
+  });
+  await page.goto(demo(`/units/${idOf(page)}/record/labels`));
   await openRow(page, 'ccc');
   await expect(fieldIn(page, 'ccc')).toHaveValue('3,690 lb');
   await page.getByRole('button', { name: 'Enter 3,190 lb' }).click();

@@ -29,15 +29,32 @@ const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
 /**
  * What each column of a list most likely holds, by its heading: our own labels and keys, and what lists from
  * elsewhere call them. A field is taken once; the first column of its name has it.
+ * @param cells the list's lines, by which a column of VINs is known
  * @example columnsOf(['Stock #', 'Dry weight (lb)', 'Notes']) // ['stockNumber', 'uvw', null]
  */
-export const columnsOf = (headings: readonly string[]): readonly Column[] => {
+export const columnsOf = (
+  headings: readonly string[],
+  cells: readonly (readonly string[])[] = [],
+): readonly Column[] => {
   const taken = new Set<string>();
-  return headings.map((heading) => {
+  const columns = headings.map((heading) => {
     const bare = heading.replaceAll(/\([^)]*\)/g, '');
     const key = byName.get(plain(heading)) ?? byName.get(plain(bare)) ?? null;
     if (key === null || taken.has(key)) return null;
     taken.add(key);
     return key;
   });
+  if (taken.has('vin')) return columns;
+  // A unit is known by its VIN, whatever stands over it: else it would be taken in twice.
+  const vins = columns.findIndex((key, i) => key === null && isOfVins(cells.map((row) => row[i])));
+  return columns.map((key, i) => (i === vins ? 'vin' : key));
+};
+
+/** Seventeen letters and digits, no I, O or Q: 49 CFR 565. */
+const vin = /^[A-HJ-NPR-Z0-9]{17}$/i;
+const isOfVins = (column: readonly (string | undefined)[]): boolean => {
+  const full = column.filter((cell) => cell?.trim());
+  return (
+    full.length > 0 && full.filter((cell) => vin.test(cell?.trim() ?? '')).length * 2 > full.length
+  );
 };

@@ -1,4 +1,5 @@
 export { columnsOf, type Column } from './columns.ts';
+export { decimalOf, withPoint, type Decimal } from './decimal.ts';
 export {
   changesByLine,
   readLine,

@@ -2,6 +2,7 @@ import {
   entryFor,
   featureStates,
   isSpecKey,
+  specEntry,
   type FeatureKey,
   type FeatureState,
   type HowKnown,
@@ -21,6 +22,7 @@ import {
 } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { Column } from './columns.ts';
+import { withPoint, type Decimal } from './decimal.ts';
 
 /** How a list is read. */
 export interface Reading {
@@ -29,6 +31,8 @@ export interface Reading {
   readonly system: System;
   /** How its values are known; a cell that says “about” is a guess. */
   readonly how: HowKnown;
+  /** How its numbers are written; with a point where this is left out. */
+  readonly decimal?: Decimal | undefined;
 }
 
 /** What one line of a list says of a unit. */
@@ -83,9 +87,14 @@ const readFeature = (key: FeatureKey, text: string, how: HowKnown): Read => {
   return `${entryFor(key).label}: “${text}” is no state. Write one of ${stateWords}, yes or no.`;
 };
 
-const readSpec = (key: SpecKey, text: string, { system, how }: Reading): Read => {
+const isNumeric = (key: SpecKey): boolean =>
+  ['number', 'quantity', 'counted', 'size'].includes(specEntry(key).value.kind);
+
+const readSpec = (key: SpecKey, text: string, { system, how, decimal }: Reading): Read => {
   const isGuess = guess.test(text);
-  const read = typedSpec(key, text.replace(guess, ''), system);
+  const bare = text.replace(guess, '');
+  const written = decimal === 'comma' && isNumeric(key) ? withPoint(bare) : bare;
+  const read = typedSpec(key, written, system);
   if (!read.ok) return sentence(entryFor(key).label, read.problem);
   return { value: read.value, how: isGuess ? 'guessed' : how };
 };

@@ -389,6 +389,13 @@ export const examples: Readonly<Record<string, Example>> = {
       headings: ['Stock #', 'Dry weight'],
       columns: ['stockNumber', 'uvw'],
       sample: [['TQ-0500', '5200']],
+      decimal: 'point',
+      understood: [
+        [
+          { says: 'TQ-0500', before: null },
+          { says: '5,200 lb', before: null },
+        ],
+      ],
     },
   },
   'POST /api/stock-list': { body: { ...list, onlyGood: false }, answer: summary },

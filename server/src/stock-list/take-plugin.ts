@@ -23,6 +23,8 @@ const listSchema = z.strictObject({
   columns: z.array(columnSchema).max(1000).optional(),
   system: z.enum(['us', 'metric']),
   how: howKnownSchema,
+  /** What stands before the decimals; left out, it is decided by the list. */
+  decimal: z.enum(['point', 'comma']).optional(),
 });
 
 const summarySchema = z.strictObject({
@@ -62,6 +64,16 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
             headings: z.array(z.string()),
             columns: z.array(columnSchema),
             sample: z.array(z.array(z.string())),
+            decimal: z.enum(['point', 'comma']),
+            understood: z
+              .array(
+                z.array(
+                  z.strictObject({ says: z.string().nullable(), before: z.string().nullable() }),
+                ),
+              )
+              .describe(
+                'Of the same lines as `sample`: what was understood, and what stands there now.',
+              ),
           }),
         },
       },
@@ -73,6 +85,8 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
         headings: [...list.headings],
         columns: [...list.columns] as Column[],
         sample: list.cells.slice(0, mostSample).map((row) => [...row]),
+        decimal: list.decimal,
+        understood: list.understood.slice(0, mostSample).map((line) => [...line]),
       };
     },
   );
@@ -85,7 +99,7 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
         tags,
         summary: 'Take in a list of units',
         description:
-          'In one transaction: every line, or with `onlyGood` the lines that can be read. A line means the unit of its stock number or VIN; the same list again changes nothing.',
+          'In one transaction: everything, or with `onlyGood` the cells that can be read. A line means the unit of its stock number or VIN; the same list again changes nothing.',
         body: listSchema.extend({ onlyGood: z.boolean() }),
         response: { 200: summarySchema },
       },

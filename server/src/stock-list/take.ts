@@ -4,7 +4,10 @@ import {
   applyChange,
   changesByLine,
   columnsOf,
+  decimalOf,
   emptyRecord,
+  entryOf,
+  fieldText,
   readLine,
   repeatedLines,
   textOf,
@@ -12,6 +15,7 @@ import {
   type CellProblem,
   type Change,
   type Column,
+  type Decimal,
   type HowKnown,
   type Line,
   type System,
@@ -34,6 +38,8 @@ export interface GivenList {
   readonly columns?: readonly Column[] | undefined;
   readonly system: System;
   readonly how: HowKnown;
+  /** How its numbers are written; left out, by the list itself. */
+  readonly decimal?: Decimal | undefined;
 }
 
 /** A list read against the yard: what each line would do. */
@@ -46,6 +52,15 @@ export interface ReadList {
   readonly fresh: readonly Line[];
   readonly changed: readonly Changed[];
   readonly same: number;
+  readonly decimal: Decimal;
+  /** Of the first lines: what was understood of each cell, and what stands there now. */
+  readonly understood: readonly (readonly Understood[])[];
+}
+
+/** What a cell says, and what the unit says so far; null where there is nothing. */
+export interface Understood {
+  readonly says: string | null;
+  readonly before: string | null;
 }
 
 interface Changed {
@@ -140,14 +155,16 @@ const twoUnits = ({ number, stockNumber, vin }: Line): CellProblem => ({
 /** @throws Refusal bad-file, bad-input */
 export const readList = async (yard: InYard, given: GivenList): Promise<ReadList> => {
   const { headings, cells } = parsed(given.text);
-  const columns = given.columns ?? columnsOf(headings);
+  const columns = given.columns ?? columnsOf(headings, cells);
   refuseColumns(columns, headings);
-  const reading = { columns, system: given.system, how: given.how };
+  const decimal = given.decimal ?? decimalOf(cells, columns, given.system);
+  const reading = { columns, system: given.system, how: given.how, decimal };
   const lines = cells.map((row, i) => readLine(i + 1, row, reading));
   const units = await unitsByName(yard, lines);
   const torn = lines.filter((line) => meant(units, line).length > 1).map(twoUnits);
   const problems = [...lines.flatMap((l) => l.problems), ...repeatedLines(lines), ...torn];
-  const wrong = new Set(problems.map(({ line }) => line));
+  // A cell that cannot be read is left out, not its line.
+  const wrong = new Set(problems.filter(({ column }) => column < 0).map(({ line }) => line));
   const good = lines.filter(({ number }) => !wrong.has(number));
   const fresh = good.filter((line) => meant(units, line).length === 0);
   const known = good.flatMap((line) => meant(units, line).map((unit) => ({ unit, line })));
@@ -161,8 +178,30 @@ export const readList = async (yard: InYard, given: GivenList): Promise<ReadList
     fresh,
     changed: changed.map(({ unit, line }) => ({ unit: unit.id, line })),
     same: known.length - changed.length,
+    decimal,
+    understood: lines
+      .slice(0, mostUnderstood)
+      .map((line) => understoodOf(line, columns, meant(units, line)[0]?.record)),
   };
 };
+
+/** So many lines are shown with what was understood. */
+const mostUnderstood = 8;
+
+const understoodOf = (
+  { sayings, system }: Line,
+  columns: readonly Column[],
+  record: UnitRecord | undefined,
+): readonly Understood[] =>
+  columns.map((key) => {
+    const saying = sayings.find((one) => one.key === key);
+    if (!saying) return { says: null, before: null };
+    const had = record && entryOf(record, saying.part, saying.key);
+    return {
+      says: fieldText(saying.part, saying.key, saying.value, saying.how, system),
+      before: had ? fieldText(saying.part, saying.key, had.value, had.how, system) : null,
+    };
+  });
 
 const recordOf = (line: Line, { name }: Author, at: string): UnitRecord =>
   changesByLine(emptyRecord, line).reduce(
@@ -176,14 +215,15 @@ const refuseProblems = ({ problems, lines }: ReadList): void => {
   const bad = new Set(problems.map(({ line }) => line)).size;
   throw new Refusal(
     'bad-file',
-    `${bad} of ${lines.length} lines cannot be taken in, the first is line ${first.line}: ${first.sentence} Nothing was taken in. Correct the list, or take in the good lines only.`,
+    `${bad} of ${lines.length} lines have something that cannot be read, the first is line ${first.line}: ${first.sentence} Nothing was taken in. Correct the list, or take in what can be read.`,
   );
 };
 
 /**
  * Takes a list in, in one transaction: new units, and what it says that the units here do not say yet. The
  * same list taken in again changes nothing.
- * @param onlyGood leaves out lines that cannot be read; otherwise one of them leaves out all
+ * @param onlyGood leaves out cells that cannot be read, and lines of which nobody can tell whose they are; otherwise one
+ * of them leaves out all
  * @throws Refusal bad-file, bad-input, stock-number-taken, vin-taken
  */
 export const takeList = (

@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import { followUpKinds, formatDate, lateness, type FollowUp } from '@fair-gable/core';
+import { useDraft } from '../draft/index.ts';
 
 /** Something left to do: until when, by whom, and whether it is done. */
 const props = defineProps<{ followUp: FollowUp; mayWrite: boolean; busy: boolean }>();
@@ -15,6 +16,20 @@ const kind = computed(
   () => followUpKinds.find(({ key }) => key === props.followUp.kind)?.label ?? '',
 );
 const set = (more: Partial<FollowUp>): void => emit('keep', { ...props.followUp, ...more });
+/** Taken on leaving the field, or on Enter: a year that is half typed is no year. */
+const { draft } = useDraft({
+  place: () => `follow-up.${props.followUp.id}`,
+  what: () => `To follow up: ${props.followUp.text}`,
+  fresh: () => ({ due: props.followUp.due, who: props.followUp.who }),
+});
+const keepDue = (): void => {
+  const { due } = draft.value;
+  if (due && due >= '2000' && due !== props.followUp.due) set({ due });
+};
+const keepWho = (): void => {
+  const who = draft.value.who.trim();
+  if (who !== props.followUp.who) set({ who });
+};
 const toggle = (): void => {
   const { done, ...open } = props.followUp;
   emit('keep', done ? open : { ...open, done: today });
@@ -40,17 +55,19 @@ const dueWords = computed(() => {
     </label>
     <template v-if="mayWrite && !followUp.done">
       <InputText
-        :model-value="followUp.due"
+        v-model="draft.due"
         type="date"
         :aria-label="`Due: ${followUp.text}`"
-        @change="(e: Event) => set({ due: (e.target as HTMLInputElement).value })"
+        @blur="keepDue"
+        @keydown.enter="keepDue"
       />
       <InputText
-        :model-value="followUp.who"
+        v-model="draft.who"
         maxlength="80"
         placeholder="who"
         :aria-label="`Who sees to: ${followUp.text}`"
-        @change="(e: Event) => set({ who: (e.target as HTMLInputElement).value.trim() })"
+        @blur="keepWho"
+        @keydown.enter="keepWho"
       />
       <button
         type="button"

@@ -10,6 +10,7 @@ import {
   specs,
   type CellProblem,
   type Column,
+  type Decimal,
   type HowKnown,
   type System,
 } from '@fair-gable/core';
@@ -18,6 +19,7 @@ import { vOneTab } from '../base/one-tab.ts';
 import { ask, saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 import { systemNames } from '../people/systems.ts';
+import { textOfList } from './decode.ts';
 import { useUnits } from '../yard/units.ts';
 
 /** A list of units from elsewhere: columns matched, looked at, then taken in. */
@@ -33,6 +35,11 @@ interface Preview extends Summary {
   readonly headings: readonly string[];
   readonly columns: readonly Column[];
   readonly sample: readonly (readonly string[])[];
+  readonly decimal: Decimal;
+  readonly understood: readonly (readonly {
+    readonly says: string | null;
+    readonly before: string | null;
+  }[])[];
 }
 
 const session = useSession();
@@ -44,6 +51,8 @@ const text = ref('');
 const system = ref<System>(session.system);
 const how = ref<HowKnown>('told');
 const columns = ref<Column[]>();
+/** How its numbers are written, once somebody said so; else the list itself says. */
+const decimal = ref<Decimal>();
 const preview = ref<Preview>();
 const problem = ref('');
 const busy = ref(false);
@@ -72,6 +81,7 @@ const given = () => ({
   system: system.value,
   how: how.value,
   ...(columns.value ? { columns: columns.value } : {}),
+  ...(decimal.value ? { decimal: decimal.value } : {}),
 });
 
 const look = (): Promise<void> =>
@@ -85,11 +95,15 @@ const choose = async (): Promise<void> => {
   const file = input.value?.files?.[0];
   if (!file) return;
   name.value = file.name;
-  text.value = await file.text();
   columns.value = undefined;
+  decimal.value = undefined;
   preview.value = undefined;
+  await guarded(async () => {
+    text.value = '';
+    text.value = textOfList(new Uint8Array(await file.arrayBuffer()), file.name);
+  });
   if (input.value) input.value.value = '';
-  await look();
+  if (text.value) await look();
 };
 
 const setColumn = (i: number, key: Column): void => {
@@ -100,10 +114,40 @@ const setColumn = (i: number, key: Column): void => {
   void look();
 };
 
+const decimals = [
+  { key: 'point', label: '7,490.5' },
+  { key: 'comma', label: '7.490,5' },
+] as const;
+const setDecimal = (to: Decimal): void => {
+  decimal.value = to;
+  void look();
+};
+
+/** Of a cell: what was understood where that is not what stands there, and what the unit says so far. */
+const understoodAt = (line: number, column: number): readonly string[] => {
+  const seen = preview.value;
+  const { says, before } = seen?.understood[line]?.[column] ?? { says: null, before: null };
+  if (says === null) return [];
+  const isAsWritten = says === seen?.sample[line]?.[column]?.trim();
+  const isNews = before !== null && before !== says;
+  return [
+    ...(isAsWritten ? [] : [`understood: ${says}`]),
+    ...(isNews ? [`so far: ${before}`] : []),
+  ];
+};
+const unmatched = computed(
+  () => preview.value?.headings.filter((_, i) => columns.value?.[i] === null) ?? [],
+);
+
 const problemAt = (line: number, column: number): string | undefined =>
   preview.value?.problems.find((p) => p.line === line && p.column === column)?.sentence;
 
-const bad = computed(() => new Set(preview.value?.problems.map((p) => p.line)).size);
+/** Cells that are left out, and lines of which nobody can tell whose they are. */
+const badCells = computed(() => preview.value?.problems.filter((p) => p.column >= 0).length ?? 0);
+const badLines = computed(
+  () => new Set(preview.value?.problems.filter((p) => p.column < 0).map((p) => p.line)).size,
+);
+const bad = computed(() => badCells.value + badLines.value);
 const good = computed(() => (preview.value?.fresh ?? 0) + (preview.value?.changed ?? 0));
 
 const take = (onlyGood: boolean): Promise<void> =>
@@ -170,10 +214,29 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
         {{ plural(preview.fresh, 'new unit') }}, {{ plural(preview.changed, 'unit') }} here
         {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ preview.same }} as
         {{ preview.same === 1 ? 'it is' : 'they are'
-        }}<template v-if="bad"
-          >, <span class="wrong">{{ plural(bad, 'line') }} that cannot be read</span></template
+        }}<template v-if="badLines"
+          >, <span class="wrong">{{ plural(badLines, 'line') }} left out</span></template
+        ><template v-if="badCells"
+          >, <span class="wrong">{{ plural(badCells, 'cell') }} left out</span></template
         >.
       </p>
+      <p v-if="unmatched.length" class="notice soft">
+        Left out, for nobody knows what they hold: {{ unmatched.join(', ') }}. Choose a field over a
+        column to take it in.
+      </p>
+      <div class="notice numbers">
+        <span id="list-decimal">Its numbers are written</span>
+        <SelectButton
+          v-one-tab
+          :model-value="preview.decimal"
+          :options="[...decimals]"
+          option-label="label"
+          option-value="key"
+          :allow-empty="false"
+          aria-labelledby="list-decimal"
+          @update:model-value="setDecimal"
+        />
+      </div>
       <div
         class="columns"
         tabindex="0"
@@ -212,6 +275,9 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
                 :title="problemAt(line + 1, i)"
               >
                 {{ cell }}
+                <small v-for="says in understoodAt(line, i)" :key="says" class="soft">{{
+                  says
+                }}</small>
               </td>
             </tr>
           </tbody>
@@ -238,7 +304,7 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
         />
         <Button
           v-else
-          :label="`Take in the ${plural(good, 'good line')} only`"
+          :label="`Take in what can be read: ${plural(good, 'unit')}`"
           :disabled="good === 0"
           :loading="busy"
           @click="take(true)"
@@ -250,6 +316,17 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
 </template>
 
 <style scoped>
+td small {
+  display: block;
+}
+
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+}
+
 header,
 .how,
 .notice,

@@ -90,7 +90,6 @@ const taken = async (unit: TakenFile): Promise<void> => {
         <a class="list" href="/api/stock-list.csv" download
           ><Download aria-hidden="true" />Save the list as CSV</a
         >
-        <a class="list" href="/api/stock-list.json" download>or as JSON</a>
       </p>
       <div class="actions">
         <template v-if="session.may('record')">
