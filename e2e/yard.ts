@@ -15,14 +15,14 @@ type Somebody = 'ines' | 'osk' | 'maren' | 'bram' | 'ivo';
 
 /** Types into a field key by key, in the place of what stands there. */
 export const typeInto = async (field: Locator, text: string): Promise<void> => {
-  await field.click();
   if ((await field.getAttribute('type')) === 'date') {
     // A date is typed month, day, year; the field itself goes from one to the next.
     const [year = '', month = '', day = ''] = text.split('-');
-    await field.press('Home');
+    await field.focus();
     await field.pressSequentially(`${month}${day}${year}`);
-    return field.press('Tab');
+    return field.blur();
   }
+  await field.click();
   await field.press('ControlOrMeta+a');
   await (text === '' ? field.press('Delete') : field.pressSequentially(text));
 };

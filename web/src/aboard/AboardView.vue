@@ -232,7 +232,7 @@ const strike = (id: string): Promise<boolean> =>
           />
           <div>
             <label for="fit-on">On</label>
-            <InputText id="fit-on" v-model="line.on" type="date" />
+            <InputText id="fit-on" v-model="line.on" type="date" max="9999-12-31" />
           </div>
           <SelectField
             v-model="line.feature"

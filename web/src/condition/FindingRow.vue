@@ -193,7 +193,7 @@ const signedWords = computed(() => {
         <form v-if="repairing" class="fields" @submit.prevent="keepRepair">
           <div>
             <label :for="`${id}-on`">Repaired on</label>
-            <InputText :id="`${id}-on`" v-model="repair.on" type="date" />
+            <InputText :id="`${id}-on`" v-model="repair.on" type="date" max="9999-12-31" />
           </div>
           <div>
             <label :for="`${id}-by`">By whom</label>

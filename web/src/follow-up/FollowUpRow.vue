@@ -57,6 +57,7 @@ const dueWords = computed(() => {
       <InputText
         v-model="draft.due"
         type="date"
+        max="9999-12-31"
         :aria-label="`Due: ${followUp.text}`"
         @blur="keepDue"
         @keydown.enter="keepDue"

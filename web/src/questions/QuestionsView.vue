@@ -113,7 +113,7 @@ const keep = async (): Promise<void> => {
       </div>
       <div>
         <label for="question-due">Wanted by</label>
-        <InputText id="question-due" v-model="draft.due" type="date" />
+        <InputText id="question-due" v-model="draft.due" type="date" max="9999-12-31" />
       </div>
       <Button type="submit" label="Ask it" :disabled="!draft.text.trim()" />
     </form>
