@@ -279,3 +279,80 @@ test('a finished walk is gone on with, a liking is taken back, and a walk never 
   await page.getByRole('button', { name: 'Promise' }).click();
   await expect(page.getByLabel('In a few words')).toHaveValue('the manual, by mail');
 });
+
+test('every key on the page of keys does what it says', async ({ page }) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0403', 'record/hitch');
+  const title = page.locator('.station h2');
+  await expect(title).toHaveText('1 Hitch');
+  const dialog = page.getByRole('dialog');
+  await page.keyboard.press('?');
+  await expect(dialog).toBeVisible();
+  const promised = await dialog.locator('kbd').allInnerTexts();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await page.keyboard.press('f');
+  await expect(page.getByRole('combobox', { name: 'Find a unit' })).toBeFocused();
+  await page.keyboard.press('Escape');
+
+  // Station by station; the first field has the focus.
+  await page.keyboard.press('PageDown');
+  await expect(title).not.toHaveText('1 Hitch');
+  await expect(page.locator('.rows button').first()).toBeFocused();
+  await page.keyboard.press('PageUp');
+  await expect(title).toHaveText('1 Hitch');
+
+  // Enter opens a field and keeps it; letters say how it is known; Esc goes back to the row.
+  await row(page, 'couplerRating').locator('.head').focus();
+  await page.keyboard.press('Enter');
+  const field = fieldIn(page, 'couplerRating');
+  await expect(field).toBeFocused();
+  const letters = {
+    r: 'Read',
+    m: 'Measured',
+    s: 'Seen',
+    h: 'Sheet',
+    t: 'Told',
+    g: 'Guess',
+  };
+  for (const [letter, label] of Object.entries(letters)) {
+    await page.keyboard.press(`Alt+${letter}`);
+    await expect(row(page, 'couplerRating').getByRole('radio', { name: label })).toBeChecked();
+  }
+  await page.keyboard.press('Tab');
+  await expect(row(page, 'couplerRating').getByRole('radio', { name: 'Guess' })).toBeFocused();
+  await page.keyboard.press('r');
+  await expect(row(page, 'couplerRating').getByRole('radio', { name: 'Read' })).toBeChecked();
+  await page.keyboard.press('Escape');
+  await expect(row(page, 'couplerRating').locator('.head')).toBeFocused();
+
+  // Every digit on a feature, and the arrows within its states.
+  const name = row(page, 'jackLight').locator('.name');
+  const states = ['standard', 'option', 'ours', 'prep', 'room', 'none'];
+  for (const [i, state] of states.entries()) {
+    await name.focus();
+    await page.keyboard.press(String(i + 1));
+    await expect
+      .poll(async () => (await recordOf(page)).features.jackLight?.value.state)
+      .toBe(state);
+  }
+  await page.keyboard.press('0');
+  await expect.poll(async () => (await recordOf(page)).features.jackLight).toBeUndefined();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('ArrowRight');
+  await expect(row(page, 'jackLight').locator('.states button').nth(1)).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(row(page, 'jackLight').locator('.states button').first()).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(row(page, 'jackLight').locator('.states button:focus')).toHaveCount(0);
+
+  // What the page promises is what was pressed here, and what a walk is given with.
+  const pressed = ['F', '?', 'Esc', '←', '→', 'Page Down', 'Page Up', 'Tab', 'Enter'];
+  const digits = ['0', '1', '2', '3', '4', '5', '6'];
+  const marks = ['R', 'M', 'S', 'H', 'T', 'G'];
+  const giving = ['Space', 'L', 'U'];
+  expect(
+    promised.filter((key) => ![...pressed, ...digits, ...marks, ...giving].includes(key)),
+  ).toEqual([]);
+});

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  decimalOf,
   applyChange,
   changesByLine,
   columnsOf,
@@ -138,5 +139,27 @@ describe('taking a line in', () => {
         expect(changesByLine(record, line).map(({ key }) => key)).toEqual([]);
       }
     }
+  });
+});
+
+describe('how a list writes its numbers', () => {
+  it.each([
+    [['7,490', '5.5'], ['gvwr', 'freshTank'], 'point'],
+    [['7.490,5', '47'], ['gvwr', 'freshTank'], 'comma'],
+    [['1.234.567'], ['askingPrice'], 'comma'],
+    [['2.150', '26'], ['uvw', 'freshTank'], 'comma'],
+    [['26.333'], ['overallLength'], 'point'],
+    [['12', '47'], ['uvw', 'freshTank'], 'point'],
+  ] as const)('%j under %j: %s', (cells, columns, expected) => {
+    expect(decimalOf([cells], columns, 'us')).toBe(expected);
+  });
+
+  it('is read so, and no text is touched', () => {
+    const reading = { columns: ['uvw', 'floorPlan'], system: 'us', how: 'told' } as const;
+    const line = readLine(1, ['2.150', '24.5 RK'], { ...reading, decimal: 'comma' });
+    expect(line.sayings.map(({ value }) => value)).toEqual([
+      { kind: 'quantity', amount: 2150 },
+      { kind: 'text', text: '24.5 RK' },
+    ]);
   });
 });

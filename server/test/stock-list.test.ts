@@ -145,7 +145,7 @@ describe('a list from elsewhere', () => {
   });
 
   const bad = 'Stock,GVWR\nYY-1,7000\nYY-2,heavy\n,6000\nYY-1,1\n';
-  it('with errors comes in not at all, or its good lines only, as asked', async () => {
+  it('with errors comes in not at all, or but for what cannot be read, as asked', async () => {
     const seen = (await preview(ines, bad)).body;
     expect(seen.problems.map((p: { line: number; column: number }) => [p.line, p.column])).toEqual([
       [2, 1],
@@ -155,11 +155,33 @@ describe('a list from elsewhere', () => {
     const refused = await take(ines, bad);
     expect(refused.status).toBe(422);
     expect(refused.body.detail).toMatch(
-      /^3 of 4 lines cannot be taken in, the first is line 2: Gross weight rating cannot be read/,
+      /^3 of 4 lines have something that cannot be read, the first is line 2: Gross weight rating cannot be read/,
     );
     await expect(unitNamed(ines, 'YY-1')).rejects.toThrow();
-    expect((await take(ines, bad, { onlyGood: true })).body).toMatchObject({ fresh: 1 });
+    // A cell that cannot be read is left out, not its line.
+    expect((await take(ines, bad, { onlyGood: true })).body).toMatchObject({ fresh: 2 });
     await unitNamed(ines, 'YY-1');
+  });
+
+  it('shows what was understood beside what stands there, and how its numbers are written', async () => {
+    const european = 'Stock #;Dry weight;Fresh tank\nTQ-0403;2.150;26,5\nEU-1;3.400;30,25';
+    const { body } = await preview(ines, european);
+    expect(body.decimal).toBe('comma');
+    expect(body.understood[0][1]).toEqual({ says: '2,150 lb', before: '2,316 lb' });
+    expect(body.understood[1]).toEqual([
+      { says: 'EU-1', before: null },
+      { says: '3,400 lb', before: null },
+      { says: '30.3 gal', before: null },
+    ]);
+    const point = (await preview(ines, european, { decimal: 'point' })).body;
+    expect(point.understood[1][1].says).not.toBe('3,400 lb');
+  });
+
+  it('knows a unit by its VIN, whatever stands over it', async () => {
+    const { record } = await unitNamed(ines, 'TQ-0417');
+    const vin = record.specs.vin?.value as { text: string };
+    const { body } = await preview(ines, `Frame code,Decor\n${vin.text},Heather`);
+    expect(body).toMatchObject({ columns: ['vin', 'decor'], fresh: 0 });
   });
 
   // RFC 4180: fields in quotation marks may hold commas, line breaks and doubled quotation marks.

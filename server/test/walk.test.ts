@@ -57,7 +57,7 @@ describe('a walk', () => {
   it('never changes an event that is there', async () => {
     const { body: before } = await ask('GET', `/api/walks/${plan.id}`);
     await post([{ ...before.events[0], elapsed: 77_777 }]);
-    expect((await ask('GET', `/api/walks/${plan.id}`)).body).toEqual(before);
+    expect((await ask('GET', `/api/walks/${plan.id}`)).body.events).toEqual(before.events);
   });
 
   it('is listed with its unit', async () => {

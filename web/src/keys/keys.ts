@@ -47,15 +47,17 @@ export const keyGroups: readonly KeyGroup[] = [
     rows: [
       { keys: ['F'], does: 'Find a unit and go to it' },
       { keys: ['?'], does: 'Show these keys' },
-      { keys: ['Esc'], does: 'Close what lies over the page' },
+      { keys: ['Esc'], does: 'Close what lies over the page, or an open field' },
+      { keys: ['←', '→'], does: 'From one to the next in a group of buttons; Tab leaves it' },
     ],
   },
   {
     place: 'Record, at a station',
     rows: [
-      { keys: ['Page Down'], does: 'Walk on to the next station' },
+      { keys: ['Page Down'], does: 'Walk on to the next station, at its first field' },
       { keys: ['Page Up'], does: 'Back to the station before' },
       { keys: ['Tab'], does: 'Next field' },
+      { keys: ['Enter'], does: 'Open a field; in it, keep what is typed' },
     ],
   },
   {
