@@ -2,7 +2,7 @@
 import Dialog from 'primevue/dialog';
 import KeyList from './KeyList.vue';
 
-/** The page of keys, over whatever is looked at. */
+/** The page of keys, over whatever is looked at; higher than a low screen it is scrolled by key, too. */
 const emit = defineEmits<{ close: [] }>();
 </script>
 
@@ -13,6 +13,7 @@ const emit = defineEmits<{ close: [] }>();
     dismissable-mask
     header="Keys"
     class="keys-dialog"
+    :pt="{ content: { tabindex: 0 } }"
     @update:visible="emit('close')"
   >
     <KeyList />
