@@ -1,15 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, openUnit, phone, signIn, typeInto } from './yard.ts';
+import { expect, test } from '@playwright/test';
+import { demo, desk, phone, signIn, typeInto, inUnit, recordOf } from './yard.ts';
 
 /** What is kept is what was meant: by whom it is known, whose label it is, in whose units it was typed. */
-const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
-const recordOf = async (page: Page) =>
-  (await (await page.request.get(demo(`/api/units/${idOf(page)}`))).json()).record;
-const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
-  await openUnit(page, stockNumber);
-  await page.goto(demo(`/units/${idOf(page)}/${place}`));
-};
-
 test('a tap on what the sheet says is known by the sheet, not measured', async ({ page }) => {
   await page.setViewportSize(phone);
   await signIn(page);

@@ -1,14 +1,19 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { demo, desk, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
+import {
+  demo,
+  desk,
+  goTo,
+  openUnit,
+  phone,
+  row,
+  signIn,
+  typeInto,
+  idOf,
+  inUnit,
+  recordOf,
+} from './yard.ts';
 
 /** Key by key: every key does what it says, and nothing that was typed is lost. */
-const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
-const recordOf = async (page: Page) =>
-  (await (await page.request.get(demo(`/api/units/${idOf(page)}`))).json()).record;
-const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
-  await openUnit(page, stockNumber);
-  await page.goto(demo(`/units/${idOf(page)}/${place}`));
-};
 const fieldIn = (page: Page, key: string): Locator => row(page, key).getByRole('textbox').first();
 const openRow = (page: Page, key: string): Promise<void> =>
   row(page, key).getByRole('button').first().click();
@@ -355,4 +360,23 @@ test('every key on the page of keys does what it says', async ({ page }) => {
   expect(
     promised.filter((key) => ![...pressed, ...digits, ...marks, ...giving].includes(key)),
   ).toEqual([]);
+});
+
+test('a reason that was typed outlives a page, and is gone once the note is let stand', async ({
+  page,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await inUnit(page, 'TQ-0425', 'record/utilities');
+  const note = page.locator('[data-check="shore-size:shoreAmps"]');
+  await note.getByRole('button', { name: 'It is right, because…' }).click();
+  await typeInto(note.getByLabel(/Why are the numbers right/), 'Rewired by its first owner');
+  await page.reload();
+  await expect(note.getByLabel(/Why are the numbers right/)).toHaveValue(
+    'Rewired by its first owner',
+  );
+  await note.getByRole('button', { name: 'Let it stand' }).click();
+  await expect(note).toContainText('Let stand by Ines Rook: “Rewired by its first owner”');
+  await page.goto(demo('/unsent'));
+  await expect(page.getByText('Typed, not kept yet')).toHaveCount(0);
 });

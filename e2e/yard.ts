@@ -40,6 +40,19 @@ export const openUnit = async (page: Page, stockNumber: string): Promise<void> =
   await expect(page.locator('.particulars')).toContainText(stockNumber);
 };
 
+/** The unit whose page is open. */
+export const idOf = (page: Page): string => /units\/([^/]+)/.exec(page.url())?.[1] ?? '';
+
+/** The record of that unit, as the server has it. */
+export const recordOf = async (page: Page) =>
+  (await (await page.request.get(demo(`/api/units/${idOf(page)}`))).json()).record;
+
+/** Opens a unit at one of its places: `record/labels`. */
+export const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
+  await openUnit(page, stockNumber);
+  await page.goto(demo(`/units/${idOf(page)}/${place}`));
+};
+
 /** Goes to a station on the outline, in whichever of its layers it is. */
 export const goTo = async (page: Page, station: RegExp): Promise<void> => {
   const map = page.getByRole('navigation', { name: 'Stations round the unit' });

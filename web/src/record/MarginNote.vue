@@ -7,37 +7,46 @@ import { specEntry, type Objection, type Way } from '@fair-gable/core';
 import { useDraft } from '../draft/index.ts';
 
 /** What a check has to say, beside the row it concerns, with the ways to settle it as buttons. */
-const props = defineProps<{ objection: Objection; mayWrite: boolean; problem: string }>();
+const props = defineProps<{
+  objection: Objection;
+  mayWrite: boolean;
+  problem: string;
+  /** Lets it stand for a reason; false where that was refused. Left out where no reason is stated. */
+  settle?: (objection: Objection, reason: string) => Promise<boolean>;
+}>();
 const emit = defineEmits<{
   enter: [objection: Objection, way: Extract<Way, { kind: 'enter' }>];
   go: [way: Extract<Way, { kind: 'go' }>];
-  settle: [objection: Objection, reason: string];
   reopen: [objection: Objection];
 }>();
 
 const route = useRoute();
 const id = useId();
-const { draft, isTyped, clear } = useDraft({
+const { draft, isTyped, keepWith } = useDraft({
   place: () => `${route.params['id'] ?? ''}.reason.${props.objection.id}`,
   what: () => `Why it is right: ${props.objection.title.toLowerCase()}`,
   fresh: () => ({ reason: '' }),
 });
 const reasoning = ref(isTyped.value);
 
+const keepReason = async (reason: string): Promise<boolean> => {
+  const isKept = (await props.settle?.(props.objection, reason)) ?? false;
+  if (isKept) reasoning.value = false;
+  return isKept;
+};
+
 const take = (way: Way): void => {
   if (way.kind === 'enter') emit('enter', props.objection, way);
   if (way.kind === 'go') emit('go', way);
   if (way.kind !== 'reason') return;
-  if (way.suggested) emit('settle', props.objection, way.suggested);
+  if (way.suggested) void keepReason(way.suggested);
   else reasoning.value = true;
 };
 
-const settle = (): void => {
+const settleTyped = (): void => {
   const reason = draft.value.reason.trim();
   if (reason.length < 3) return;
-  emit('settle', props.objection, reason);
-  reasoning.value = false;
-  clear();
+  void keepWith(() => keepReason(reason));
 };
 </script>
 
@@ -56,7 +65,7 @@ const settle = (): void => {
       Rests on a guess:
       {{ objection.guesses.map((key) => specEntry(key).label.toLowerCase()).join(', ') }}.
     </p>
-    <form v-if="reasoning" class="reason" @submit.prevent="settle">
+    <form v-if="reasoning" class="reason" @submit.prevent="settleTyped">
       <label :for="id" class="small soft">Why are the numbers right as they are?</label>
       <Textarea :id="id" v-model="draft.reason" rows="3" maxlength="500" autofocus />
       <div class="ways">

@@ -41,7 +41,7 @@ const elsewhere = computed(() =>
 );
 
 /** Lets an objection stand for a reason, with the inputs it stands for; without one it is open again. */
-const settle = (objection: Objection, reason: string | null): void => {
+const settle = (objection: Objection, reason: string | null): Promise<boolean> => {
   const change: Change = {
     part: 'settlements',
     key: objection.id,
@@ -49,7 +49,7 @@ const settle = (objection: Objection, reason: string | null): void => {
     how: 'told',
     basedOn: props.unit.record.settlements[objection.id]?.version ?? 0,
   };
-  void save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
+  return save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
 };
 </script>
 
@@ -62,9 +62,9 @@ const settle = (objection: Objection, reason: string | null): void => {
       :objection="objection"
       :may-write="mayWrite"
       :problem="refusalOf(objection.id)"
+      :settle="settle"
       @enter="(o, way) => save(o.id, way.changes, o.title.toLowerCase())"
       @go="(way) => emit('field', way)"
-      @settle="settle"
       @reopen="(o) => settle(o, null)"
     />
     <p v-if="notesHere.length === 0" class="soft small">Nothing to object to at this station.</p>

@@ -11,13 +11,14 @@ import {
   type Point,
   type StationKey,
 } from '@fair-gable/core';
+import { useDrafts } from '../draft/index.ts';
 import { givingKeys } from '../keys/keys.ts';
 import { saying } from '../api/client.ts';
 import { useUnits } from '../yard/units.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from './sayable.ts';
 import { useWalk } from './walk.ts';
-import { markButtons, type Sheet } from './sheet.ts';
+import { markButtons, markPlace, type Sheet } from './sheet.ts';
 import WalkCard from './WalkCard.vue';
 import WalkHead from './WalkHead.vue';
 import ScreenLink from './ScreenLink.vue';
@@ -29,6 +30,7 @@ const router = useRouter();
 const walks = useWalk();
 const wakeLock = useWakeLock();
 const units = useUnits();
+const drafts = useDrafts();
 
 const found = ref<boolean>();
 const problem = ref('');
@@ -114,9 +116,10 @@ const putMark = (chosen: Mark): void => {
   sheet.value = 'mark';
 };
 
-const keepMark = (words: string, spoken: Blob | undefined): void => {
+const keepMark = async (words: string, spoken: Blob | undefined): Promise<void> => {
   sheet.value = undefined;
   if (!point.value) return;
+  const place = markPlace(plan.value?.id, point.value.id, mark.value);
   const what = {
     kind: 'mark' as const,
     point: point.value.id,
@@ -124,7 +127,8 @@ const keepMark = (words: string, spoken: Blob | undefined): void => {
     ...(words ? { note: words } : {}),
     ...(spoken ? { memo: crypto.randomUUID() } : {}),
   };
-  void walks.record(what, spoken);
+  await walks.record(what, spoken);
+  if (!walks.problem) drafts.drop(place);
 };
 
 const replanned = (minutes: number, keep: readonly string[]): void => {

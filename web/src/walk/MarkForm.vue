@@ -14,16 +14,13 @@ const props = defineProps<{
   place: string;
 }>();
 const emit = defineEmits<{ keep: [words: string, spoken: Blob | undefined] }>();
-const { draft, clear } = useDraft({
+const { draft } = useDraft({
   place: () => props.place,
   what: () => 'A mark on a walk',
   fresh: () => ({ note: '' }),
 });
-const keep = (): void => {
-  const words = draft.value.note.trim();
-  clear();
-  emit('keep', words, blob.value);
-};
+/** The words stay a draft until they are written down: a full device would lose them. */
+const keep = (): void => emit('keep', draft.value.note.trim(), blob.value);
 const speaking = useSpeaking();
 const { isOn, seconds, blob, url, problem } = speaking;
 </script>

@@ -12,7 +12,7 @@ import {
 } from '@fair-gable/core';
 import NumberField from '../base/NumberField.vue';
 import MarkForm from './MarkForm.vue';
-import { markButtons, type Sheet } from './sheet.ts';
+import { markButtons, markPlace, type Sheet } from './sheet.ts';
 import { useWalk } from './walk.ts';
 
 /** The sheet over a card: where to jump, what was missed, or words to a mark. */
@@ -139,7 +139,7 @@ const stations = computed(() => {
     <MarkForm
       v-else-if="sheet === 'mark'"
       :answers="mark === 'asked' ? answers : []"
-      :place="`walk.${walks.walk?.plan.id}.${walks.state?.current?.id}.${mark}`"
+      :place="markPlace(walks.walk?.plan.id, walks.state?.current?.id, mark)"
       @keep="(words, spoken) => emit('mark', words, spoken)"
     />
   </Drawer>

@@ -18,3 +18,10 @@ export const markWords: Readonly<Record<Mark, string>> = {
   promise: 'promised',
   'not-working': 'not working',
 };
+
+/** Of whose draft the words to a mark are. */
+export const markPlace = (
+  walk: string | undefined,
+  point: string | undefined,
+  mark: Mark,
+): string => `walk.${walk ?? ''}.${point ?? ''}.${mark}`;
