@@ -67,6 +67,7 @@ test('what is typed waits where it was typed: another row, another page, a close
   await again.goto(address);
   await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
   await again.goto(demo('/unsent'));
+  await expect(again.getByText('Pell 14 T TQ-0403')).toBeVisible();
   await again.getByRole('link', { name: 'Gross weight rating' }).click();
   await openRow(again, 'gvwr');
   await expect(fieldIn(again, 'gvwr')).toHaveValue('3,2');

@@ -1,8 +1,16 @@
 <script setup lang="ts">
+import { nameOf, textOf } from '@fair-gable/core';
+import { useUnits } from '../yard/units.ts';
 import { useDrafts } from './drafts.ts';
 
 /** What was typed on this device and not kept, each with the way back to it. */
 const drafts = useDrafts();
+const units = useUnits();
+/** The unit at whose page it was typed. */
+const unitAt = (where: string): string => {
+  const record = units.units.get(/^\/units\/([^/]+)/.exec(where)?.[1] ?? '')?.record;
+  return record ? [nameOf(record), textOf(record, 'stockNumber')].filter(Boolean).join(' ') : '';
+};
 const leave = (place: string, what: string): void => {
   if (window.confirm(`Leave out what was typed under “${what}”? It is nowhere else.`))
     drafts.drop(place);
@@ -15,6 +23,7 @@ const leave = (place: string, what: string): void => {
     <ul>
       <li v-for="{ place, what, where } in drafts.list" :key="place">
         <RouterLink :to="where">{{ what }}</RouterLink>
+        <span class="small soft">{{ unitAt(where) }}</span>
         <button type="button" class="small" @click="leave(place, what)">
           Leave it out<span class="visually-hidden">: {{ what }}</span>
         </button>

@@ -257,6 +257,7 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
                   filter
                   auto-filter-focus
                   reset-filter-on-hide
+                  placeholder="— left out —"
                   :class="{ out: columns?.[i] === null }"
                   :aria-labelledby="`heading-${i}`"
                   :virtual-scroller-options="{ itemSize: 40 }"
