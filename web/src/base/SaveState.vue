@@ -2,13 +2,18 @@
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { saying } from '../api/client.ts';
+import { useDrafts } from '../draft/index.ts';
 import { useOutbox } from '../outbox/index.ts';
 import { useSaid } from './said.ts';
 import { useEdits } from '../record/edits.ts';
 
-/** Whether everything is saved, always true; what wants a decision; and the last change, to be taken back. */
+/**
+ * Whether everything is saved, always true; what wants a decision, what was typed and not kept; and the last change, to be
+ * taken back.
+ */
 const edits = useEdits();
 const outbox = useOutbox();
+const drafts = useDrafts();
 const route = useRoute();
 const said = useSaid();
 const problem = ref('');
@@ -61,6 +66,12 @@ const loadAgain = (): void => window.location.reload();
     <span v-else-if="outbox.halt" class="wrong">{{ outbox.halt.text }}</span>
     <RouterLink v-if="open > 0" :to="{ name: 'unsent' }" class="open"
       >◆ {{ open }} to decide</RouterLink
+    >
+    <RouterLink
+      v-if="drafts.list.length > 0"
+      :to="{ name: 'unsent' }"
+      :aria-label="`${drafts.list.length} typed and not kept yet`"
+      >✎ {{ drafts.list.length }}<span class="what"> typed, not kept</span></RouterLink
     >
     <RouterLink v-if="outbox.unsent > 0 && edits.saving === 0" :to="{ name: 'unsent' }">{{
       words

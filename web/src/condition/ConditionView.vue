@@ -13,7 +13,7 @@ import {
   type Spot,
 } from '@fair-gable/core';
 import NumberField from '../base/NumberField.vue';
-import { useDraft } from '../draft/index.ts';
+import { useDraft, useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
 import type { YardUnit } from '../yard/units.ts';
@@ -40,22 +40,28 @@ const { problem, save } = useSaving(() => props.unit.id);
 
 /** What is being added, and where it was tapped: it is open again whoever leads away from it meanwhile. */
 interface Adding {
-  what?: 'finding' | 'moisture';
-  spot?: Spot;
-  percent: number | null;
-  isDry: boolean;
+  readonly what?: 'finding' | 'moisture';
+  readonly spot?: Spot;
 }
-const { draft: adding, clear: stopAdding } = useDraft<Adding>({
-  place: () => `${props.unit.id}.condition.new`,
-  what: () => 'Something found',
-  fresh: () => ({ percent: null, isDry: false }),
+const {
+  value: adding,
+  set: setAdding,
+  clear: stopAdding,
+} = useTried<Adding>(
+  () => `${props.unit.id}.condition.new`,
+  () => ({}),
+);
+const {
+  draft: reading,
+  clear: clearReading,
+  keepWith,
+} = useDraft({
+  place: () => `${props.unit.id}.moisture.new`,
+  what: () => 'A moisture reading',
+  fresh: (): { percent: number | null; isDry: boolean } => ({ percent: null, isDry: false }),
 });
 const spot = computed(() => adding.value.spot);
 const near = computed(() => spot.value && stationAtSpot(record.value, spot.value));
-
-const begin = (what: 'finding' | 'moisture'): void => {
-  adding.value = { what, percent: null, isDry: false };
-};
 
 const addFinding = async (value: Finding): Promise<boolean> => {
   const id = crypto.randomUUID();
@@ -67,12 +73,17 @@ const addFinding = async (value: Finding): Promise<boolean> => {
 };
 
 const addReading = async (): Promise<void> => {
-  const { percent, isDry } = adding.value;
+  const { percent, isDry } = reading.value;
   if (!spot.value || percent === null) return;
   const value = { at: { ...spot.value }, percent, dry: isDry };
   const key = crypto.randomUUID();
   const change: Change = { part: 'moisture', key, value, how: 'measured', basedOn: 0 };
-  if (await save([change], 'moisture reading')) begin('moisture');
+  // The next one is taken elsewhere.
+  if (await keepWith(() => save([change], 'moisture reading'))) setAdding({ what: 'moisture' });
+};
+const doneReading = (): void => {
+  clearReading();
+  stopAdding();
 };
 
 const readings = computed(() =>
@@ -105,14 +116,18 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
         "
         :here="open"
         :tapping="adding.what !== undefined"
-        @tap="(at) => (adding.spot = at)"
+        @tap="(at) => setAdding({ ...adding, spot: at })"
         @open="(id) => (open = id)"
       />
       <div class="list">
         <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
         <div v-if="mayWrite && !adding.what" class="actions">
-          <Button label="Add a finding" @click="begin('finding')" />
-          <Button severity="secondary" label="Note a moisture reading" @click="begin('moisture')" />
+          <Button label="Add a finding" @click="setAdding({ what: 'finding' })" />
+          <Button
+            severity="secondary"
+            label="Note a moisture reading"
+            @click="setAdding({ what: 'moisture' })"
+          />
         </div>
         <div v-if="adding.what === 'finding'" class="adding">
           <h3>A finding</h3>
@@ -137,7 +152,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           <div>
             <label for="moisture-percent">The meter shows</label>
             <NumberField
-              v-model="adding.percent"
+              v-model="reading.percent"
               name="The meter"
               input-id="moisture-percent"
               suffix=" %"
@@ -148,23 +163,23 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             />
           </div>
           <div class="check">
-            <Checkbox v-model="adding.isDry" binary input-id="moisture-dry" />
+            <Checkbox v-model="reading.isDry" binary input-id="moisture-dry" />
             <label for="moisture-dry">A dry place, for comparison</label>
           </div>
           <Button
             type="submit"
             label="Keep the reading"
-            :disabled="!spot || adding.percent === null"
+            :disabled="!spot || reading.percent === null"
           />
           <Button
             type="button"
             severity="secondary"
             label="Done with readings"
-            @click="stopAdding"
+            @click="doneReading"
           />
           <p v-if="!spot" class="wide small amber">Tap on the outline where it was taken.</p>
         </form>
-        <p v-if="findings.length === 0 && !adding" class="empty">
+        <p v-if="findings.length === 0 && !adding.what" class="empty">
           Walk round once for damage alone: seals, corners, decals with the light along the wall,
           wheel wells, floors with the flat foot. What is found here is told first, in your own
           words.

@@ -51,18 +51,23 @@ export const useDraft = <T>({
     () => JSON.stringify(typed(draft.value)) !== JSON.stringify(typed(known.value)),
   );
 
-  watch(place, () => {
+  let isTurning = false;
+  /** Another place has its own draft; nothing of the one before is noted there. */
+  const turn = (): void => {
+    isTurning = true;
     known.value = copy(fresh());
     draft.value = copy(stored() ?? fresh());
-  });
-  // What is known changed elsewhere: an editor in which nothing was typed takes it over.
+    isTurning = false;
+  };
+  /** What is known changed elsewhere: an editor in which nothing was typed takes it over. */
+  const follow = (): void => {
+    const isFollowing = !isTyped.value;
+    known.value = copy(fresh());
+    if (isFollowing) draft.value = copy(fresh());
+  };
   watch(
-    () => JSON.stringify(fresh()),
-    () => {
-      const isFollowing = !isTyped.value;
-      known.value = copy(fresh());
-      if (isFollowing) draft.value = copy(fresh());
-    },
+    [place, () => JSON.stringify(fresh())],
+    ([now], [before]) => (now === before ? follow() : turn()),
     { flush: 'sync' },
   );
   const now = (): Draft => ({
@@ -71,7 +76,11 @@ export const useDraft = <T>({
     where: route.fullPath,
     at: new Date().toISOString(),
   });
-  const note = (): void => (isTyped.value ? drafts.put(place(), now()) : drafts.drop(place()));
+  const note = (): void => {
+    if (isTurning) return;
+    if (isTyped.value) drafts.put(place(), now());
+    else drafts.drop(place());
+  };
   // At once: the next thing may be that the tab is closed.
   watch([draft, isTyped], note, { deep: true, flush: 'sync' });
 

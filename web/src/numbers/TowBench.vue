@@ -18,6 +18,7 @@ import SelectField from '../base/SelectField.vue';
 import { saying } from '../api/client.ts';
 import ChoiceField from '../base/ChoiceField.vue';
 import QuantityField from '../base/QuantityField.vue';
+import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import FigureFields from '../tow/FigureFields.vue';
 import { useVehicles } from '../tow/vehicles.ts';
@@ -68,7 +69,11 @@ const house = computed(() => {
   return schoolEntry('tow-margin').sides.find(({ key }) => key === side);
 });
 
-const name = ref('');
+const { draft: name, keepWith } = useDraft({
+  place: () => `vehicle.name.${props.unit ?? 'walk-in'}`,
+  what: () => 'The name of a buyer’s vehicle',
+  fresh: () => '',
+});
 const news = ref('');
 const wrong = ref('');
 /** Whether the figures are not those of a class any more. */
@@ -77,7 +82,7 @@ const isOwn = computed(() => {
   const usual = vehicleClasses.find(({ key }) => key === vehicle.key);
   return usual !== undefined && JSON.stringify(usual.figures) !== JSON.stringify(vehicle.figures);
 });
-const keepVehicle = async (): Promise<void> => {
+const putVehicle = async (): Promise<boolean> => {
   const vehicle: Vehicle = {
     ...props.trial.vehicle,
     key: crypto.randomUUID(),
@@ -89,11 +94,13 @@ const keepVehicle = async (): Promise<void> => {
     await vehicles.put(vehicle);
     emit('set', { vehicle });
     news.value = `${vehicle.label} is kept, for every unit.`;
-    name.value = '';
+    return true;
   } catch (error) {
     wrong.value = saying(error);
+    return false;
   }
 };
+const keepVehicle = (): Promise<boolean> => keepWith(putVehicle);
 
 const show = (amount: number): string => formatQuantity(amount, 'weight', props.system);
 const schools = computed(() => props.outcome.value?.schools ?? []);

@@ -1,4 +1,3 @@
-import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import {
   applyChange,
@@ -8,6 +7,7 @@ import {
   type SpecKey,
   type UnitRecord,
 } from '@fair-gable/core';
+import { useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { readTyped } from '../record/typing.ts';
 
@@ -23,10 +23,17 @@ const by = 'walk-in';
 const at = '1970-01-01T00:00:00.000Z';
 const heard = { how: 'told', basedOn: 0 } as const;
 
-/** A trailer nobody has a record of, as somebody tells it; kept while the tab is open. */
+/** A trailer nobody has a record of, as somebody tells it. */
 export const useWalkIn = () => {
   const session = useSession();
-  const told = useSessionStorage<Told>('numbers-walk-in', { specs: {} });
+  const {
+    value: told,
+    set,
+    clear,
+  } = useTried<Told>(
+    () => 'walk-in',
+    () => ({ specs: {} }),
+  );
 
   const changes = computed<readonly Change[]>(() => {
     const specs = Object.entries(told.value.specs).flatMap(([key, text]): Change[] => {
@@ -43,14 +50,11 @@ export const useWalkIn = () => {
   );
 
   const type = (key: SpecKey, text: string): void => {
-    told.value = { ...told.value, specs: { ...told.value.specs, [key]: text } };
+    set({ ...told.value, specs: { ...told.value.specs, [key]: text } });
   };
   const setAxle = (inches: number | undefined): void => {
     const { specs } = told.value;
-    told.value = inches === undefined ? { specs } : { specs, axle: inches };
-  };
-  const clear = (): void => {
-    told.value = { specs: {} };
+    set(inches === undefined ? { specs } : { specs, axle: inches });
   };
   const typed = computed(() => told.value.specs);
   const axle = computed(() => told.value.axle);

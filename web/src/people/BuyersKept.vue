@@ -5,6 +5,7 @@ import { formatDate, keepDays } from '@fair-gable/core';
 import NumberField from '../base/NumberField.vue';
 import { ask } from '../api/client.ts';
 import { useBuyers, type KeptBuyer } from '../follow-up/buyers.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -15,18 +16,24 @@ const session = useSession();
 const buyers = useBuyers();
 const { all } = buyers;
 onMounted(buyers.load);
-const days = ref<number | null>(session.session?.yard.keepBuyers ?? keepDays.usual);
+const { draft: days, keepWith } = useDraft<number | null>({
+  place: () => 'settings.buyers',
+  what: () => 'Days for which names and contacts are kept',
+  fresh: () => session.session?.yard.keepBuyers ?? keepDays.usual,
+});
 const { busy, done, problem, save } = useSaving();
 
 const keep = (): Promise<boolean> =>
-  save(async () => {
-    const yard = session.session?.yard;
-    if (!yard) return;
-    const { name, system } = yard;
-    await ask('PUT', '/api/yard', { name, system, keepBuyers: days.value });
-    await session.reload();
-    emit('changed');
-  }, 'Kept. It holds for whoever is written down from now on.');
+  keepWith(() =>
+    save(async () => {
+      const yard = session.session?.yard;
+      if (!yard) return;
+      const { name, system } = yard;
+      await ask('PUT', '/api/yard', { name, system, keepBuyers: days.value });
+      await session.reload();
+      emit('changed');
+    }, 'Kept. It holds for whoever is written down from now on.'),
+  );
 
 /** A file of all that is kept of somebody, to be handed to them. */
 const give = ({ buyer }: KeptBuyer): Promise<boolean> =>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { reactive } from 'vue';
 import { features, schools, specs, type SchoolKey } from '@fair-gable/core';
 import ChoiceList from '../base/ChoiceList.vue';
 import { ask } from '../api/client.ts';
+import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -18,27 +18,31 @@ const onBenches: readonly SchoolKey[] = ['tow-margin'];
 const told = new Set([...[...specs, ...features].map((entry) => entry.school), ...onBenches]);
 const offered = schools.filter(({ key }) => told.has(key));
 
-const views = reactive<Partial<Record<SchoolKey, string>>>({
-  ...session.session?.yard.houseViews,
+const { draft: views, keepWith } = useDraft<Partial<Record<SchoolKey, string>>>({
+  place: () => 'settings.views',
+  what: () => 'House views',
+  fresh: () => ({ ...session.session?.yard.houseViews }),
 });
 const choicesOf = (key: SchoolKey) => [
   { key: '', label: 'no view of ours' },
   ...(schools.find((s) => s.key === key)?.sides ?? []),
 ];
 const set = (key: SchoolKey, side: string): void => {
-  if (side) views[key] = side;
-  else Reflect.deleteProperty(views, key);
+  const others = Object.fromEntries(Object.entries(views.value).filter(([one]) => one !== key));
+  views.value = side ? { ...others, [key]: side } : others;
 };
 
 const keep = (): Promise<boolean> =>
-  save(async () => {
-    const yard = session.session?.yard;
-    if (!yard) return;
-    const { name, system } = yard;
-    await ask('PUT', '/api/yard', { name, system, houseViews: { ...views } });
-    await session.reload();
-    emit('changed');
-  }, 'Kept, for everybody of this yard.');
+  keepWith(() =>
+    save(async () => {
+      const yard = session.session?.yard;
+      if (!yard) return;
+      const { name, system } = yard;
+      await ask('PUT', '/api/yard', { name, system, houseViews: { ...views.value } });
+      await session.reload();
+      emit('changed');
+    }, 'Kept, for everybody of this yard.'),
+  );
 </script>
 
 <template>

@@ -7,7 +7,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { legs, routesOf, usualRoutes, type LegKey, type Route } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
-import { useDraft } from '../draft/index.ts';
+import { useDraft, useDrafts } from '../draft/index.ts';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
 import { useSession } from './session.ts';
@@ -19,14 +19,39 @@ const { busy, done, problem, save } = useSaving();
 
 const own = computed<readonly Route[]>(() => session.session?.yard.routes ?? []);
 const all = computed(() => routesOf(own.value));
-const key = ref(usualRoutes[0]?.key ?? '');
-/** One that was only begun is not in the list yet. */
-const begun = ref<Route>();
-const { draft: editing, keepWith } = useDraft({
-  place: () => `settings.routes.${key.value}`,
+const drafts = useDrafts();
+const placeOf = (route: string): string => `settings.routes.${route}`;
+const waits = (route: string): boolean => drafts.all.has(placeOf(route));
+/** One that nobody has kept yet. */
+const begun = 'new';
+const firstKey = usualRoutes[0]?.key ?? '';
+/** What was typed and not kept is there again. */
+const key = ref([begun, ...all.value.map((route) => route.key)].find(waits) ?? firstKey);
+/** The way whose parts a new one begins with. */
+const like = ref(firstKey);
+const blank = (): Route => ({
+  key: begun,
+  label: 'Our way round',
+  legs: all.value.find((route) => route.key === like.value)?.legs ?? [],
+  endsClosed: false,
+});
+const choices = computed(() => [
+  ...all.value.map((route) => ({
+    key: route.key,
+    label: waits(route.key) ? `${route.label} – typed, not kept yet` : route.label,
+  })),
+  ...(key.value === begun || waits(begun) ? [{ key: begun, label: 'A new way round' }] : []),
+]);
+const {
+  draft: editing,
+  isTyped,
+  clear,
+  keepWith,
+} = useDraft({
+  place: () => placeOf(key.value),
   what: () => 'A way round',
   fresh: (): { route?: Route | undefined } => ({
-    route: all.value.find((route) => route.key === key.value) ?? begun.value,
+    route: key.value === begun ? blank() : all.value.find((route) => route.key === key.value),
   }),
 });
 const draft = computed({
@@ -91,22 +116,23 @@ const send = async (routes: readonly Route[], news: string): Promise<boolean> =>
 };
 const others = computed(() => own.value.filter((route) => route.key !== key.value));
 const keep = async (): Promise<void> => {
-  const route = draft.value;
-  if (route) await keepWith(() => send([...others.value, route], `${route.label} is kept.`));
+  if (!draft.value) return;
+  const route = { ...draft.value, key: key.value === begun ? crypto.randomUUID() : key.value };
+  const put = () => send([...others.value, route], `${route.label} is kept.`);
+  if (await keepWith(put)) key.value = route.key;
 };
 const back = async (): Promise<void> => {
   await send(others.value, isUsual.value ? 'As it usually is.' : 'Taken off.');
-  if (!isUsual.value) key.value = usualRoutes[0]?.key ?? '';
+  clear();
+  if (!isUsual.value) key.value = firstKey;
+};
+const leave = (): void => {
+  clear();
+  if (key.value === begun) key.value = like.value;
 };
 const fresh = (): void => {
-  const made: Route = {
-    key: crypto.randomUUID(),
-    label: 'Our way round',
-    legs: [...(draft.value?.legs ?? [])],
-    endsClosed: false,
-  };
-  begun.value = made;
-  key.value = made.key;
+  if (key.value !== begun) like.value = key.value;
+  key.value = begun;
 };
 </script>
 
@@ -118,7 +144,7 @@ const fresh = (): void => {
       lacks drops out.
     </p>
     <div class="fields">
-      <SelectField v-model="key" label="Way round" :choices="all" />
+      <SelectField v-model="key" label="Way round" :choices="choices" />
       <Button severity="secondary" label="A way of our own" @click="fresh" />
     </div>
     <form v-if="draft" @submit.prevent="keep">
@@ -187,6 +213,13 @@ const fresh = (): void => {
           :label="isUsual ? 'Back to the usual order' : 'Take it off'"
           :disabled="busy"
           @click="back"
+        />
+        <Button
+          v-if="isTyped || key === begun"
+          type="button"
+          severity="secondary"
+          label="Leave it as it was"
+          @click="leave"
         />
       </p>
     </form>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useSessionStorage } from '@vueuse/core';
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -19,6 +18,7 @@ import {
   type Step,
 } from '@fair-gable/core';
 import { saying } from '../api/client.ts';
+import { useTried } from '../draft/index.ts';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useOutbox } from '../outbox/index.ts';
@@ -55,12 +55,11 @@ interface AtStop {
   readonly chosen?: string | undefined;
 }
 const untouched: AtStop = { later: [], all: false };
-const kept = useSessionStorage<Record<string, AtStop>>('round', {});
-const stopKey = computed(() => `${props.unit.id}.${here.value}`);
-const atStop = computed(() => kept.value[stopKey.value] ?? untouched);
-const setAtStop = (more: Partial<AtStop>): void => {
-  kept.value = { ...kept.value, [stopKey.value]: { ...atStop.value, ...more } };
-};
+const { value: atStop, set } = useTried<AtStop>(
+  () => `round.${props.unit.id}.${here.value}`,
+  () => untouched,
+);
+const setAtStop = (more: Partial<AtStop>): void => set({ ...atStop.value, ...more });
 const later = computed(() => new Set(atStop.value.later));
 const all = computed(() => atStop.value.all);
 const chosen = computed(() => atStop.value.chosen);

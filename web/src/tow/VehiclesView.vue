@@ -2,13 +2,14 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, onMounted } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import {
   formatQuantity,
   vehicleFigures,
   type Vehicle,
   type VehicleFigureKey,
 } from '@fair-gable/core';
-import { useDraft } from '../draft/index.ts';
+import { DraftMark, useDraft } from '../draft/index.ts';
 import FormNews from '../people/FormNews.vue';
 import { useSaving } from '../people/saved.ts';
 import { useSession } from '../people/session.ts';
@@ -23,22 +24,29 @@ const { busy, done, problem, save } = useSaving();
 const mayWrite = computed(() => session.may('record'));
 onMounted(() => vehicles.load());
 
+const route = useRoute();
+const router = useRouter();
+/** One that nobody has kept yet. */
+const blank: Vehicle = { key: 'new', label: '', kind: 'buyer', figures: {} };
+/** The vehicle whose figures are open is in the address: a draft's way back leads to it. */
+const opened = computed(() => route.query['vehicle']?.toString());
+const open = (vehicle?: string): Promise<unknown> => router.replace({ query: { vehicle } });
 const {
   draft: editing,
   clear,
   keepWith,
-} = useDraft({
-  place: () => 'vehicles',
-  what: () => 'A vehicle',
-  fresh: (): { vehicle?: Vehicle } => ({}),
-  // One that is only opened was not typed.
-  typed: ({ vehicle }) =>
-    vehicles.all.some((one) => JSON.stringify(one) === JSON.stringify(vehicle)) ? {} : { vehicle },
+} = useDraft<{ vehicle?: Vehicle | undefined }>({
+  place: () => `vehicles.${opened.value ?? ''}`,
+  what: () => vehicles.all.find(({ key }) => key === opened.value)?.label ?? 'A buyer’s vehicle',
+  fresh: () => {
+    const known = vehicles.all.find(({ key }) => key === opened.value);
+    return { vehicle: opened.value === blank.key ? blank : known };
+  },
 });
 const draft = computed({
   get: () => editing.value.vehicle,
   set: (vehicle) => {
-    editing.value = vehicle ? { vehicle } : {};
+    editing.value = { vehicle };
   },
 });
 const groups = computed(() => [
@@ -58,22 +66,22 @@ const text = ({ figures }: Vehicle, key: VehicleFigureKey): string => {
   return figure ? formatQuantity(figure.amount, 'weight', session.system) : '';
 };
 
-const fresh = (): void => {
-  draft.value = { key: crypto.randomUUID(), label: '', kind: 'buyer', figures: {} };
-};
-const open = (vehicle: Vehicle): void => {
-  draft.value = draft.value?.key === vehicle.key ? undefined : vehicle;
-};
 const keepIt = async (): Promise<void> => {
   const vehicle = draft.value;
   if (!vehicle) return;
   const label = vehicle.label.trim();
-  await keepWith(() => save(() => vehicles.put({ ...vehicle, label }), `${label} is kept.`));
+  const key = vehicle.key === blank.key ? crypto.randomUUID() : vehicle.key;
+  const put = () => vehicles.put({ ...vehicle, key, label });
+  if (await keepWith(() => save(put, `${label} is kept.`))) await open();
+};
+const leave = (): Promise<unknown> => {
+  clear();
+  return open();
 };
 const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
   const news =
     kind === 'class' ? `${label} has its usual figures again.` : `${label} is taken off.`;
-  if (await save(() => vehicles.drop(key), news)) clear();
+  if (await save(() => vehicles.drop(key), news)) await leave();
 };
 </script>
 
@@ -82,7 +90,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
     <header class="page-head">
       <h1 id="vehicles-title">Vehicles that tow</h1>
       <p class="soft">middling figures of no maker; a vehicle’s own labels go before them</p>
-      <Button v-if="mayWrite" class="onward" label="A buyer’s vehicle" @click="fresh" />
+      <Button v-if="mayWrite" class="onward" label="A buyer’s vehicle" @click="open(blank.key)" />
     </header>
     <p v-if="vehicles.problem" class="page-part wrong" role="alert">{{ vehicles.problem }}</p>
     <FormNews class="page-part" :done="done" :problem="problem" />
@@ -114,7 +122,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
           :disabled="busy"
           @click="drop(draft)"
         />
-        <Button severity="secondary" text label="Leave it" @click="draft = undefined" />
+        <Button severity="secondary" text label="Leave it" @click="leave" />
       </p>
     </form>
     <div v-for="group in groups" :key="group.key" class="page-part">
@@ -155,10 +163,11 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
                   v-if="mayWrite"
                   severity="secondary"
                   text
-                  :label="draft?.key === vehicle.key ? 'Close' : 'Change'"
-                  :aria-label="`Change ${vehicle.label}`"
-                  @click="open(vehicle)"
+                  :label="opened === vehicle.key ? 'Close' : 'Change'"
+                  :aria-label="`${opened === vehicle.key ? 'Close' : 'Change'} ${vehicle.label}`"
+                  @click="open(opened === vehicle.key ? undefined : vehicle.key)"
                 />
+                <DraftMark v-if="opened !== vehicle.key" :place="`vehicles.${vehicle.key}`" />
               </td>
             </tr>
           </tbody>

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { preparationsFor, type NeedKey, type Point, type UnitRecord } from '@fair-gable/core';
+import { useTried } from '../draft/index.ts';
 
-/** What must be on, out, cold or staged before this walk, by when; ticked off as it is done. */
+/**
+ * What must be on, out, cold or staged before this walk, by when; ticked off as it is done. A tick holds for a day: what was
+ * cold yesterday is not cold now.
+ */
 const props = defineProps<{
   unit: string;
   record: UnitRecord;
@@ -15,11 +18,16 @@ const props = defineProps<{
 const rows = computed(() =>
   preparationsFor(props.record, props.points, props.needs, props.operates),
 );
-const done = useSessionStorage<Record<string, boolean>>(`walk-ready-${props.unit}`, {});
-const toggle = (key: string): void => {
-  done.value = { ...done.value, [key]: !done.value[key] };
-};
-const left = computed(() => rows.value.filter(({ key }) => !done.value[key]).length);
+/** When each was ticked. */
+const { value: ticked, set } = useTried<Readonly<Record<string, string>>>(
+  () => `ready.${props.unit}`,
+  () => ({}),
+);
+const holds = 24 * 60 * 60 * 1000;
+const isDone = (key: string): boolean => Date.now() - Date.parse(ticked.value[key] ?? '') < holds;
+const toggle = (key: string): void =>
+  set({ ...ticked.value, [key]: isDone(key) ? '' : new Date().toISOString() });
+const left = computed(() => rows.value.filter(({ key }) => !isDone(key)).length);
 const before = (minutes: number): string =>
   minutes >= 120 ? `${Math.round(minutes / 60)} h before` : `${minutes} min before`;
 </script>
@@ -32,7 +40,7 @@ const before = (minutes: number): string =>
     <ul>
       <li v-for="row in rows" :key="row.key">
         <label>
-          <input type="checkbox" :checked="done[row.key] ?? false" @change="toggle(row.key)" />
+          <input type="checkbox" :checked="isDone(row.key)" @change="toggle(row.key)" />
           <span>
             {{ row.what }} <span class="soft small">{{ before(row.lead) }}</span>
             <span v-if="row.caution" class="small caution">{{ row.caution }}</span>

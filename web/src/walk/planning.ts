@@ -1,4 +1,3 @@
-import { useSessionStorage } from '@vueuse/core';
 import {
   computed,
   onScopeDispose,
@@ -23,10 +22,11 @@ import {
   type Route,
   type UnitRecord,
 } from '@fair-gable/core';
+import { useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { walkWorker } from './worker.ts';
 
-/** What somebody wants of a walk; kept by unit while the tab is open. */
+/** What somebody wants of a walk, by unit. */
 export interface Wishes {
   readonly minutes: number;
   readonly audiences: readonly Audience[];
@@ -66,11 +66,12 @@ export const usePlanning = (
   points: () => readonly Point[],
 ): Planning => {
   const session = useSession();
-  const all = useSessionStorage<Record<string, Wishes>>('walk-wishes', {});
-  const wishes = computed<Wishes>(() => ({ ...first, ...all.value[unit()] }));
-  const set = (more: Partial<Wishes>): void => {
-    all.value = { ...all.value, [unit()]: { ...wishes.value, ...more } };
-  };
+  const tried = useTried(
+    () => `plan.${unit()}`,
+    () => first,
+  );
+  const wishes = tried.value;
+  const set = (more: Partial<Wishes>): void => tried.set({ ...wishes.value, ...more });
   const reset = (): void => set({ pinned: [], dropped: [] });
 
   const routes = computed(() => routesOf(session.session?.yard.routes ?? []));
