@@ -40,12 +40,6 @@ const microseconds = (work: () => number, rounds: number): number => {
   return runs.toSorted((a, b) => a - b)[4] ?? Number.NaN;
 };
 
-type Amount = 'gvwr' | 'uvw';
-const amount = (file: UnitFile, key: Amount): number => {
-  const value = file.record.specs[key]?.value;
-  return value?.kind === 'quantity' ? value.amount : Number.NaN;
-};
-
 type Values = Readonly<Partial<Record<string, { readonly value: SpecValue }>>>;
 type States = Readonly<Partial<Record<string, { readonly value: { readonly state: string } }>>>;
 
@@ -97,18 +91,11 @@ const events = plan.points.reduce<readonly WalkEvent[]>(
   [],
 );
 
-/** A unit whose numbers all agree: the capacity is just what its weights leave. */
-const agreeing = files.find((f) => checkRecord(f.record, look).every((o) => o.field === 'ccc'));
-if (!agreeing) throw new Error('no demo unit agrees but for its capacity');
-const ccc: Change = {
-  part: 'specs',
-  key: 'ccc',
-  value: { kind: 'quantity', amount: amount(agreeing, 'gvwr') - amount(agreeing, 'uvw') },
-  how: 'read',
-  basedOn: 1,
-};
-const sound: UnitFile = { ...agreeing, record: applyChange(agreeing.record, ccc, 'bench', '') };
-if (checkRecord(sound.record, look).length > 0) throw new Error('the sound unit is not sound');
+/** The record with the least to object to: what a check costs where it finds nothing. */
+const sound = files.toSorted(
+  (a, b) => checkRecord(a.record, look).length - checkRecord(b.record, look).length,
+)[0];
+if (!sound) throw new Error('no demo units');
 const first = checkAgain(undefined, sound.record, look);
 const steps: Change = {
   part: 'specs',
@@ -122,7 +109,7 @@ const objections = sum(files.map((f) => checkRecord(f.record, look).length));
 
 const benchmarks = [
   {
-    what: `all ${rules.length} checks of a record with nothing to object to`,
+    what: `all ${rules.length} checks of the record with the least to object to`,
     against: 'a bare loop that reads and compares the same inputs',
     rounds: 1000,
     ours: () => checkRecord(sound.record, look).length,

@@ -73,10 +73,13 @@ const loadAgain = (): void => window.location.reload();
       :aria-label="`${drafts.list.length} typed and not kept yet`"
       >✎ {{ drafts.list.length }}<span class="what"> typed, not kept</span></RouterLink
     >
-    <RouterLink v-if="outbox.unsent > 0 && edits.saving === 0" :to="{ name: 'unsent' }">{{
-      words
-    }}</RouterLink>
-    <span v-else>{{ words }}</span>
+    <RouterLink
+      v-if="outbox.unsent > 0 && edits.saving === 0"
+      :to="{ name: 'unsent' }"
+      class="words"
+      >{{ words }}</RouterLink
+    >
+    <span v-else class="words">{{ words }}</span>
   </p>
 </template>
 
@@ -110,6 +113,33 @@ button {
 @media (width < 760px) {
   .what {
     display: none;
+  }
+
+  /* One line beside the mark and the buttons; only what is wrong may take more. */
+  .state {
+    flex: 1;
+    min-width: 0;
+    gap: 2px 8px;
+    justify-content: end;
+  }
+
+  .state:not(:has(.wrong)) {
+    flex-wrap: nowrap;
+  }
+
+  .state > * {
+    flex: none;
+  }
+
+  .state > .words {
+    flex: 0 1 auto;
+    min-width: 0;
+  }
+
+  span.words {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   button,

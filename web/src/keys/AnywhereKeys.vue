@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { defineAsyncComponent, watch } from 'vue';
+import { defineAsyncComponent, ref, watch } from 'vue';
 import { isKeyAlone } from './keys.ts';
 
 /** F finds a unit, ? shows the keys: what is open over the page. */
@@ -16,7 +16,16 @@ const UnitFinder = defineAsyncComponent(() => import('../yard/UnitFinder.vue'));
 const open = defineModel<'keys' | 'finder' | undefined>('open');
 /** Where the focus was, to be given back. */
 let from: Element | null = null;
-watch(open, (which) => which && (from = document.activeElement), { flush: 'sync' });
+/** What is typed after F before the finder is there to take it. */
+const ahead = ref('');
+watch(
+  open,
+  (which) => {
+    if (which) from = document.activeElement;
+    ahead.value = '';
+  },
+  { flush: 'sync' },
+);
 
 const close = (isLed = false): void => {
   open.value = undefined;
@@ -25,6 +34,12 @@ const close = (isLed = false): void => {
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!isKeyAlone(event)) return;
+  if (open.value === 'finder') {
+    if (event.key.length > 1 && event.key !== 'Enter') return;
+    event.preventDefault();
+    ahead.value += event.key === 'Enter' ? '\n' : event.key;
+    return;
+  }
   const which = event.key === '?' ? 'keys' : 'finder';
   if (which === 'finder' && (event.key.toLowerCase() !== 'f' || !props.mayLeave)) return;
   event.preventDefault();
@@ -34,5 +49,5 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <KeysDialog v-if="open === 'keys'" @close="close()" />
-  <UnitFinder v-if="open === 'finder'" @close="close()" @went="close(true)" />
+  <UnitFinder v-if="open === 'finder'" :ahead="ahead" @close="close()" @went="close(true)" />
 </template>

@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { computed, onMounted } from 'vue';
 import { nameOf } from '@fair-gable/core';
-import { DraftList, useDrafts } from '../draft/index.ts';
+import { DraftList } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import OwnClashes from '../record/OwnClashes.vue';
 import { useUnits } from '../yard/units.ts';
@@ -12,7 +12,6 @@ import type { KeptDeclined } from './shelf.ts';
 
 /** What this person did on this device and the server does not have; and what wants a decision. */
 const outbox = useOutbox();
-const drafts = useDrafts();
 const units = useUnits();
 const session = useSession();
 
@@ -26,13 +25,8 @@ const unitName = (id: string): string => {
 };
 const told = (item: Parameters<typeof describe>[0]) => describe(item, unitName, session.system);
 
-const isEmpty = computed(
-  () =>
-    outbox.unsent +
-      outbox.shelf.clashes.length +
-      outbox.shelf.declined.length +
-      drafts.list.length ===
-    0,
+const isSent = computed(
+  () => outbox.unsent + outbox.shelf.clashes.length + outbox.shelf.declined.length === 0,
 );
 
 /** The entry as a file, for whoever can still do something with it. */
@@ -54,7 +48,7 @@ const leaveOut = (declined: KeptDeclined): void => {
 <template>
   <div class="unsent">
     <h1>Not sent yet</h1>
-    <p v-if="isEmpty" class="empty">
+    <p v-if="isSent" class="empty">
       Everything you did here is on the server. What you do without a network waits here, and is
       sent by itself.
     </p>

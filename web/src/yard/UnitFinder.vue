@@ -1,29 +1,30 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete';
 import Dialog from 'primevue/dialog';
-import { computed, nextTick, onMounted, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { calledText, isFoundIn, nameOf, particularsOf } from '@fair-gable/core';
 import { useUnits, type YardUnit } from './units.ts';
 
 /** Finds a unit by what it is called, and goes to the same place of it where one stands at a unit. */
+const props = defineProps<{
+  /** What was typed before this was here to take it; a new line is Enter. */
+  ahead: string;
+}>();
 const emit = defineEmits<{ close: []; went: [] }>();
 const units = useUnits();
 const route = useRoute();
 const router = useRouter();
 
-onMounted(() => {
-  if (!units.loaded) void units.load();
-});
 
 const most = 8;
 const typed = ref<string | YardUnit>('');
 const asked = ref('');
-const found = computed(() =>
+const calledSo = (text: string): readonly YardUnit[] =>
   [...units.units.values()]
-    .filter(({ record }) => isFoundIn(calledText(record), asked.value))
-    .slice(0, most),
-);
+    .filter(({ record }) => isFoundIn(calledText(record), text))
+    .slice(0, most);
+const found = computed(() => [...calledSo(asked.value)]);
 
 /** A walk's log is of one unit; every other place is there for each. */
 const placeOf = (unit: string) => {
@@ -33,6 +34,37 @@ const placeOf = (unit: string) => {
     ? { name: route.name, params: { id: unit, ...(station ? { station } : {}) } }
     : { name: 'record', params: { id: unit } };
 };
+
+/** Once the yard is here; whoever is quick waits for it, and is not forgotten. */
+const loading = units.loaded ? Promise.resolve() : units.load();
+const goToFirst = async (text: string): Promise<void> => {
+  await loading;
+  const [first] = calledSo(text);
+  if (first) await go(first);
+};
+/** Enter means what is typed, also where the list beneath has not come to it yet. */
+const onEnter = (event: KeyboardEvent): void => {
+  if (typeof typed.value !== 'string' || !typed.value.trim() || typed.value === asked.value) return;
+  event.stopPropagation();
+  event.preventDefault();
+  void goToFirst(typed.value);
+};
+/** The list opens for what was typed before there was one. */
+const search = async (): Promise<void> => {
+  await nextTick();
+  document.querySelector('#find-unit')?.dispatchEvent(new Event('input'));
+};
+watch(
+  () => props.ahead,
+  (now, before = '') => {
+    const [text = '', ...entered] = now.slice(before.length).split('\n');
+    typed.value = `${typeof typed.value === 'string' ? typed.value : ''}${text}`;
+    asked.value = typed.value;
+    if (entered.length > 0) void goToFirst(typed.value);
+    else if (text) void search();
+  },
+  { immediate: true },
+);
 
 const go = async (unit: YardUnit): Promise<void> => {
   await router.push(placeOf(unit.id));
@@ -65,6 +97,7 @@ const go = async (unit: YardUnit): Promise<void> => {
       :empty-search-message="
         units.loaded ? 'No unit of this yard is called so.' : 'The yard is still being opened…'
       "
+      @keydown.enter.capture="onEnter"
       @complete="(event) => (asked = event.query)"
       @option-select="(event) => go(event.value)"
     >
