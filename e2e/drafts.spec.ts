@@ -52,7 +52,7 @@ const editors: readonly Editor[] = [
     typed: 'a dent, as long as a thumb',
     keep: async (page) => {
       await page.getByRole('combobox', { name: 'What' }).focus();
-      await page.keyboard.type('dent');
+      await page.keyboard.type('scratch');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');
       await page.getByLabel('Station').first().selectOption({ index: 2 });

@@ -187,8 +187,9 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
     await page.keyboard.type(text);
     await page.keyboard.press('Tab');
   }
-  // New or used: one field, one Tab; the arrows choose in it.
-  await page.keyboard.press('Space');
+  // New or used: one field, one Tab; letters choose in it, a whole word too.
+  await page.keyboard.type('used');
+  await expect(page.getByRole('button', { name: 'used' })).toHaveAttribute('aria-pressed', 'true');
   // How it is known, whether one by one, and the VIN.
   for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
   await page.keyboard.type('9TPPT1419T1000777');
@@ -350,6 +351,10 @@ test('every key on the page of keys does what it says', async ({ page }) => {
   await expect(row(page, 'jackLight').locator('.states button').nth(1)).toBeFocused();
   await page.keyboard.press('ArrowLeft');
   await expect(row(page, 'jackLight').locator('.states button').first()).toBeFocused();
+  await page.keyboard.type('none');
+  await expect
+    .poll(async () => (await recordOf(page)).features.jackLight?.value.state)
+    .toBe('none');
   await page.keyboard.press('Tab');
   await expect(row(page, 'jackLight').locator('.states button:focus')).toHaveCount(0);
 

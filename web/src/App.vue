@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Search, Settings, Sun } from '@lucide/vue';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import AnywhereKeys from './keys/AnywhereKeys.vue';
 import BrandMark from './base/BrandMark.vue';
@@ -35,6 +35,16 @@ const place = computed(() => {
   if (route.name === 'walk-in' || route.name === 'vehicles') return 'numbers';
   return String(route.name).startsWith('model-sheet') ? 'sheets' : 'yard';
 });
+
+/** What had the focus may be gone with its page: the keys go on at what came in its place. */
+watch(
+  () => route.path,
+  async () => {
+    await nextTick();
+    if (document.activeElement === document.body)
+      document.querySelector<HTMLElement>('#content')?.focus({ preventScroll: true });
+  },
+);
 
 watch(
   () => session.session?.yard.id,

@@ -9,6 +9,7 @@ import { registerSW } from 'virtual:pwa-register';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
+import { listWords } from './style/list-words.ts';
 import { useMode } from './style/mode.ts';
 import { fieldNotebook } from './style/preset.ts';
 
@@ -21,6 +22,9 @@ useMode(pinia);
 
 createApp(App)
   .use(pinia)
-  .use(PrimeVue, { theme: { preset: fieldNotebook, options: { darkModeSelector: false } } })
+  .use(PrimeVue, {
+    theme: { preset: fieldNotebook, options: { darkModeSelector: false } },
+    locale: listWords,
+  })
   .use(router)
   .mount('#app');

@@ -6,7 +6,6 @@ import { computed } from 'vue';
 import {
   changesToFit,
   featureEntry,
-  features,
   fittedHere,
   fittedPounds,
   formatDate,
@@ -19,6 +18,7 @@ import {
   type Fitted,
   type LooseItem,
 } from '@fair-gable/core';
+import { featureChoices } from '../base/field-choices.ts';
 import SelectField from '../base/SelectField.vue';
 import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
@@ -94,7 +94,6 @@ const sides = [
   { key: 'front', label: 'front' },
   { key: 'rear', label: 'rear' },
 ] as const;
-const fittable = features.map(({ key, label }) => ({ key, label }));
 
 const quantity = (label: string, text: string, display: 'weight' | 'feet'): number | undefined => {
   const read = parseQuantity(text, display, session.system);
@@ -237,7 +236,7 @@ const strike = (id: string): Promise<boolean> =>
           <SelectField
             v-model="line.feature"
             label="Which feature it is"
-            :choices="fittable"
+            :choices="featureChoices"
             filter
             clearable
             placeholder="none of them"

@@ -19,11 +19,14 @@ const said = useSaid();
 const problem = ref('');
 
 const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
+const isSaved = computed(
+  () => outbox.unsent === 0 && edits.saving === 0 && !said.text && open.value === 0,
+);
 const words = computed(() => {
   if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
   if (edits.saving > 0) return '◌ saving';
   if (said.text) return `● ${said.text}`;
-  return open.value > 0 ? '● the rest is saved' : '● everything saved';
+  return '● the rest is saved';
 });
 
 const undo = async (): Promise<void> => {
@@ -79,7 +82,10 @@ const loadAgain = (): void => window.location.reload();
       class="words"
       >{{ words }}</RouterLink
     >
-    <span v-else class="words">{{ words }}</span>
+    <span v-else class="words"
+      ><template v-if="isSaved">● <span class="what">everything </span>saved</template
+      ><template v-else>{{ words }}</template></span
+    >
   </p>
 </template>
 

@@ -2,11 +2,12 @@
 import Select from 'primevue/select';
 import { useId } from 'vue';
 import ChoiceList from './ChoiceList.vue';
+import { searched } from './field-choices.ts';
 
 /** One of many choices, in a list that opens, under its label. */
 defineProps<{
   label: string;
-  choices: readonly { readonly key: K; readonly label: string }[];
+  choices: readonly { readonly key: K; readonly label: string; readonly words?: string }[];
   placeholder?: string;
   /** A long list is searched: what one types goes into its search from the first letter. */
   filter?: boolean;
@@ -28,6 +29,7 @@ const id = useId();
       option-value="key"
       :placeholder="placeholder ?? ''"
       filter
+      :filter-fields="searched"
       auto-filter-focus
       reset-filter-on-hide
       :show-clear="clearable"

@@ -21,9 +21,38 @@ const standAt = (group: HTMLElement, button: Element | null | undefined): void =
   for (const one of all) one.tabIndex = one === stop ? 0 : -1;
 };
 
+/** Letters that follow one another within this belong to one word, ms. */
+const wordEnds = 700;
+let word = { group: null as HTMLElement | null, text: '', at: 0 };
+
+/** The button whose words begin with what is typed; the same letter again is the next of its letter. */
+const namedBy = (group: HTMLElement, letter: string): HTMLButtonElement | undefined => {
+  const isGoingOn = word.group === group && performance.now() - word.at < wordEnds;
+  word = { group, text: (isGoingOn ? word.text : '') + letter, at: performance.now() };
+  const all = buttonsOf(group);
+  const begins = (text: string) =>
+    all.filter((one) => one.textContent.trim().toLowerCase().startsWith(text));
+  const isRepeated = [...word.text].every((one) => one === letter);
+  const named = begins(isRepeated ? letter : word.text);
+  const here = named.findIndex((one) => one === document.activeElement);
+  return named[isRepeated ? (here + 1) % named.length : 0];
+};
+
+/** Letters choose, as in a list. */
+const onLetter = (event: KeyboardEvent, group: HTMLElement): void => {
+  const button = namedBy(group, event.key.toLowerCase());
+  if (!button) return;
+  event.preventDefault();
+  standAt(group, button);
+  button.focus();
+  if (button.getAttribute('aria-pressed') !== 'true') button.click();
+};
+
 const onKey = (event: KeyboardEvent): void => {
   const step = steps[event.key];
   const group = event.currentTarget as HTMLElement;
+  const isAlone = !event.ctrlKey && !event.metaKey && !event.altKey;
+  if (isAlone && /^\p{L}$/u.test(event.key)) return onLetter(event, group);
   const all = buttonsOf(group);
   const at = all.findIndex((one) => one === event.target);
   if (step === undefined || at < 0) return;
@@ -33,7 +62,7 @@ const onKey = (event: KeyboardEvent): void => {
   next?.focus();
 };
 
-/** Buttons that are one field: one Tab goes in, the next goes on; arrows go from one to the other. */
+/** Buttons that are one field: one Tab goes in, the next goes on; arrows go from one to the other, letters choose. */
 export const vOneTab: Directive<HTMLElement> = {
   mounted: (group) => {
     standAt(group, null);

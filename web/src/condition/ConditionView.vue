@@ -13,6 +13,7 @@ import {
   type Spot,
 } from '@fair-gable/core';
 import NumberField from '../base/NumberField.vue';
+import { vTakesFocus } from '../base/takes-focus.ts';
 import { useDraft, useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useSaving } from '../record/saving.ts';
@@ -141,6 +142,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
         </div>
         <form
           v-else-if="adding.what === 'moisture'"
+          v-takes-focus
           class="adding fields"
           @submit.prevent="addReading"
         >

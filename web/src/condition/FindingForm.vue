@@ -18,6 +18,7 @@ import {
   type StationKey,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import { vTakesFocus } from '../base/takes-focus.ts';
 import { useDraft } from '../draft/index.ts';
 
 /** What was found, how bad it is, and where. */
@@ -67,7 +68,7 @@ const cancel = (): void => {
   emit('cancel');
 };
 
-const kinds = [...findingKinds];
+const kinds = findingKinds.map(({ key, label, also }) => ({ key, label, words: also.join(', ') }));
 const all = [...gravities];
 const places = stations.filter(({ key }) => isStationKey(key));
 
@@ -92,7 +93,7 @@ const keepIt = (): void => {
 </script>
 
 <template>
-  <form class="fields" @submit.prevent="keepIt">
+  <form v-takes-focus class="fields" @submit.prevent="keepIt">
     <SelectField
       :model-value="draft.kind"
       label="What"

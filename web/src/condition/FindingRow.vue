@@ -22,6 +22,7 @@ import {
   type Verdict,
 } from '@fair-gable/core';
 import SelectField from '../base/SelectField.vue';
+import { vTakesFocus } from '../base/takes-focus.ts';
 import { DraftMark, useDraft, useDrafts } from '../draft/index.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import FindingForm from './FindingForm.vue';
@@ -127,7 +128,13 @@ const signedWords = computed(() => {
 
 <template>
   <li :class="{ open, gone: finding.repaired }" :data-finding="finding.kind">
-    <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
+    <button
+      v-takes-focus="open"
+      type="button"
+      class="head"
+      :aria-expanded="open"
+      @click="emit('toggle')"
+    >
       <strong>{{ kind.label }}</strong>
       <span class="soft">{{ stationEntry(finding.station).label }}</span>
       <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>

@@ -48,7 +48,10 @@ export const keyGroups: readonly KeyGroup[] = [
       { keys: ['F'], does: 'Find a unit and go to it' },
       { keys: ['?'], does: 'Show these keys' },
       { keys: ['Esc'], does: 'Close what lies over the page, or an open field' },
-      { keys: ['←', '→'], does: 'From one to the next in a group of buttons; Tab leaves it' },
+      {
+        keys: ['←', '→'],
+        does: 'From one to the next in a group of buttons, where letters choose; Tab leaves it',
+      },
     ],
   },
   {

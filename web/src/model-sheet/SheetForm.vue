@@ -4,9 +4,8 @@ import InputText from 'primevue/inputtext';
 import MultiSelect from 'primevue/multiselect';
 import Textarea from 'primevue/textarea';
 import ToggleSwitch from 'primevue/toggleswitch';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import {
-  features,
   freeKey,
   isSpecKey,
   noValues,
@@ -15,6 +14,7 @@ import {
   type ModelSheet,
   type SheetPackage,
 } from '@fair-gable/core';
+import { featureChoices, searched } from '../base/field-choices.ts';
 import NumberField from '../base/NumberField.vue';
 import { useSession } from '../people/session.ts';
 import { readTyped } from '../record/typing.ts';
@@ -72,7 +72,6 @@ const addMidYear = (): void => {
   set({ midYear: [...props.sheet.midYear, change] });
 };
 
-const featureChoices = features.map(({ key, label }) => ({ key, label }));
 const sisterChoices = computed(() =>
   sheets.plain
     .filter((s) => s.id !== props.sheet.id && s.floorPlan !== '')
@@ -111,11 +110,13 @@ const written = (of: string, take: (text: string) => void): void => {
   take(text);
 };
 
-/** What keeps the sheet from being looked at, in a sentence. */
-const problem = computed(() => {
-  const unread = Object.entries(texts.value).filter(([of, text]) => isUnread(of, text)).length;
-  if (unread > 0)
-    return `${unread === 1 ? 'One value' : `${unread} values`} cannot be read yet; it stands beside the field.`;
+const unread = computed(() => {
+  const count = Object.entries(texts.value).filter(([of, text]) => isUnread(of, text)).length;
+  if (count === 0) return '';
+  return `${count === 1 ? 'One value' : `${count} values`} cannot be read yet; it stands beside the field.`;
+});
+/** What is wanted still, in a sentence; said once somebody wants to see what the sheet touches. */
+const missing = computed(() => {
   const { series, midYear, objections, packages } = props.sheet;
   if (series.trim() === '') return 'Series: give the sheet one.';
   if (packages.some((p) => p.name.trim() === '')) return 'Packages: each needs a name.';
@@ -129,10 +130,15 @@ const problem = computed(() => {
   }
   return '';
 });
+const isAsked = ref(false);
+const look = (): void => {
+  isAsked.value = true;
+  if (!unread.value && !missing.value) emit('look');
+};
 </script>
 
 <template>
-  <form class="form" @submit.prevent="emit('look')">
+  <form class="form" @submit.prevent="look">
     <fieldset>
       <legend>Which model</legend>
       <label for="series">Series</label>
@@ -218,6 +224,7 @@ const problem = computed(() => {
           option-label="label"
           option-value="key"
           filter
+          :filter-fields="searched"
           auto-filter-focus
           reset-filter-on-hide
           :aria-labelledby="`replaces-${i}`"
@@ -280,6 +287,7 @@ const problem = computed(() => {
           option-label="label"
           option-value="key"
           filter
+          :filter-fields="searched"
           auto-filter-focus
           reset-filter-on-hide
           :aria-labelledby="`without-${i}`"
@@ -323,13 +331,10 @@ const problem = computed(() => {
       />
     </fieldset>
     <footer>
-      <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-      <Button
-        type="submit"
-        label="See what it touches"
-        :disabled="problem !== ''"
-        :loading="busy"
-      />
+      <p v-if="unread || (isAsked && missing)" class="wrong" role="alert">
+        {{ unread || missing }}
+      </p>
+      <Button type="submit" label="See what it touches" :loading="busy" />
       <Button
         type="button"
         severity="secondary"

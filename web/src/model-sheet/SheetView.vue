@@ -23,6 +23,7 @@ const sheets = useSheets();
 const session = useSession();
 const router = useRouter();
 
+const thisYear = new Date().getFullYear();
 const isNew = computed(() => props.sheet === 'new');
 const kept = computed(() => sheets.all.find(({ sheet }) => sheet.id === props.sheet));
 interface Drafted {
@@ -36,19 +37,20 @@ interface Drafted {
   /** It came from a file, over a sheet that is here. */
   isFromFile?: boolean;
 }
+/** As it is kept; a new one, as it was begun. */
+const isAsItWas = (sheet: ModelSheet): boolean =>
+  JSON.stringify(sheet) ===
+  JSON.stringify(isNew.value ? blankSheet(sheet.id, thisYear) : kept.value?.sheet);
 const {
   draft: editing,
   clear,
   keepWith,
 } = useDraft<Drafted>({
   place: () => `sheets.${props.sheet}`,
-  what: () => `Model sheet ${kept.value ? sheetName(kept.value.sheet) : ', a new one'}`,
+  what: () => (kept.value ? `Model sheet ${sheetName(kept.value.sheet)}` : 'A new model sheet'),
   fresh: () => ({ texts: {}, basedOn: kept.value?.version ?? 0, taken: [] }),
   // One that is only opened was not typed.
-  typed: ({ sheet, texts }) => [
-    JSON.stringify(sheet) === JSON.stringify(kept.value?.sheet) ? null : (sheet ?? null),
-    texts,
-  ],
+  typed: ({ sheet, texts }) => [sheet && !isAsItWas(sheet) ? sheet : null, texts],
 });
 const draft = computed(() => editing.value.sheet);
 const taken = computed(() => editing.value.taken);
@@ -58,8 +60,7 @@ const busy = ref(false);
 const isDropping = ref(false);
 
 const begin = (): void => {
-  if (isNew.value && !draft.value)
-    change(blankSheet(crypto.randomUUID(), new Date().getFullYear()));
+  if (isNew.value && !draft.value) change(blankSheet(crypto.randomUUID(), thisYear));
 };
 onMounted(async () => {
   await sheets.load();
@@ -96,8 +97,15 @@ watch(from, (id) => {
   const other = sheets.plain.find((sheet) => sheet.id === id);
   if (!other || !draft.value) return;
   const year = draft.value.year > other.year ? draft.value.year : other.year;
-  change(sheetFrom(other, draft.value.id, year));
+  const sheet = sheetFrom(other, draft.value.id, year);
+  begunAs.value = JSON.stringify(sheet);
+  change(sheet);
 });
+/** Once somebody wrote in it, nothing may take its place. */
+const begunAs = ref('');
+const isOnlyBegun = computed(
+  () => draft.value && (isAsItWas(draft.value) || JSON.stringify(draft.value) === begunAs.value),
+);
 
 const takeOver = (offer: Offer): void => {
   const under = draft.value ?? kept.value?.sheet;
@@ -194,13 +202,13 @@ const openOffers = computed(() =>
       </p>
       <ChangedSoFar v-if="kept" :from="kept.sheet" :to="draft" />
       <SelectField
-        v-if="isNew && others.length"
+        v-if="isNew && others.length && isOnlyBegun"
         v-model="from"
         label="Begin from a sister, or from last year’s"
         :choices="others"
         placeholder="from nothing"
         filter
-        class="notice"
+        class="notice begin"
       />
       <TouchedUnits
         v-if="touched"
@@ -250,6 +258,12 @@ const openOffers = computed(() =>
 .notice,
 .offers {
   padding: 14px 24px;
+}
+
+.begin {
+  display: grid;
+  justify-items: start;
+  gap: 3px;
 }
 
 .offers {

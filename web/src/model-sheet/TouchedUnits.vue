@@ -16,6 +16,7 @@ import {
   type HowKnown,
   type ModelSheet,
 } from '@fair-gable/core';
+import { vTakesFocus } from '../base/takes-focus.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
 import { useSheets, type Touched } from './sheets.ts';
@@ -71,7 +72,7 @@ const doubts = computed(() => {
 
 <template>
   <section class="touched" aria-labelledby="touched-title">
-    <h2 id="touched-title">
+    <h2 id="touched-title" v-takes-focus>
       {{
         units.length === 0
           ? 'No unit of this yard is touched'

@@ -4,14 +4,8 @@ import InputText from 'primevue/inputtext';
 import SelectButton from 'primevue/selectbutton';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import {
-  features,
-  isAnswered,
-  modelKeyOf,
-  questionsAbout,
-  specs,
-  type Question,
-} from '@fair-gable/core';
+import { isAnswered, modelKeyOf, questionsAbout, type Question } from '@fair-gable/core';
+import { featureChoices, specChoices } from '../base/field-choices.ts';
 import { vOneTab } from '../base/one-tab.ts';
 import SelectField from '../base/SelectField.vue';
 import { useDraft } from '../draft/index.ts';
@@ -49,8 +43,8 @@ const scopes = computed(() => [
   ...(hasModel.value ? [{ key: 'model', label: 'every unit of its model' }] : []),
 ]);
 const fields = [
-  ...specs.map(({ key, label }) => ({ key: `specs.${key}`, label })),
-  ...features.map(({ key, label }) => ({ key: `features.${key}`, label })),
+  ...specChoices.map((choice) => ({ ...choice, key: `specs.${choice.key}` })),
+  ...featureChoices.map((choice) => ({ ...choice, key: `features.${choice.key}` })),
 ];
 
 const keep = async (): Promise<void> => {

@@ -22,6 +22,7 @@ import {
   type System,
   type UnitRecord,
 } from '@fair-gable/core';
+import { vTakesFocus } from '../base/takes-focus.ts';
 import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
 import { readTyped, type Typed } from '../record/typing.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
@@ -190,7 +191,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 
 <template>
   <div ref="root" class="editor">
-    <h3>{{ entry.label }}<template v-if="isPlace">, from the coupler</template></h3>
+    <h3 v-takes-focus>{{ entry.label }}<template v-if="isPlace">, from the coupler</template></h3>
     <p class="small soft">{{ hint }}</p>
     <p v-if="caution" class="small caution">{{ caution }}</p>
 

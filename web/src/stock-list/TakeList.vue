@@ -5,15 +5,14 @@ import SelectButton from 'primevue/selectbutton';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
-  features,
   knownBy,
-  specs,
   type CellProblem,
   type Column,
   type Decimal,
   type HowKnown,
   type System,
 } from '@fair-gable/core';
+import { featureChoices, searched, specChoices } from '../base/field-choices.ts';
 import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
 import { ask, saying } from '../api/client.ts';
@@ -58,8 +57,9 @@ const problem = ref('');
 const busy = ref(false);
 
 const choices = [
-  { key: null, label: '— left out —' },
-  ...[...specs, ...features].map(({ key, label }) => ({ key, label })),
+  { key: null, label: '— left out —', words: '' },
+  ...specChoices,
+  ...featureChoices,
 ];
 const systems = (['us', 'metric'] as const).map((key) => ({ key, label: systemNames[key] }));
 const hows = knownBy.map(({ key, word }) => ({ key, label: word }));
@@ -255,6 +255,7 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
                   option-label="label"
                   option-value="key"
                   filter
+                  :filter-fields="searched"
                   auto-filter-focus
                   reset-filter-on-hide
                   placeholder="— left out —"

@@ -16,7 +16,6 @@ const units = useUnits();
 const route = useRoute();
 const router = useRouter();
 
-
 const most = 8;
 const typed = ref<string | YardUnit>('');
 const asked = ref('');

@@ -4,19 +4,18 @@ import InputText from 'primevue/inputtext';
 import MultiSelect from 'primevue/multiselect';
 import { ref } from 'vue';
 import {
-  features,
   formatQuantity,
   mostColumns,
   parseQuantity,
   sentence,
   sorts,
   specEntry,
-  specs,
   type Sort,
   type SpecKey,
   type System,
   type YardView,
 } from '@fair-gable/core';
+import { featureChoices, searched, specChoices } from '../base/field-choices.ts';
 import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 
@@ -47,8 +46,6 @@ const sortNames: Readonly<Record<Sort, string>> = {
   need: 'what they need',
 };
 const sortChoices = sorts.map((key) => ({ key, label: sortNames[key] }));
-const featureChoices = features.map(({ key, label }) => ({ key, label }));
-const columnChoices = specs.map(({ key, label }) => ({ key, label }));
 
 const shown = (amount: number | null, display: 'feet' | 'weight', system: System): string =>
   amount === null ? '' : formatQuantity(amount, display, system);
@@ -158,6 +155,7 @@ const figureChoices = [
         option-label="label"
         option-value="key"
         filter
+        :filter-fields="searched"
         auto-filter-focus
         reset-filter-on-hide
         :selection-limit="8"
@@ -185,10 +183,11 @@ const figureChoices = [
       <label id="f-columns">and show</label>
       <MultiSelect
         :model-value="[...view.columns]"
-        :options="columnChoices"
+        :options="specChoices"
         option-label="label"
         option-value="key"
         filter
+        :filter-fields="searched"
         auto-filter-focus
         reset-filter-on-hide
         :selection-limit="mostColumns"

@@ -9,6 +9,8 @@ export type LookKey = 'tyre-mismatch' | 'wall-waves' | 'water-signs' | 'last-own
 export interface FindingKind {
   readonly key: string;
   readonly label: string;
+  /** What else people call it: common practice. */
+  readonly also: readonly string[];
   /** In plain words, for whoever has not met it. */
   readonly explain: string;
   /** As a buyer reads it on the disclosure page. */
@@ -27,6 +29,7 @@ export const findingKinds = [
   {
     key: 'skin-bubbling',
     label: 'Skin bubbling',
+    also: ['bubbles', 'blisters'],
     explain:
       'Small blisters in the outer skin, most often where the sun falls; the wall behind is firm.',
     plain: 'There are blisters in the outer skin.',
@@ -37,6 +40,7 @@ export const findingKinds = [
   {
     key: 'delamination',
     label: 'Delamination suspected',
+    also: ['delam', 'bubble', 'waves', 'wavy wall'],
     explain:
       'The skin stands off the wall in waves; it gives when pressed. Water behind it until shown otherwise.',
     plain: 'The outer skin stands off the wall in places. Water may have got in.',
@@ -47,6 +51,7 @@ export const findingKinds = [
   {
     key: 'soft-spot',
     label: 'Soft spot',
+    also: ['rot', 'soft floor', 'spongy'],
     explain: 'A floor, wall or roof that gives under a hand or a foot.',
     plain: 'A place gives when it is pressed.',
     concern: 'structure',
@@ -56,6 +61,7 @@ export const findingKinds = [
   {
     key: 'seal-crack',
     label: 'Crack in a seal',
+    also: ['sealant', 'caulk', 'gasket'],
     explain: 'Sealant that is cracked, lifted or missing at a seam, window, vent or lamp.',
     plain: 'A seal is cracked or lifted.',
     concern: 'water',
@@ -65,6 +71,7 @@ export const findingKinds = [
   {
     key: 'leak-stain',
     label: 'Stain of a leak',
+    also: ['water stain', 'water damage', 'leak', 'watermark'],
     explain: 'A brown edge, a swelling or a musty smell at a corner, a window or under a vent.',
     plain: 'There is a stain of water. Whether it is old is not known.',
     concern: 'water',
@@ -74,6 +81,7 @@ export const findingKinds = [
   {
     key: 'mould',
     label: 'Mould or musty smell',
+    also: ['mold', 'mildew', 'musty'],
     explain: 'Dark specks, or a smell when a closed cabinet is opened.',
     plain: 'There is mould, or it smells of it.',
     concern: 'water',
@@ -83,6 +91,7 @@ export const findingKinds = [
   {
     key: 'decal-failure',
     label: 'Decals failing',
+    also: ['stripes', 'graphics', 'sticker'],
     explain: 'Stripes and letters that crack, curl or have gone pale.',
     plain: 'The stripes are cracked or curling.',
     concern: 'looks',
@@ -91,6 +100,7 @@ export const findingKinds = [
   {
     key: 'fading',
     label: 'Fading or chalking',
+    also: ['oxidation', 'chalky', 'sun damage', 'pale'],
     explain: 'The skin has lost its gloss; a thumb comes away white.',
     plain: 'The outside has lost its gloss.',
     concern: 'looks',
@@ -100,6 +110,7 @@ export const findingKinds = [
   {
     key: 'dent',
     label: 'Dent or scrape',
+    also: ['scratch', 'ding', 'hole', 'puncture'],
     explain:
       'A dent, a scrape or a hole in skin, cap, door or bumper; say whether it goes through.',
     plain: 'There is a dent or a scrape.',
@@ -109,6 +120,7 @@ export const findingKinds = [
   {
     key: 'hail',
     label: 'Hail marks',
+    also: ['hail damage'],
     explain: 'Many small round dents on roof, cap or metal skin.',
     plain: 'Hail has left marks.',
     concern: 'looks',
@@ -117,6 +129,7 @@ export const findingKinds = [
   {
     key: 'rust',
     label: 'Rust',
+    also: ['corrosion'],
     explain:
       'On frame, hitch, springs or fixings: a bloom on the surface, or flakes that come away.',
     plain: 'There is rust.',
@@ -126,6 +139,7 @@ export const findingKinds = [
   {
     key: 'frame-damage',
     label: 'Frame bent or cracked',
+    also: ['bent frame', 'chassis', 'weld'],
     explain: 'A bent outrigger, a cracked weld, a tongue out of true.',
     plain: 'The frame is bent or cracked in a place.',
     concern: 'structure',
@@ -134,6 +148,7 @@ export const findingKinds = [
   {
     key: 'wheel-well',
     label: 'Wheel-well damage',
+    also: ['fender', 'blowout', 'blown tire'],
     explain: 'Torn lining, bent skirt or cut wires above a wheel: a tire has come apart there.',
     plain: 'A wheel well is damaged.',
     concern: 'tyres',
@@ -143,6 +158,7 @@ export const findingKinds = [
   {
     key: 'tyre-mismatch',
     label: 'Tire unlike the others',
+    also: ['mismatched tire', 'odd tire'],
     explain: 'One tire of another make, size, age or tread than its neighbors.',
     plain: 'One tire is not like the others.',
     concern: 'tyres',
@@ -152,6 +168,7 @@ export const findingKinds = [
   {
     key: 'tyre-age',
     label: 'Tires old',
+    also: ['aged out', 'dry rot', 'cracked sidewall', 'old tires'],
     explain: 'Built five years ago or more by the code after DOT, or cracked in the sidewall.',
     plain: 'The tires are old and should be replaced.',
     concern: 'tyres',
@@ -160,6 +177,7 @@ export const findingKinds = [
   {
     key: 'uneven-wear',
     label: 'Tire worn unevenly',
+    also: ['alignment', 'axle bent', 'cupping', 'bald'],
     explain: 'One edge, both edges, the middle, or cups along it.',
     plain: 'A tire is worn unevenly.',
     concern: 'tyres',
@@ -169,6 +187,7 @@ export const findingKinds = [
   {
     key: 'brakes',
     label: 'Brakes',
+    also: ['brake', 'breakaway'],
     explain: 'Grinding, dragging, a lamp, a cut wire, a breakaway switch that does nothing.',
     plain: 'The brakes need to be looked at.',
     concern: 'brakes',
@@ -177,6 +196,7 @@ export const findingKinds = [
   {
     key: 'gas',
     label: 'Gas: smell, leak or damage',
+    also: ['propane', 'LP', 'leak'],
     explain: 'A smell, a damaged hose, a regulator out of date. Off, out, and call.',
     plain: 'The gas system needs to be looked at by somebody licensed.',
     concern: 'gas',
@@ -185,6 +205,7 @@ export const findingKinds = [
   {
     key: 'electrical',
     label: 'Wiring, scorch or shock',
+    also: ['electric', 'burnt plug', 'breaker', 'shock'],
     explain: 'A scorched plug, a breaker that trips, a wire that hangs, a tingle at the skin.',
     plain: 'The electrical system needs to be looked at by somebody licensed.',
     concern: 'electrical',
@@ -193,6 +214,7 @@ export const findingKinds = [
   {
     key: 'window-glass',
     label: 'Glass cracked or clouded',
+    also: ['window', 'fogged', 'cracked window'],
     explain: 'A crack, a chip, or mist between two panes.',
     plain: 'A window is cracked or clouded.',
     concern: 'looks',
@@ -201,6 +223,7 @@ export const findingKinds = [
   {
     key: 'awning-fabric',
     label: 'Awning torn or stained',
+    also: ['awning', 'tear'],
     explain: 'A tear, a bare stitch, mildew, or an arm out of true.',
     plain: 'The awning is torn or stained.',
     concern: 'looks',
@@ -209,6 +232,7 @@ export const findingKinds = [
   {
     key: 'slide-fault',
     label: 'Slide out of true',
+    also: ['slide-out', 'sticks', 'out of adjustment'],
     explain: 'Scrapes on the floor, a corner that lags, a seal rolled under.',
     plain: 'A slide does not run as it should.',
     concern: 'structure',
@@ -217,6 +241,7 @@ export const findingKinds = [
   {
     key: 'upholstery',
     label: 'Cushion, curtain or floor worn',
+    also: ['carpet', 'cushion', 'seat', 'linoleum', 'tear'],
     explain: 'A tear, a flat cushion, a burn, a loose edge of the floor covering.',
     plain: 'Something soft inside is worn or torn.',
     concern: 'looks',
@@ -226,6 +251,7 @@ export const findingKinds = [
   {
     key: 'smell',
     label: 'Smell of smoke or pets',
+    also: ['odor', 'smoke', 'pet'],
     explain: 'Notice it at the door, before the nose is used to it.',
     plain: 'It smells of smoke or of animals.',
     concern: 'looks',
@@ -235,6 +261,7 @@ export const findingKinds = [
   {
     key: 'pests',
     label: 'Traces of mice or insects',
+    also: ['mouse', 'mice', 'rodent', 'ants', 'wasps', 'droppings'],
     explain: 'Droppings, gnawed wires, nests in a furnace vent or behind a drawer.',
     plain: 'There are traces of mice or insects.',
     concern: 'electrical',
@@ -243,6 +270,7 @@ export const findingKinds = [
   {
     key: 'missing-part',
     label: 'Part missing',
+    also: ['lost', 'gone'],
     explain: 'A cap, a cover, a shade, a handle, a latch, a cushion.',
     plain: 'A part is missing.',
     concern: 'looks',
@@ -251,6 +279,7 @@ export const findingKinds = [
   {
     key: 'not-working',
     label: 'Does not work',
+    also: ['broken', 'dead', 'faulty'],
     explain: 'Something that was tried and did nothing, or not all it should.',
     plain: 'Something does not work.',
     concern: 'looks',
@@ -259,6 +288,7 @@ export const findingKinds = [
   {
     key: 'other',
     label: 'Something else',
+    also: ['anything else'],
     explain: 'Say in a few words what is seen, and where.',
     plain: 'Something else was found.',
     concern: 'looks',
