@@ -276,6 +276,32 @@ test('two vehicles are typed side by side, each in its own row', async ({ page }
   await expect(name).toHaveValue('Silver van');
 });
 
+test('a figure is there after a tab closed in the midst of it, and none is kept without one that cannot be read', async ({
+  page,
+  context,
+}) => {
+  await page.setViewportSize(desk);
+  await signIn(page);
+  await page.goto(demo('/vehicles'));
+  await press('A buyer’s vehicle')(page);
+  await typeInto(page.locator('#vehicle-name'), 'Silver van');
+  await typeInto(page.getByLabel('Payload', { exact: true }), '1,640');
+  const address = page.url();
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  const payload = again.getByLabel('Payload', { exact: true });
+  await expect(payload).toHaveValue(/^1,640/);
+  const rating = again.getByLabel('Tow rating', { exact: true });
+  await typeInto(rating, 'plenty');
+  await press('Keep it')(again);
+  await expect(rating).toBeFocused();
+  await expect(rating).toHaveValue('plenty');
+  await typeInto(rating, '7,000 lb');
+  await press('Keep it')(again);
+  await expect(again.getByText('Silver van is kept.')).toBeVisible();
+});
+
 test('what one tries for oneself is there again after a closed tab, and nobody else’s', async ({
   page,
   context,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import { computed, ref, useId, watch } from 'vue';
+import { computed, onMounted, ref, useId, watch } from 'vue';
 import {
   formatQuantity,
   otherSystem,
@@ -61,6 +61,15 @@ const echo = computed(() =>
 const take = (): void => {
   if (!reading.value.problem) amount.value = reading.value.value;
 };
+/** Taken with every key, so that a closed tab loses nothing; what is emptied to be typed anew is not taken away yet. */
+const takeTyped = (): void => {
+  if (reading.value.value !== undefined) take();
+};
+/** A form is not kept without a figure that cannot be read. */
+const field = ref<{ readonly $el: HTMLInputElement }>();
+const tellForm = (): void => field.value?.$el.setCustomValidity(reading.value.problem);
+onMounted(tellForm);
+watch(() => reading.value.problem, tellForm);
 </script>
 
 <template>
@@ -68,12 +77,14 @@ const take = (): void => {
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
     <InputText
       :id="id"
+      ref="field"
       v-model="typed"
       autocomplete="off"
       :spellcheck="false"
       :placeholder="placeholder"
       :invalid="problem !== ''"
       :aria-describedby="`${id}-says`"
+      @update:model-value="takeTyped"
       @change="take"
     />
     <p :id="`${id}-says`" class="small" :class="problem ? 'wrong' : 'soft'">
