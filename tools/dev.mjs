@@ -41,7 +41,7 @@ const main = async () => {
     const folder = process.env['FAIR_GABLE_DATA'] ?? dataFolder(root);
     const cluster = await step('PostgreSQL', () => startCluster(folder));
     databaseUrl = cluster.url;
-    if (!cluster.wasRunning) stopDatabase = cluster.stop;
+    stopDatabase = cluster.stop;
   }
   // Only Vite asks it, so any free port will do; the next number may be taken, and `tsx watch` would wait in silence.
   const apiPort = String(await freePort());

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { build } from './lib/build.mjs';
 import { dataFolder, removeCluster, startCluster } from './lib/postgres.mjs';
 import { forgetAddress, noteAddress } from './lib/program.mjs';
-import { checkNode } from './lib/run.mjs';
+import { checkNode, endRunning } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { Failure, sentenceFor, step, stepPrinter } from './lib/steps.mjs';
 
@@ -44,17 +44,43 @@ const clear = async (/** @type {string} */ folder) => {
 const toStop = [];
 let stopping = false;
 
+/** Each is stopped, also where another could not be. */
 const stopAll = async () => {
-  for (const stop of toStop.splice(0).toReversed()) await stop();
+  /** @type {unknown[]} */
+  const problems = [];
+  for (const stop of toStop.splice(0).toReversed()) {
+    await stop().catch((/** @type {unknown} */ problem) => problems.push(problem));
+  }
+  if (problems.length > 0) throw problems[0];
 };
+
+/** @param {unknown} error */
+const say = (error) =>
+  process.stderr.write(`\n${sentenceFor(error, { port: process.env['PORT'] || '4780' })}\n`);
 
 const onSignal = async () => {
   if (stopping) return;
   stopping = true;
   process.stdout.write('\n');
-  await step('stopping', stopAll);
-  process.exit(0);
+  endRunning();
+  try {
+    await step('stopping', stopAll);
+    process.exit(0);
+  } catch (error) {
+    say(error);
+    process.exit(1);
+  }
 };
+
+/** Nothing more is begun once we are stopped: whoever stops us ends the process. @template T @param {Promise<T>} work @returns {Promise<T>} */
+const onward = async (work) => {
+  const result = await work;
+  return stopping ? new Promise(() => {}) : result;
+};
+
+/** What is being started is stopped too, once it has come to its end. @param {Promise<{ stop: () => Promise<void> }>} starting */
+const stopLater = (starting) =>
+  toStop.push(async () => (await starting.catch(() => undefined))?.stop());
 
 /**
  * npm passes a signal on to the shell it started us in, which ends without telling us; so where npm
@@ -67,12 +93,12 @@ const stopWithParent = () => {
 };
 
 const startDatabase = async () => {
-  if (external) return external;
+  if (external) return { url: external, isShared: false };
   const folder = process.env['FAIR_GABLE_DATA'] ?? dataFolder(root);
   if (flags.has('--fresh')) await clear(folder);
-  const cluster = await step('PostgreSQL', () => startCluster(folder));
-  toStop.push(cluster.stop);
-  return cluster.url;
+  const starting = startCluster(folder);
+  stopLater(starting);
+  return step('PostgreSQL', () => starting);
 };
 
 /** @param {import('../server/src/index.ts').Serving} serving @param {readonly {name: string, email: string, role: string, password: string}[]} people */
@@ -94,29 +120,35 @@ const main = async () => {
   process.on('SIGTERM', onSignal);
   stopWithParent();
   process.stdout.write('Fair Gable\n');
-  if (!external) await step('Debian packages', () => ensureDebian(['postgresql']));
-  await step('npm packages', ensurePackages);
-  await step('program', () => build());
+  if (!external) await onward(step('Debian packages', () => ensureDebian(['postgresql'])));
+  await onward(step('npm packages', ensurePackages));
+  await onward(step('program', () => build()));
   const { networkFrom, serve, readDemoYard } = await import('../server/dist/index.js');
   const network = networkFrom(process.env);
-  const databaseUrl = await startDatabase();
+  const database = await onward(startDatabase());
   const demoFolder = join(root, 'demo');
   const { people } = await readDemoYard(demoFolder);
-  const serving = await serve({
-    databaseUrl,
+  const opening = serve({
+    databaseUrl: database.url,
     network,
     webRoot: join(root, 'web/dist'),
     ...(flags.has('--empty') ? {} : { demoFolder }),
     onStep: stepPrinter(),
   });
-  toStop.push(serving.stop);
-  noteAddress(serving.address);
-  toStop.push(async () => forgetAddress());
+  stopLater(opening);
+  const serving = await onward(opening);
+  // Links are printed for the one that was there first.
+  if (!database.isShared) {
+    noteAddress(serving.address);
+    toStop.push(async () => forgetAddress());
+  }
   greet(serving, people);
 };
 
 main().catch(async (error) => {
-  process.stderr.write(`\n${sentenceFor(error, { port: process.env['PORT'] || '4780' })}\n`);
+  // What was ended because we are stopped has nothing to say.
+  if (stopping) return;
+  say(error);
   await stopAll().catch(() => {});
   process.exit(1);
 });

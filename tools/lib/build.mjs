@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { checkFirstLoad } from './first-load.mjs';
+import { oneAtATime } from './claims.mjs';
 import { must } from './run.mjs';
 import { root } from './setup.mjs';
 
@@ -43,10 +44,14 @@ const fingerprint = () => {
 };
 
 /**
+ * Two at once in one checkout come one after the other: the later finds what the earlier built.
  * @param {{ force?: boolean }} [options]
  * @returns {Promise<string>} what was done
  */
-export const build = async ({ force = false } = {}) => {
+export const build = (options = {}) => oneAtATime(root, () => buildAlone(options));
+
+/** @param {{ force?: boolean }} options @returns {Promise<string>} */
+const buildAlone = async ({ force = false }) => {
   const now = fingerprint();
   const isThere = products.every((file) => existsSync(join(root, file)));
   if (!force && isThere && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) {

@@ -54,6 +54,6 @@ export const withDatabase = async (work) => {
   try {
     return await work({ url: cluster.url, name: `the database in ${folder}`, call });
   } finally {
-    if (!cluster.wasRunning) await cluster.stop();
+    await cluster.stop();
   }
 };

@@ -2,16 +2,27 @@
 import { spawn } from 'node:child_process';
 import { Failure } from './steps.mjs';
 
+/** What runs at the moment and may be ended where we are stopped. @type {Set<import('node:child_process').ChildProcess>} */
+const running = new Set();
+
+/** Ends what runs at the moment; what must come to its own end is waited for by whoever began it. */
+export const endRunning = () => {
+  for (const child of running) child.kill('SIGTERM');
+};
+
 /**
  * Runs a program to its end.
  * @param {string} command
  * @param {readonly string[]} args
- * @param {import('node:child_process').SpawnOptions & { input?: string }} [options]
+ * @param {import('node:child_process').SpawnOptions & { input?: string }} [options] a `detached` one hears no Ctrl-C and is not
+ *   ended where we are stopped
  * @returns {Promise<{ code: number, output: string }>} exit code, and what it printed unless it was inherited
  */
 export const run = (command, args, { input, ...options } = {}) =>
   new Promise((resolve, reject) => {
     const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    if (!options.detached) running.add(child);
+    child.on('close', () => running.delete(child));
     /** @type {Buffer[]} */
     const chunks = [];
     child.stdout?.on('data', (chunk) => chunks.push(chunk));

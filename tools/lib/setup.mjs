@@ -1,6 +1,7 @@
 // What a fresh machine lacks: Debian's packages and the project's own.
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { oneAtATime } from './claims.mjs';
 import { hasCommand, must, run } from './run.mjs';
 import { Failure } from './steps.mjs';
 
@@ -60,7 +61,9 @@ const changedAt = (path) => (existsSync(path) ? statSync(path).mtimeMs : -Infini
  * Installs the project's packages when the lockfile is newer than what is installed.
  * @returns {Promise<string>} what was done
  */
-export const ensurePackages = async () => {
+export const ensurePackages = () => oneAtATime(root, packagesAlone);
+
+const packagesAlone = async () => {
   const installed = changedAt(join(root, 'node_modules', '.package-lock.json'));
   if (installed >= changedAt(join(root, 'package-lock.json'))) return 'there';
   await must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root });

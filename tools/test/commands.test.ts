@@ -59,7 +59,7 @@ const within = async <T>(folder: string, work: (url: string) => Promise<T>): Pro
   try {
     return await work(cluster.url);
   } finally {
-    if (!cluster.wasRunning) await cluster.stop();
+    await cluster.stop();
   }
 };
 

@@ -1,4 +1,12 @@
-import { chmodSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { dataFolder, removeCluster, startCluster } from '../lib/postgres.mjs';
@@ -33,9 +41,12 @@ describe('the private PostgreSQL', () => {
     expect(cluster.note).toContain('started in');
     expect(new URL(cluster.url).password).toBe(password);
     const second = await startCluster(folder, { throwAway: true });
-    expect(second.note).toContain('taken over');
+    expect(second.note).toContain('running, shared');
     expect(second.url).toBe(cluster.url);
     await cluster.stop();
+    expect(existsSync(join(folder, 'postgres/postmaster.pid'))).toBe(true);
+    await second.stop();
+    expect(existsSync(join(folder, 'postgres/postmaster.pid'))).toBe(false);
   });
 
   it('of another version is named and left alone', async () => {

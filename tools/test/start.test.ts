@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
@@ -123,6 +123,92 @@ describe('npm start', () => {
     expect(printed).not.toContain('spring-ferry-22');
     empty.child.kill('SIGINT');
     expect(await empty.ended).toBe(0);
+  });
+});
+
+/** Programs that still have a folder in their call. */
+const left = (folder: string): readonly string[] =>
+  readdirSync('/proc').flatMap((pid) => {
+    try {
+      const call = /^\d+$/.test(pid) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
+      return call.includes(folder) ? [call.replaceAll('\0', ' ')] : [];
+    } catch {
+      return [];
+    }
+  });
+const answers = async (at: string): Promise<number> =>
+  (await fetch(`http://127.0.0.1:${at}/api/health`)).status;
+
+describe('two in one folder', () => {
+  it('stop only what they started: whoever ends last stops the database', async () => {
+    const folder = ownFolder();
+    const [one, two] = [String(await freePort()), String(await freePort())];
+    const first = start({ FAIR_GABLE_DATA: folder, PORT: one });
+    await first.says(ready);
+    const same = start({ FAIR_GABLE_DATA: folder, PORT: one });
+    expect(await same.ended).toBe(1);
+    expect(same.printed()).toContain(`Port ${one} is in use by another program.`);
+    expect(await answers(one)).toBe(200);
+    const second = start({ FAIR_GABLE_DATA: folder, PORT: two });
+    expect(await second.says(ready)).toContain('running, shared');
+    const cleared = start({ FAIR_GABLE_DATA: folder, PORT: two }, '--fresh', '--yes');
+    expect(await cleared.ended).toBe(1);
+    expect(cleared.printed()).toContain('in use by another program');
+    second.child.kill('SIGINT');
+    expect(await second.ended).toBe(0);
+    expect(await answers(one)).toBe(200);
+    const third = start({ FAIR_GABLE_DATA: folder, PORT: two });
+    await third.says(ready);
+    first.child.kill('SIGTERM');
+    expect(await first.ended).toBe(0);
+    expect(await answers(two)).toBe(200);
+    third.child.kill('SIGTERM');
+    expect(await third.ended).toBe(0);
+    expect(left(folder)).toEqual([]);
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('at once on an empty folder wait for one another', async () => {
+    const folder = ownFolder();
+    const both = await Promise.all(
+      [await freePort(), await freePort()].map(async (own) => {
+        const started = start({ FAIR_GABLE_DATA: folder, PORT: String(own) });
+        await started.says(ready);
+        return started;
+      }),
+    );
+    for (const started of both) started.child.kill('SIGINT');
+    expect(await Promise.all(both.map(({ ended }) => ended))).toEqual([0, 0]);
+    expect(left(folder)).toEqual([]);
+    rmSync(folder, { recursive: true, force: true });
+  });
+});
+
+describe('stopped', () => {
+  // All of its 0.2 s steps are gone through by `npm run attack`.
+  it.each([0.4, 0.8, 1.4, 2.2, 3.4])('after %d s it leaves no process behind', async (seconds) => {
+    const folder = ownFolder();
+    const started = start({ FAIR_GABLE_DATA: folder, PORT: String(await freePort()) });
+    await new Promise((resolve) => setTimeout(resolve, seconds * 1000));
+    started.child.kill('SIGINT');
+    await started.ended;
+    expect(started.printed()).not.toMatch(/\n {4}at /);
+    expect(left(folder)).toEqual([]);
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('when PostgreSQL is gone it ends without a trace', async () => {
+    const folder = ownFolder();
+    const started = start({ FAIR_GABLE_DATA: folder, PORT: String(await freePort()) });
+    await started.says(ready);
+    const [pid] = readFileSync(join(folder, 'postgres/postmaster.pid'), 'utf8').split('\n');
+    process.kill(Number(pid), 'SIGQUIT');
+    while (existsSync(join(folder, 'postgres/postmaster.pid')))
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    started.child.kill('SIGTERM');
+    expect(await started.ended).toBe(0);
+    expect(started.printed()).not.toMatch(/\n {4}at /);
+    rmSync(folder, { recursive: true, force: true });
   });
 });
 
