@@ -161,13 +161,16 @@ const compared = (text: string, evidence: Evidence): readonly Claim[] =>
 
 const typographic = (text: string): string => text.replaceAll("'", '’');
 
+/** Nothing that is said or written to a buyer is longer: what takes such texts in refuses more. */
+export const longestText = 8000;
+
 /**
  * The risky claims in a text, in the order in which they are said, each graded by the record and the yard’s stock.
  * Of two that overlap the longer counts.
  * @example claimsIn('It is the best in its class.', evidence)[0]?.key // 'best'
  */
 export const claimsIn = (text: string, evidence: Evidence): readonly Claim[] => {
-  const words = typographic(text);
+  const words = typographic(text.slice(0, longestText));
   const all = [
     ...claimed(words, evidence),
     ...figured(words, evidence),

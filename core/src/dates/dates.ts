@@ -28,6 +28,9 @@ const years = { from: 1950, to: 2099 } as const;
 const isSensible = (date: Date): boolean =>
   isValid(date) && date.getFullYear() >= years.from && date.getFullYear() <= years.to;
 
+/** No date is written in more. */
+const longest = 60;
+
 /** `25` for 2025: a year of two figures is one of this century. */
 const fullYear = (typed: string): string => typed.replace(/([/.-])(\d\d)$/, '$120$2');
 
@@ -35,12 +38,18 @@ const fullYear = (typed: string): string => typed.replace(/([/.-])(\d\d)$/, '$12
  * A date as people write it.
  * @param to whether the field wants a month or a day
  * @param system US units read 3/14/2026 as month first, metric ones as day first
- * @returns `2025-03` or `2026-03-14`, or a coded problem: empty, not-a-date
+ * @returns `2025-03` or `2026-03-14`, or a coded problem: empty, not-a-date, too-long
  * @example parseDate('3/25', 'month', 'us') // { ok: true, value: '2025-03' }
  */
 export const parseDate = (typed: string, to: DateTo, system: System): Parsed<string> => {
   const text = typed.trim();
   if (text === '') return { ok: false, problem: { code: 'empty', params: {} } };
+  if (text.length > longest) {
+    return {
+      ok: false,
+      problem: { code: 'too-long', params: { length: text.length, limit: longest } },
+    };
+  }
   const tried = /^\d{4}-\d\d(-\d\d)?$/.test(text) ? text : fullYear(text);
   const date = patterns[to][system]
     .map((pattern) => parse(tried, pattern, nowhere))

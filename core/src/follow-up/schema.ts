@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { longestText } from '../claims/index.ts';
 
 const day = z
   .string()
@@ -54,6 +55,6 @@ export const letterSchema = z.strictObject({
   id: z.uuid(),
   walk: z.uuid(),
   subject: z.string().trim().min(1, 'Subject: a few words.').max(120),
-  text: z.string().trim().min(1, 'Message: some words.').max(8000),
+  text: z.string().trim().min(1, 'Message: some words.').max(longestText),
 });
 export type Letter = z.infer<typeof letterSchema>;

@@ -23,7 +23,8 @@ const weeks = 53;
  * @example readDotDate('DOT 1LX3 ABCD 3625') // { kind: 'good', date: { week: 36, year: 2025 } }
  */
 export const readDotDate = (typed: string): DotReading => {
-  const digits = /(?:^|[^\d])(\d{3,4})\s*$/.exec(typed.trim())?.[1];
+  // The code is what stands last.
+  const digits = /(?:^|[^\d])(\d{3,4})$/.exec(typed.trim().slice(-20))?.[1];
   if (!digits) return { kind: 'no-date' };
   const week = Number(digits.slice(0, 2));
   if (week < 1 || week > weeks) return { kind: 'week', week };

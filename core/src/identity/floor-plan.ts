@@ -62,6 +62,9 @@ const cut = (letters: string, glossary: readonly GlossaryRow[]): readonly PlanPa
   return ways.toSorted((a, b) => unread(a) - unread(b) || a.length - b.length)[0] ?? [];
 };
 
+/** No floor plan is called so long: what is longer is no code. */
+const longestCode = 60;
+
 /**
  * A floor-plan code read: its first two digits are nominal feet, its letters the layout.
  * @param typed such as `24 RKD`, `2607BH`, `18MB`
@@ -72,7 +75,9 @@ export const readFloorPlan = (
   typed: string,
   glossary: readonly GlossaryRow[] = floorPlanGlossary,
 ): PlanReading | undefined => {
-  const m = /^[A-Z]*\s*-?\s*(\d{2,4})\s*-?\s*([A-Z]*)/.exec(typed.trim().toUpperCase());
+  const code = typed.trim().toUpperCase();
+  if (code.length > longestCode) return undefined;
+  const m = /^[A-Z]*\s*-?\s*(\d{2,4})\s*-?\s*([A-Z]*)/.exec(code);
   if (!m) return undefined;
   const [, digits = '', letters = ''] = m;
   const feet = Number(digits.slice(0, 2));

@@ -57,6 +57,8 @@ const fromInches = (m: RegExpExecArray): TyreCode => {
   };
 };
 
+const longestCode = 60;
+
 /**
  * A size code read into its parts.
  * @returns undefined when it is no size that trailers ride on
@@ -64,6 +66,7 @@ const fromInches = (m: RegExpExecArray): TyreCode => {
  */
 export const readTyreCode = (typed: string): TyreCode | undefined => {
   const code = typed.trim().toUpperCase();
+  if (code.length > longestCode) return undefined;
   const m = metric.exec(code);
   if (m) return fromMetric(m);
   const n = inches.exec(code);

@@ -108,6 +108,16 @@ export const passwordByLinkSchema = z.strictObject({
   password: newPassword,
 });
 
+/** A one-time link's secret part. */
+export const linkTokenSchema = z.strictObject({ token: z.string().trim().min(1).max(100) });
+
+/** What a one-time link is for: a password of one's own, or a place on a yard. */
+export const linkForSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('password') }),
+  z.strictObject({ kind: z.literal('invitation'), yard: z.string(), role: z.enum(roles) }),
+]);
+export type LinkFor = z.infer<typeof linkForSchema>;
+
 /** What a person sets for themselves. */
 export const ownSettingsSchema = z.strictObject({
   name,
@@ -140,7 +150,7 @@ export const personSchema = z.strictObject({
   name: z.string(),
   email: z.string(),
   role: z.enum(roles),
-  /** Whether they have ever set a password. */
+  /** False of somebody who is invited and has not accepted yet; `id` is then that of the invitation. */
   ready: z.boolean(),
 });
 export type YardPerson = z.infer<typeof personSchema>;

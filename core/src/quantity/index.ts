@@ -16,6 +16,7 @@ export {
   type System,
 } from './display.ts';
 export {
+  longestFigure,
   parseQuantity,
   parseRough,
   parseCount,

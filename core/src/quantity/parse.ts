@@ -120,15 +120,27 @@ const negated = ([first, ...rest]: readonly Piece[]): readonly Piece[] =>
   first ? [{ ...first, amount: -first.amount }, ...rest] : [];
 
 /**
+ * Nobody types more than this to say how much of something there is. What comes in a file may be as long as it likes, and is
+ * looked into no further.
+ */
+export const longestFigure = 120;
+const tooLong = (typed: string): Parsed<never> | undefined =>
+  typed.length > longestFigure
+    ? fail('too-long', { length: typed.length, limit: longestFigure })
+    : undefined;
+
+/**
  * A quantity as people type it on a lot: `26'4`, `26 ft 4 1/2 in`, `8.03 m`, `6,340`, `6340 lb`, `R-9`, `-10 °F`.
  * @param typed what was typed
  * @param display how this field is shown; a bare number is taken in its usual unit
  * @param system the reader's unit system
- * @returns internal units, or a coded problem: empty, not-a-quantity, unknown-unit, other-dimension, negative
+ * @returns internal units, or a coded problem: empty, not-a-quantity, unknown-unit, other-dimension, negative, too-long
  * @example parseQuantity("26'4", 'feet', 'us') // { ok: true, value: 316 }
  */
 export const parseQuantity = (typed: string, display: Display, system: System): Parsed<number> => {
   const row = displayRow(display);
+  const long = tooLong(typed);
+  if (long) return long;
   if (typed.trim() === '') return fail('empty');
   const isBelow = minus.test(typed);
   if (isBelow && row.dimension !== 'temperature') return fail('negative', { typed });
@@ -165,6 +177,7 @@ const singular = (typed: string): string => typed.replace(/(\d)[’']?s\b/i, '$1
  * @returns undefined where something else stands there
  */
 export const parseCount = (typed: string): number | undefined => {
+  if (tooLong(typed)) return undefined;
   const count = /^\s*(\d{1,2})\s*(?:[x×*@]\s*\?)?\s*$/.exec(withFigures(typed))?.[1];
   return count === undefined ? undefined : Number(count);
 };
@@ -176,6 +189,8 @@ export const parseCount = (typed: string): number | undefined => {
  * @example parseCounted('2 x 30', 'weight', 'us') // { ok: true, value: { count: 2, each: 30 } }
  */
 export const parseCounted = (typed: string, display: Display, system: System): Parsed<Counted> => {
+  const long = tooLong(typed);
+  if (long) return long;
   const text = singular(withFigures(typed));
   const m = countAndSize.map((pattern) => pattern.exec(text)).find(Boolean);
   const count = m ? Number(m[1]) : 1;
@@ -196,6 +211,8 @@ export const parseSize = (
   count: number,
   system: System,
 ): Parsed<readonly number[]> => {
+  const long = tooLong(typed);
+  if (long) return long;
   if (typed.trim() === '') return fail('empty');
   const texts = typed.split(/\s*(?:[x×*]|\bby\b)\s*/i);
   if (texts.length !== count) return fail('sides', { typed, count });
@@ -261,6 +278,8 @@ const roughness = (text: string): { readonly bare: string; readonly bound?: Roug
  * @example parseRough('16–18 ft', 'feet', 'us') // { ok: true, value: { amount: 192, to: 216 } }
  */
 export const parseRough = (typed: string, display: Display, system: System): Parsed<Rough> => {
+  const long = tooLong(typed);
+  if (long) return long;
   const { bare, bound } = roughness(typed.trim().replaceAll(limitWords, ''));
   const between = bound === undefined ? range(bare, display, system) : undefined;
   if (between) return between;

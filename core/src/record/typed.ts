@@ -1,5 +1,6 @@
 import { specEntry, type SpecKey, type ValueKind } from '../catalogue/index.ts';
 import {
+  longestFigure,
   parseCount,
   parseCounted,
   parseQuantity,
@@ -111,6 +112,10 @@ const rawValue = (key: SpecKey, typed: string, system: System): Parsed<SpecValue
   const text = typed.trim();
   if (text === '') return refuse({ code: 'empty', params: {} });
   const kind = specEntry(key).value;
+  // A text has a limit of its own, which its field tells.
+  if (kind.kind !== 'text' && text.length > longestFigure) {
+    return refuse({ code: 'too-long', params: { length: text.length, limit: longestFigure } });
+  }
   const read = readers[kind.kind] as (
     text: string,
     kind: ValueKind,

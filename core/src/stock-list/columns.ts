@@ -26,6 +26,9 @@ const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
   ]),
 ]);
 
+/** What stands behind this is no name any more. */
+const longestHeading = 200;
+
 /**
  * What each column of a list most likely holds, by its heading: our own labels and keys, and what lists from
  * elsewhere call them. A field is taken once; the first column of its name has it.
@@ -38,8 +41,9 @@ export const columnsOf = (
 ): readonly Column[] => {
   const taken = new Set<string>();
   const columns = headings.map((heading) => {
-    const bare = heading.replaceAll(/\([^)]*\)/g, '');
-    const key = byName.get(plain(heading)) ?? byName.get(plain(bare)) ?? null;
+    const named = heading.slice(0, longestHeading);
+    const bare = named.replaceAll(/\([^()]*\)/g, '');
+    const key = byName.get(plain(named)) ?? byName.get(plain(bare)) ?? null;
     if (key === null || taken.has(key)) return null;
     taken.add(key);
     return key;

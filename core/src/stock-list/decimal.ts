@@ -1,5 +1,5 @@
 import { isSpecKey, specEntry } from '../catalogue/index.ts';
-import { toInternal } from '../quantity/index.ts';
+import { longestFigure, toInternal } from '../quantity/index.ts';
 import { amountOf, typedSpec, applyChange, emptyRecord, type Change } from '../record/index.ts';
 import type { System } from '../quantity/index.ts';
 import type { Column } from './columns.ts';
@@ -46,7 +46,9 @@ export const decimalOf = (
     row.flatMap((cell, i) => {
       const key = columns[i] ?? null;
       const isFigure = key !== null && isSpecKey(key) && specEntry(key).value.kind !== 'text';
-      return isFigure && /\d/.test(cell) ? [{ key, text: cell.trim() }] : [];
+      return isFigure && cell.length <= longestFigure && /\d/.test(cell)
+        ? [{ key, text: cell.trim() }]
+        : [];
     }),
   );
   const count = (decimal: Decimal): number =>
