@@ -16,6 +16,7 @@ import { followUpPlugin, type MailOutbox } from './follow-up/index.ts';
 import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
+import type { Network } from './network.ts';
 import { numbersPlugin } from './numbers/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { photoPlugin } from './photo/index.ts';
@@ -39,7 +40,7 @@ export interface AppOptions {
   /** Certificate and key, to speak https itself. */
   readonly tls?: { readonly cert: Buffer; readonly key: Buffer } | undefined;
   /** Whether a proxy in front says who asks and how. */
-  readonly trustProxy?: boolean | undefined;
+  readonly trustProxy?: Network['trustProxy'] | undefined;
   readonly signInsPerMinute?: number | undefined;
   /** Milliseconds in which a request must have arrived. */
   readonly requestTimeout?: number | undefined;
@@ -117,7 +118,8 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
     logger: options.logger ?? false,
     bodyLimit,
     requestTimeout,
-    trustProxy,
+    // As many proxies as stand in front: what stands before them in the header somebody else has written.
+    trustProxy: typeof trustProxy === 'number' ? (_address, hop) => hop < trustProxy : trustProxy,
     // What is at work is finished; connections that are only kept open are closed.
     forceCloseConnections: 'idle',
     ...(tls ? { https: { ...tls, ...connections } } : { http: connections }),

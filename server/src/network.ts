@@ -1,10 +1,13 @@
+import { isIP } from 'node:net';
+
 /** How the program is reached, as the environment says it. */
 export interface Network {
   readonly host: string;
   readonly port: number;
   readonly publicUrl: string | undefined;
   readonly tls: { readonly cert: string; readonly key: string } | undefined;
-  readonly trustProxy: boolean;
+  /** How many proxies stand in front, or which they are; what others say of who asks is not believed. */
+  readonly trustProxy: false | number | string[];
 }
 
 type Environment = Readonly<Record<string, string | undefined>>;
@@ -18,8 +21,8 @@ const loopback = /^(localhost|127(\.\d+){3}|\[?::1\]?)$/;
 export const isLoopback = (host: string): boolean => loopback.test(host);
 
 const portOf = (text = '4780'): number => {
-  const port = Number(text);
-  if (Number.isInteger(port) && port >= 0 && port <= 65_535) return port;
+  const port = /^\d{1,5}$/.test(text) ? Number(text) : Number.NaN;
+  if (port >= 0 && port <= 65_535) return port;
   throw new NetworkProblem(`PORT=${text} is not a port. Give a number from 1 to 65535.`);
 };
 
@@ -41,10 +44,22 @@ const tlsOf = ({ TLS_CERT: cert, TLS_KEY: key }: Environment): Network['tls'] =>
   );
 };
 
-const flagOf = (text: string | undefined): boolean => {
+const addressOf = /^([0-9a-f.:]+)(?:\/(\d{1,3}))?$/i;
+const isProxy = (text: string): boolean => {
+  if (text === 'loopback') return true;
+  const [, ip = '', bits = '0'] = addressOf.exec(text) ?? [];
+  return isIP(ip) > 0 && Number(bits) <= (isIP(ip) === 4 ? 32 : 128);
+};
+
+/** Proxies are counted from here, or named: a header that a stranger writes has more entries than there are proxies. */
+const proxiesOf = (text: string | undefined): Network['trustProxy'] => {
   if (!text || text === '0' || text === 'false') return false;
-  if (text === '1' || text === 'true') return true;
-  throw new NetworkProblem(`TRUST_PROXY=${text} is neither 1 nor 0.`);
+  if (/^[1-9]$/.test(text)) return Number(text);
+  const named = text.split(',').map((one) => one.trim());
+  if (named.every(isProxy)) return named;
+  throw new NetworkProblem(
+    `TRUST_PROXY=${text} says no proxy. Give how many stand in front, like 1, or their addresses, like 10.0.0.5,10.0.1.0/24`,
+  );
 };
 
 /** Whether anybody but this machine could open it. */
@@ -82,7 +97,7 @@ export const networkFrom = (environment: Environment): Network => {
     port: portOf(environment['PORT'] || undefined),
     publicUrl: urlOf(environment['PUBLIC_URL'])?.origin,
     tls: tlsOf(environment),
-    trustProxy: flagOf(environment['TRUST_PROXY']),
+    trustProxy: proxiesOf(environment['TRUST_PROXY']),
   };
   insistOnHttps(network);
   return network;

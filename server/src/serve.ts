@@ -10,6 +10,7 @@ import {
   installationSecret,
   isEmpty,
   PostgresSessionStore,
+  sweepTries,
 } from './people/index.ts';
 
 export interface ServeOptions {
@@ -42,16 +43,27 @@ const refuseDemoToOthers = async (source: DataSource, network: Network): Promise
   );
 };
 
+/** Any number, the same in every process. */
+const fillLock = 4781;
+
 const fill = async (
   source: DataSource,
   demoFolder: string | undefined,
   onStep: (what: string) => void,
 ): Promise<string | undefined> => {
-  if (!(await isEmpty(source))) return undefined;
-  if (!demoFolder) return firstAccountToken(source);
-  await loadDemo(source, demoFolder);
-  onStep('loaded the demo yard');
-  return undefined;
+  // Of two that start at once on an empty database one fills it, and the other finds it filled.
+  const runner = source.createQueryRunner();
+  try {
+    await runner.query('SELECT pg_advisory_lock($1)', [fillLock]);
+    if (!(await isEmpty(source))) return undefined;
+    if (!demoFolder) return await firstAccountToken(source);
+    await loadDemo(source, demoFolder);
+    onStep('loaded the demo yard');
+    return undefined;
+  } finally {
+    await runner.query('SELECT pg_advisory_unlock($1)', [fillLock]).catch(() => {});
+    await runner.release();
+  }
 };
 
 const readPem = async (name: string, path: string): Promise<Buffer> => {
@@ -87,6 +99,7 @@ export const serve = async (options: ServeOptions): Promise<Serving> => {
     const token = await fill(source, demoFolder, onStep);
     await refuseDemoToOthers(source, network);
     await new PostgresSessionStore(source).sweep();
+    await sweepTries(source);
     const app = await buildApp({
       source,
       secret: await installationSecret(source, 'session'),

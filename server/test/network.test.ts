@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { generate } from 'selfsigned';
 import { networkFrom } from '../src/network.ts';
+import { placeOf } from '../src/people/place.ts';
 import { serve, type Serving } from '../src/serve.ts';
 import { asker, bench, demoFolder, freshDatabase, password } from './support.ts';
 
@@ -34,7 +35,7 @@ describe('the network', () => {
     expect(networkFrom(proxied)).toMatchObject({
       host: '127.0.0.1',
       publicUrl: 'https://yard.example',
-      trustProxy: true,
+      trustProxy: 1,
     });
   });
 
@@ -51,7 +52,11 @@ describe('the network', () => {
     [{ PUBLIC_URL: 'https://yard.example/app' }, /is not an address to open/],
     [{ TLS_CERT: 'c' }, /^TLS_CERT is set, TLS_KEY is not/],
     [{ TLS_KEY: 'k' }, /^TLS_KEY is set, TLS_CERT is not/],
-    [{ TRUST_PROXY: 'perhaps' }, /^TRUST_PROXY=perhaps is neither 1 nor 0/],
+    [{ TRUST_PROXY: 'perhaps' }, /^TRUST_PROXY=perhaps says no proxy/],
+    [{ TRUST_PROXY: '10.0.0.5,nobody' }, /says no proxy/],
+    [{ TRUST_PROXY: '10.0.0.0/33' }, /says no proxy/],
+    [{ PORT: '0x10' }, /^PORT=0x10 is not a port/],
+    [{ PORT: '4e3' }, /^PORT=4e3 is not a port/],
   ])('%j is told in a sentence', (environment, words) => {
     expect(() => networkFrom(environment as Record<string, string>)).toThrow(words);
   });
@@ -158,7 +163,7 @@ describe('the demo yard', () => {
 
 describe('behind a proxy', () => {
   it('counts wrong tries by whoever asks, when the proxy is trusted', async () => {
-    const b = await bench(1000, { trustProxy: true });
+    const b = await bench(1000, { trustProxy: 1 });
     const wrong = (ip: string) =>
       asker(b.app)(
         'POST',
@@ -175,6 +180,60 @@ describe('behind a proxy', () => {
     });
     expect(right.status).toBe(204);
     await b.close();
+  });
+
+  it('counts from here, whatever a stranger wrote before it', async () => {
+    const b = await bench(1000, { trustProxy: 1 });
+    const wrong = (forwarded: string) =>
+      asker(b.app)(
+        'POST',
+        '/api/session',
+        { email: 'ines@thornquay.example', password: 'x' },
+        { 'x-forwarded-for': forwarded },
+      );
+    // A proxy that appends: the stranger at 203.0.113.7 makes up another address each time.
+    for (let i = 0; i < 5; i++) await wrong(`10.0.0.${i}, 203.0.113.7`);
+    expect((await wrong('10.9.9.9, 203.0.113.7')).status).toBe(429);
+    // Whom the stranger meant is not locked out.
+    expect((await wrong('10.0.0.1, 198.51.100.4')).status).toBe(401);
+    await b.close();
+  });
+
+  it('lets nobody behind the same proxy lock out a browser that is known', async () => {
+    const b = await bench();
+    const credentials = { email: 'ines@thornquay.example', password };
+    const first = await b.app.inject({ method: 'POST', url: '/api/session', payload: credentials });
+    const known = first.cookies.find(({ name }) => name === 'fair-gable-device');
+    expect(known).toMatchObject({ httpOnly: true, sameSite: 'Lax', path: '/api' });
+    const tries = Array.from({ length: 40 }, () =>
+      asker(b.app)('POST', '/api/session', { ...credentials, password: 'x' }),
+    );
+    const answers = await Promise.all(tries);
+    // Forty at once are forty: four are free, and the one that counts up to the wait.
+    expect(answers.filter(({ status }) => status === 401)).toHaveLength(5);
+    expect(answers.filter(({ status }) => status === 429)).toHaveLength(35);
+    expect((await asker(b.app)('POST', '/api/session', credentials)).status).toBe(429);
+    const cookie = `fair-gable-device=${known?.value}`;
+    const own = asker(b.app, cookie);
+    expect((await own('POST', '/api/session', credentials)).status).toBe(204);
+    // It is known to her alone.
+    for (let i = 0; i < 5; i++)
+      await own('POST', '/api/session', { email: 'osk@thornquay.example', password: 'x' });
+    const osk = { email: 'osk@thornquay.example', password };
+    expect((await asker(b.app)('POST', '/api/session', osk)).status).toBe(429);
+    await b.close();
+  });
+
+  it.each([
+    ['2001:db8:7:1::9', '2001:db8:7:1'],
+    ['2001:db8:7:1:ffff::', '2001:db8:7:1'],
+    ['2001:DB8::1', '2001:db8:0:0'],
+    ['::1', '0:0:0:0'],
+    ['fe80::1%eth0', 'fe80:0:0:0'],
+    ['::ffff:10.0.0.1', '10.0.0.1'],
+    ['10.0.0.1', '10.0.0.1'],
+  ])('%s is of the place %s', (ip, place) => {
+    expect(placeOf(ip)).toBe(place);
   });
 
   it('believes nobody about where they come from, when it is not', async () => {

@@ -153,8 +153,9 @@ describe('two yards', () => {
       email: 'ines@thornquay.example',
       role: 'manager',
     });
-    expect(added.body.link).toBeNull();
     const ines = await signedIn(b.app, 'ines@thornquay.example');
+    const { token } = added.body.link;
+    expect((await ines('POST', '/api/invitations/accept', { token })).status).toBe(204);
     const { body } = await ines('GET', '/api/session');
     expect(body.yards.map((y: { name: string }) => y.name)).toEqual([
       'Other yard',

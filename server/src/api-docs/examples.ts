@@ -302,6 +302,11 @@ export const examples: Readonly<Record<string, Example>> = {
       password: 'a long enough one',
     },
   },
+  'POST /api/links/look': {
+    body: { token: link.token },
+    answer: { kind: 'invitation', yard: 'Sallow North', role: 'specialist' },
+  },
+  'POST /api/invitations/accept': { body: { token: link.token } },
   'POST /api/password': { body: { token: link.token, password: 'a long enough one' } },
   'GET /api/session': {
     answer: {

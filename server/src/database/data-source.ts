@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { DataSource } from 'typeorm';
 import {
+  Invitation,
+  KnownDevice,
   Membership,
   PasswordLink,
   Person,
@@ -26,12 +28,16 @@ import { TrialsAndVehicles1795996800000 } from './migrations/1795996800000-trial
 import { WalkPlans1796083200000 } from './migrations/1796083200000-walk-plans.ts';
 import { AfterTheWalk1796169600000 } from './migrations/1796169600000-after-the-walk.ts';
 import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-water.ts';
+import { Invitations1796428800000 } from './migrations/1796428800000-invitations.ts';
+import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
 export const entities = [
   Yard,
   Person,
   Membership,
+  Invitation,
+  KnownDevice,
   SessionRow,
   Secret,
   PasswordLink,
@@ -65,6 +71,8 @@ const migrations = [
   AfterTheWalk1796169600000,
   PaceAndWater1796256000000,
   WalkClock1796342400000,
+  Invitations1796428800000,
+  KnownDevices1796515200000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

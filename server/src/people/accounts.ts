@@ -2,14 +2,14 @@ import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { Role, System } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
-import { Membership, Person, Secret, Yard } from './entities.ts';
-import { digest, hashPassword, makeLink } from './passwords.ts';
+import { Membership, PasswordLink, Person, Secret, Yard } from './entities.ts';
+import { digest, hashPassword } from './hashes.ts';
+import { invite } from './invitations.ts';
 
 export interface NewPerson {
   readonly name: string;
   readonly email: string;
-  /** null: they set one by a link. */
-  readonly password: string | null;
+  readonly password: string;
   readonly role: Role;
 }
 
@@ -25,7 +25,7 @@ export const createYard = async (
     const had = await manager.findOneBy(Person, { email });
     const personId = had?.id ?? randomUUID();
     if (!had) {
-      const passwordHash = password === null ? null : await hashPassword(password);
+      const passwordHash = await hashPassword(password);
       await manager.insert(Person, { id: personId, name, email, passwordHash, system: null });
     }
     await manager.insert(Membership, { yardId, personId, role });
@@ -35,19 +35,21 @@ export const createYard = async (
 
 /**
  * Another yard on the same server, with its manager. Who has an account already keeps it.
- * @returns the link by which the manager sets a password, where they have none yet
+ * @returns the link by which the manager accepts and sets a password, where they have no account yet
  */
 export const addYard = (
   source: DataSource,
   given: { readonly yard: string; readonly name: string; readonly email: string },
 ): Promise<{ token: string; until: string } | null> =>
   source.transaction(async (manager) => {
+    const { name, yard } = given;
     const email = given.email.trim().toLowerCase();
-    await createYard(manager, { name: given.yard, system: 'us' }, [
-      { name: given.name, email, password: null, role: 'manager' },
-    ]);
-    const person = await manager.findOneByOrFail(Person, { email });
-    return person.passwordHash ? null : makeLink(manager, person.id);
+    const yardId = await createYard(manager, { name: yard, system: 'us' }, []);
+    const had = await manager.findOneBy(Person, { email });
+    if (!had) return (await invite(manager, yardId, { name, email, role: 'manager' })).link;
+    await manager.insert(Membership, { yardId, personId: had.id, role: 'manager' });
+    await manager.delete(PasswordLink, { personId: had.id });
+    return null;
   });
 
 const tokenKey = 'first-account';

@@ -52,7 +52,7 @@ export class Person {
   @Column({ type: 'varchar', length: 80 })
   name!: string;
 
-  /** null until a password is set by a one-time link. */
+  /** null: nobody signs in by it yet. */
   @Column({ type: 'varchar', length: 200, name: 'password_hash', nullable: true })
   passwordHash!: string | null;
 
@@ -84,6 +84,41 @@ export class Membership {
   /** Views of the yard that this person keeps under a name. */
   @Column({ type: 'jsonb', default: [] })
   views!: readonly SavedView[];
+
+  @CreateDateColumn({ type: 'timestamptz', name: 'joined_at' })
+  joinedAt!: Date;
+
+  /** When this person went over to it, or signed in there, last. */
+  @Column({ type: 'timestamptz', name: 'used_at', nullable: true })
+  usedAt!: Date | null;
+}
+
+/** An address that a yard has invited; it belongs to the yard once its owner accepts. Of the link only a hash is kept. */
+@Entity('invitation')
+@Index('invitation_email', ['yardId', 'email'], { unique: true })
+export class Invitation {
+  @PrimaryColumn({ type: 'uuid', name: 'yard_id' })
+  yardId!: string;
+
+  @PrimaryColumn({ type: 'uuid' })
+  id!: string;
+
+  @Column({ type: 'varchar', length: 254 })
+  email!: string;
+
+  /** As the yard calls them. */
+  @Column({ type: 'varchar', length: 80 })
+  name!: string;
+
+  @Column({ type: 'varchar', length: 20 })
+  role!: Role;
+
+  @Index('invitation_token', { unique: true })
+  @Column({ type: 'char', length: 64, name: 'token_hash' })
+  tokenHash!: string;
+
+  @Column({ type: 'timestamptz', name: 'expires_at' })
+  expiresAt!: Date;
 }
 
 /** A signed-in browser. The id is a hash: a copy of this table signs nobody in. */
@@ -138,6 +173,19 @@ export class PasswordLink {
 
   @Column({ type: 'timestamptz', name: 'expires_at' })
   expiresAt!: Date;
+}
+
+/** A browser in which a person has signed in before, by a hash of what that left there. */
+@Entity('known_device')
+export class KnownDevice {
+  @PrimaryColumn({ type: 'uuid', name: 'person_id' })
+  personId!: string;
+
+  @PrimaryColumn({ type: 'char', length: 64, name: 'token_hash' })
+  tokenHash!: string;
+
+  @Column({ type: 'timestamptz', name: 'seen_at', default: () => 'now()' })
+  seenAt!: Date;
 }
 
 /** Wrong tries to sign in, by a hash of whom and from where. */

@@ -8,6 +8,8 @@ export {
   type NewPerson,
 } from './accounts.ts';
 export {
+  Invitation,
+  KnownDevice,
   Membership,
   PasswordLink,
   Person,
@@ -17,9 +19,10 @@ export {
   Yard,
   YardChange,
 } from './entities.ts';
+export { sweepTries } from './sign-in.ts';
 export { passwordLink } from './passwords.ts';
 export { peoplePlugin } from './plugin.ts';
 export { rules, type Access } from './rules.ts';
 export { sessionPlugin } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';
-export { noteOnYard } from './yard-people.ts';
+export { noteOnYard } from './yard-changes.ts';

@@ -1,28 +1,9 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { hash, verify } from '@node-rs/argon2';
+import { randomBytes } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
 import { Refusal } from '../problems/index.ts';
-import { PasswordLink, Person, SessionRow } from './entities.ts';
-
-/** Argon2id with the package's defaults, which follow OWASP's recommendation (19 MiB, 2 passes). */
-export const hashPassword = (password: string): Promise<string> => hash(password);
-
-/** Compared against when there is nothing to compare with, so that both cases take equally long. */
-const nobody = hashPassword(randomBytes(16).toString('hex'));
-
-/** Whether a password is right; takes as long where there is no such person or password. */
-export const isPassword = async (
-  person: Pick<Person, 'passwordHash'> | null,
-  password: string,
-): Promise<boolean> => {
-  const isRight = await verify(person?.passwordHash ?? (await nobody), password);
-  return isRight && Boolean(person?.passwordHash);
-};
-
-/** What is kept of a token: nobody who reads the table can use it. */
-export const digest = (token: string): string => createHash('sha256').update(token).digest('hex');
-
-const linkDays = 3;
+import { KnownDevice, PasswordLink, Person, SessionRow } from './entities.ts';
+import { digest, hashPassword, isPassword } from './hashes.ts';
+import { acceptAnew, linkDays, wrongLink } from './invitations.ts';
 
 /** A one-time link for a person to set a password; an older one stops working. */
 export const makeLink = async (
@@ -39,11 +20,13 @@ export const makeLink = async (
 const set = async (manager: EntityManager, personId: string, password: string): Promise<void> => {
   await manager.update(Person, { id: personId }, { passwordHash: await hashPassword(password) });
   await manager.delete(SessionRow, { personId });
+  await manager.delete(PasswordLink, { personId });
+  await manager.delete(KnownDevice, { personId });
 };
 
 /**
- * Sets a password by a one-time link; whoever was signed in by the old one no longer is.
- * @throws Refusal wrong-link
+ * Sets a password by a one-time link, and by that of an invitation makes the account; whoever was signed in by the old one no longer is.
+ * @throws Refusal wrong-link, sign-in-first
  */
 export const setByLink = async (
   manager: EntityManager,
@@ -55,12 +38,9 @@ export const setByLink = async (
     lock: { mode: 'pessimistic_write' },
   });
   if (!link) {
-    throw new Refusal(
-      'wrong-link',
-      'This link was used, or is older than three days. Ask a manager of your yard for another.',
-    );
+    if (await acceptAnew(manager, token, password)) return;
+    throw wrongLink();
   }
-  await manager.delete(PasswordLink, { tokenHash: link.tokenHash });
   await set(manager, link.personId, password);
 };
 

@@ -1,8 +1,10 @@
-import type { FastifyRequest } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import {
   firstAccountSchema,
+  linkForSchema,
+  linkTokenSchema,
   passwordByLinkSchema,
   sessionSchema,
   signInSchema,
@@ -13,16 +15,28 @@ import { Refusal } from '../problems/index.ts';
 import { callerIn, type Caller } from './access.ts';
 import { firstAccount, isEmpty } from './accounts.ts';
 import { Membership } from './entities.ts';
+import { accept, lookAtLink } from './invitations.ts';
 import { mePlugin } from './me-plugin.ts';
 import { setByLink } from './passwords.ts';
 import { beginSession } from './session-plugin.ts';
-import { accountFor } from './sign-in.ts';
+import { accountFor, knowDevice } from './sign-in.ts';
 import { yardPeoplePlugin } from './yard-people-plugin.ts';
+
+declare module 'fastify' {
+  interface FastifyRequest {
+    /** What a browser in which somebody just signed in is known by. */
+    knownDevice: string;
+  }
+}
 
 interface Options {
   readonly source: DataSource;
   readonly signInsPerMinute: number;
 }
+
+/** Left in a browser in which somebody has signed in: it lets nobody in, and keeps strangers’ tries from locking it out. */
+const deviceCookie = 'fair-gable-device';
+const deviceDays = 365;
 
 const tags = ['people'];
 const nothing = { 204: z.null().describe('Done.') };
@@ -56,8 +70,34 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
   yards,
 });
 
+/** Signs somebody in in this browser, which is known to them from then on. */
+const signIn = async (
+  source: DataSource,
+  request: FastifyRequest,
+  { email, password }: { readonly email: string; readonly password: string },
+): Promise<void> => {
+  const device = request.cookies[deviceCookie];
+  const account = await accountFor(source, { email, password, ip: request.ip, device });
+  await beginSession(request, account);
+  request.knownDevice = await knowDevice(source.manager, account.personId, device);
+};
+
+/** Behind the session's own cookie, which is the first that whoever signs in by a program finds. */
+const leaveDevice = async (request: FastifyRequest, reply: FastifyReply): Promise<void> => {
+  if (!request.knownDevice) return;
+  reply.setCookie(deviceCookie, request.knownDevice, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: request.protocol === 'https',
+    path: '/api',
+    maxAge: deviceDays * 86_400,
+  });
+};
+
 /** Signing in and out, and whatever needs no sign-in yet. */
 const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
+  app.decorateRequest('knownDevice', '');
+  app.addHook('onSend', leaveDevice);
   // Against floods only; wrong passwords are counted in the database, for all processes together.
   const rateLimit = { max: signInsPerMinute, timeWindow: '1 minute' };
 
@@ -75,8 +115,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
       },
     },
     async (request, reply) => {
-      const account = await accountFor(source, { ...request.body, ip: request.ip });
-      await beginSession(request, account);
+      await signIn(source, request, request.body);
       return reply.status(204).send(null);
     },
   );
@@ -116,7 +155,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
     },
     async (request, reply) => {
       await firstAccount(source, request.body);
-      await beginSession(request, await accountFor(source, { ...request.body, ip: request.ip }));
+      await signIn(source, request, request.body);
       return reply.status(204).send(null);
     },
   );
@@ -136,6 +175,47 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
     async (request, reply) => {
       const { token, password } = request.body;
       await source.transaction((manager) => setByLink(manager, token, password));
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+/** What a one-time link is for, and an invitation accepted with the account one has. */
+const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
+  const rateLimit = { max: signInsPerMinute, timeWindow: '1 minute' };
+
+  app.post(
+    '/api/links/look',
+    {
+      config: { rateLimit },
+      schema: {
+        tags,
+        summary: 'What a one-time link is for',
+        description: 'It says nothing of whether the address it was made for has an account.',
+        body: linkTokenSchema,
+        response: { 200: linkForSchema },
+      },
+    },
+    async (request) => lookAtLink(source.manager, request.body.token),
+  );
+
+  app.post(
+    '/api/invitations/accept',
+    {
+      config: { rateLimit },
+      schema: {
+        tags,
+        summary: 'Accept an invitation to another yard',
+        description:
+          'One is signed in with the account of the invited address; then one is at that yard.',
+        body: linkTokenSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const yardId = await source.transaction((m) => accept(m, caller, request.body.token));
+      request.session.yardId = yardId;
       return reply.status(204).send(null);
     },
   );
@@ -174,6 +254,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
       if (!(await source.manager.existsBy(Membership, { personId, yardId }))) {
         throw new Refusal('not-found', 'You do not belong to that yard. Ask its manager.');
       }
+      await source.manager.update(Membership, { personId, yardId }, { usedAt: new Date() });
       request.session.yardId = yardId;
       return reply.status(204).send(null);
     },
@@ -183,6 +264,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
 /** People: signing in, one's own account, and the people of a yard. */
 export const peoplePlugin = async (app: App, options: Options) => {
   await app.register(signInPlugin, options);
+  await app.register(linkPlugin, options);
   await app.register(whoPlugin, options);
   await app.register(mePlugin, options);
   await app.register(yardPeoplePlugin, options);

@@ -17,6 +17,8 @@ export const rules: Readonly<Record<string, Access>> = {
   'GET /api/first-account': 'anyone',
   'POST /api/first-account': 'anyone',
   'POST /api/password': 'anyone',
+  'POST /api/links/look': 'anyone',
+  'POST /api/invitations/accept': 'look',
 
   'GET /api/session': 'look',
   'PUT /api/session/yard': 'look',

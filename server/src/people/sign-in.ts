@@ -1,8 +1,10 @@
-import type { DataSource } from 'typeorm';
+import { randomBytes } from 'node:crypto';
+import type { DataSource, EntityManager } from 'typeorm';
 import { waitAfter, waitWords } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
-import { Person, SignInTry } from './entities.ts';
-import { digest, isPassword } from './passwords.ts';
+import { KnownDevice, Membership, Person, SignInTry } from './entities.ts';
+import { digest, isPassword } from './hashes.ts';
+import { placeOf } from './place.ts';
 
 export interface Account {
   readonly personId: string;
@@ -14,38 +16,66 @@ export interface Try {
   readonly email: string;
   readonly password: string;
   readonly ip: string;
+  /** What an earlier sign-in left in this browser. */
+  readonly device: string | undefined;
 }
 
-/** Tries are counted by address and place: nobody can lock somebody else out from elsewhere. */
-const keyOf = ({ email, ip }: Try): string => digest(`${email} ${ip}`);
-
-const refuseTooSoon = async (source: DataSource, key: string): Promise<void> => {
-  const before = await source.manager.findOneBy(SignInTry, { key });
-  if (!before) return;
-  const over = before.lastAt.getTime() + waitAfter(before.failures) * 1000;
-  const seconds = Math.ceil((over - Date.now()) / 1000);
-  if (seconds <= 0) return;
-  throw new Refusal(
-    'too-many',
-    `Too many wrong tries. Wait ${waitWords(seconds)}, then try again.`,
-    { wait: seconds },
-  );
+/**
+ * Tries are counted by account and by where they come from. A browser in which this person has signed in before is a place
+ * of its own: nobody beside it, nor behind the same proxy, can lock it out.
+ */
+const keyOf = async (
+  source: DataSource,
+  person: Person | null,
+  { email, ip, device }: Try,
+): Promise<string> => {
+  const tokenHash = digest(device ?? '');
+  const isKnown =
+    person &&
+    device &&
+    (await source.manager.existsBy(KnownDevice, { personId: person.id, tokenHash }));
+  return digest(`${email} ${isKnown ? `device ${tokenHash}` : placeOf(ip)}`);
 };
 
-/** One more wrong try; those of yesterday no longer count. */
-const countFailure = (source: DataSource, key: string): Promise<unknown> =>
-  source.query(
-    `INSERT INTO sign_in_try AS t (key, failures, last_at) VALUES ($1, 1, now())
-     ON CONFLICT (key) DO UPDATE SET last_at = now(),
-       failures = CASE WHEN t.last_at < now() - interval '1 day' THEN 1 ELSE t.failures + 1 END`,
-    [key],
-  );
+const day = 86_400_000;
 
-/** The yard where one begins: of several, the first by name; one goes on to the others from there. */
+/**
+ * Counts a try before it is looked at, or refuses it: forty at once are counted one after the other. A right one is taken
+ * back. Those of yesterday no longer count.
+ * @throws Refusal too-many with the seconds to wait
+ */
+const countTry = (source: DataSource, key: string): Promise<void> =>
+  source.transaction(async (manager) => {
+    await manager.query(
+      `INSERT INTO sign_in_try (key, failures, last_at) VALUES ($1, 0, clock_timestamp()) ON CONFLICT DO NOTHING`,
+      [key],
+    );
+    const [row] = await manager.query(
+      `SELECT failures, extract(epoch FROM clock_timestamp() - last_at) * 1000 AS ago
+       FROM sign_in_try WHERE key = $1 FOR UPDATE`,
+      [key],
+    );
+    const ago = Number(row.ago);
+    const failures = ago > day ? 0 : row.failures;
+    const seconds = Math.ceil(waitAfter(failures) - ago / 1000);
+    if (seconds > 0) {
+      throw new Refusal(
+        'too-many',
+        `Too many wrong tries. Wait ${waitWords(seconds)}, then try again.`,
+        { wait: seconds },
+      );
+    }
+    await manager.query(
+      `UPDATE sign_in_try SET failures = $2, last_at = clock_timestamp() WHERE key = $1`,
+      [key, failures + 1],
+    );
+  });
+
+/** The yard where one begins: that at which one was last. */
 const firstYard = async (source: DataSource, personId: string): Promise<string | undefined> => {
   const [yard] = await source.query(
     `SELECT y.id FROM membership m JOIN yard y ON y.id = m.yard_id
-     WHERE m.person_id = $1 ORDER BY y.name, y.id LIMIT 1`,
+     WHERE m.person_id = $1 ORDER BY m.used_at DESC NULLS LAST, m.joined_at, y.id LIMIT 1`,
     [personId],
   );
   return yard?.id;
@@ -56,18 +86,39 @@ const firstYard = async (source: DataSource, personId: string): Promise<string |
  * @throws Refusal wrong-password, too-many with the seconds to wait
  */
 export const accountFor = async (source: DataSource, given: Try): Promise<Account> => {
-  const key = keyOf(given);
-  await refuseTooSoon(source, key);
   const person = await source.manager.findOneBy(Person, { email: given.email });
+  const key = await keyOf(source, person, given);
+  await countTry(source, key);
   const isRight = await isPassword(person, given.password);
   const yardId = person && isRight ? await firstYard(source, person.id) : undefined;
   if (!person || !yardId) {
-    await countFailure(source, key);
     throw new Refusal(
       'wrong-password',
       'Address and password do not belong together. Check both and try again.',
     );
   }
   await source.manager.delete(SignInTry, { key });
+  await source.manager.update(Membership, { personId: person.id, yardId }, { usedAt: new Date() });
   return { personId: person.id, yardId };
+};
+
+/**
+ * Makes a browser known to whoever signed in there.
+ * @param device what an earlier sign-in of anybody left there
+ * @returns what is left there
+ */
+export const knowDevice = async (
+  manager: EntityManager,
+  personId: string,
+  device: string | undefined,
+): Promise<string> => {
+  const token = device ?? randomBytes(18).toString('base64url');
+  const row = { personId, tokenHash: digest(token), seenAt: new Date() };
+  await manager.upsert(KnownDevice, row, ['personId', 'tokenHash']);
+  return token;
+};
+
+/** Takes out tries that count no longer; run at start. */
+export const sweepTries = async (source: DataSource): Promise<void> => {
+  await source.query(`DELETE FROM sign_in_try WHERE last_at < now() - interval '1 day'`);
 };

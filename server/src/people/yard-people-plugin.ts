@@ -9,6 +9,7 @@ import {
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn } from './access.ts';
+import { yardHistory } from './yard-changes.ts';
 import {
   addPerson,
   changeRole,
@@ -16,7 +17,6 @@ import {
   linkFor,
   peopleOf,
   removePerson,
-  yardHistory,
 } from './yard-people.ts';
 
 const tags = ['yard'];
@@ -53,11 +53,11 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
     {
       schema: {
         tags,
-        summary: 'Take somebody onto this yard',
+        summary: 'Invite somebody onto this yard',
         description:
-          'Who has no account yet gets a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days.',
+          'Answers with a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days. Who has an account accepts it signed in; who has none sets a password by it. The answer is the same.',
         body: newPersonSchema,
-        response: { 201: z.strictObject({ id: z.uuid(), link: linkSchema.nullable() }) },
+        response: { 201: z.strictObject({ id: z.uuid(), link: linkSchema }) },
       },
     },
     async (request, reply) => {

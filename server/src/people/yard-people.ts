@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
   formatQuantity,
@@ -16,48 +15,29 @@ import {
   type YardSettings,
   type YardWater,
 } from '@fair-gable/core';
-import { announce } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import type { Caller } from './access.ts';
-import { Membership, PasswordLink, Person, Yard, YardChange } from './entities.ts';
+import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
+import { invite, inviteAgain, type Link } from './invitations.ts';
+import { noteOnYard, type Noted } from './yard-changes.ts';
 import { makeLink } from './passwords.ts';
 
-/** What was done to a yard, as its history has it. */
-interface Noted {
-  readonly what: string;
-  readonly subject: string;
-  readonly from?: string | null;
-  readonly to?: string | null;
-}
-
-/** Writes what somebody did to the yard into its history, and tells every screen. */
-export const noteOnYard = async (
-  manager: EntityManager,
-  caller: Caller,
-  noted: Noted,
-): Promise<void> => {
-  const { yardId } = caller;
-  await manager.insert(YardChange, {
-    yardId,
-    id: randomUUID(),
-    from: null,
-    to: null,
-    ...noted,
-    personId: caller.personId,
-    by: caller.name,
-    at: new Date(),
-  });
-  await announce(manager, { yard: yardId, kind: 'people', id: yardId });
-};
-
-/** The people of a yard, by name. */
+/** The people of a yard and whom it has invited, by name. */
 export const peopleOf = (manager: EntityManager, yardId: string): Promise<readonly YardPerson[]> =>
   manager.query(
-    `SELECT p.id, p.name, p.email, m.role, p.password_hash IS NOT NULL AS ready
-     FROM membership m JOIN person p ON p.id = m.person_id
-     WHERE m.yard_id = $1 ORDER BY p.name, p.id`,
+    `SELECT p.id, p.name, p.email, m.role, true AS ready
+     FROM membership m JOIN person p ON p.id = m.person_id WHERE m.yard_id = $1
+     UNION ALL SELECT id, name, email, role, false FROM invitation WHERE yard_id = $1
+     ORDER BY name, id`,
     [yardId],
   );
+
+/** Somebody who is invited, and has not accepted yet. */
+const invitedOf = (
+  manager: EntityManager,
+  { yardId }: Caller,
+  id: string,
+): Promise<Invitation | null> => manager.findOneBy(Invitation, { yardId, id });
 
 interface Member {
   readonly person: Person;
@@ -97,26 +77,24 @@ const keepOneManager = async (
 };
 
 /**
- * Takes somebody onto the yard. Who has an account keeps it; who has none gets a one-time link.
+ * Invites somebody onto the yard. The answer is the same whether the address has an account or not.
  * @throws Refusal already-member
  */
 export const addPerson = async (
   manager: EntityManager,
   caller: Caller,
   given: { readonly name: string; readonly email: string; readonly role: Role },
-): Promise<{ id: string; link: { token: string; until: string } | null }> => {
+): Promise<{ id: string; link: Link }> => {
   const { name, email, role } = given;
-  const had = await manager.findOneBy(Person, { email });
-  const id = had?.id ?? randomUUID();
-  if (!had) await manager.insert(Person, { id, name, email, passwordHash: null, system: null });
-  if (await manager.existsBy(Membership, { yardId: caller.yardId, personId: id })) {
+  const people = await peopleOf(manager, caller.yardId);
+  if (people.some((person) => person.ready && person.email === email)) {
     throw new Refusal('already-member', 'E-mail: this person is on this yard already.', {
       field: 'email',
     });
   }
-  await manager.insert(Membership, { yardId: caller.yardId, personId: id, role });
-  await noteOnYard(manager, caller, { what: 'person-added', subject: had?.name ?? name, to: role });
-  return { id, link: had?.passwordHash ? null : await makeLink(manager, id) };
+  const invited = await invite(manager, caller.yardId, given);
+  await noteOnYard(manager, caller, { what: 'person-invited', subject: name, to: role });
+  return invited;
 };
 
 /** @throws Refusal not-found, last-manager */
@@ -126,6 +104,13 @@ export const changeRole = async (
   personId: string,
   role: Role,
 ): Promise<void> => {
+  const { yardId } = caller;
+  const invited = await invitedOf(manager, caller, personId);
+  if (invited) {
+    await manager.update(Invitation, { yardId, id: personId }, { role });
+    const { name: subject, role: from } = invited;
+    return noteOnYard(manager, caller, { what: 'role', subject, from, to: role });
+  }
   const member = await memberOf(manager, caller, personId);
   if (member.role === role) return;
   await keepOneManager(manager, caller, member);
@@ -134,12 +119,19 @@ export const changeRole = async (
   await noteOnYard(manager, caller, { what: 'role', subject, from: member.role, to: role });
 };
 
-/** Takes somebody off the yard; their account elsewhere stays. @throws Refusal not-found, last-manager */
+/** Takes somebody off the yard, or an invitation back; their account stays. @throws Refusal not-found, last-manager */
 export const removePerson = async (
   manager: EntityManager,
   caller: Caller,
   personId: string,
 ): Promise<void> => {
+  const { yardId } = caller;
+  const invited = await invitedOf(manager, caller, personId);
+  if (invited) {
+    await manager.delete(Invitation, { yardId, id: personId });
+    const { name: subject, role: from } = invited;
+    return noteOnYard(manager, caller, { what: 'person-removed', subject, from });
+  }
   const member = await memberOf(manager, caller, personId);
   await keepOneManager(manager, caller, member);
   await manager.delete(Membership, { yardId: caller.yardId, personId });
@@ -162,12 +154,14 @@ export const linkFor = async (
   manager: EntityManager,
   caller: Caller,
   personId: string,
-): Promise<{ token: string; until: string }> => {
+): Promise<Link> => {
+  const invited = await invitedOf(manager, caller, personId);
+  if (invited) return inviteAgain(manager, invited);
   const { person } = await memberOf(manager, caller, personId);
   if ((await manager.countBy(Membership, { personId })) > 1) {
     throw new Refusal(
       'other-yards',
-      `${person.name} belongs to other yards too, so no single yard may set the password. Whoever runs the server can: npm run password-link -- ${person.email}`,
+      `The password of ${person.name} is not this yard’s to set. Whoever runs the server can: npm run password-link -- ${person.email}`,
     );
   }
   await noteOnYard(manager, caller, { what: 'password-link', subject: person.name });
@@ -270,10 +264,3 @@ export const changeYard = async (
   await manager.save(Yard, after);
   for (const noted of changesOf(before, after)) await noteOnYard(manager, caller, noted);
 };
-
-/** What was changed about the yard and its people, latest first. */
-export const yardHistory = (
-  manager: EntityManager,
-  yardId: string,
-): Promise<readonly YardChange[]> =>
-  manager.find(YardChange, { where: { yardId }, order: { at: 'DESC', id: 'ASC' }, take: 200 });

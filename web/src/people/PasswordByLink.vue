@@ -1,23 +1,45 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import type { LinkFor } from '@fair-gable/core';
 import { ask } from '../api/client.ts';
 import BrandMark from '../base/BrandMark.vue';
 import FormNews from './FormNews.vue';
 import { useSaving } from './saved.ts';
+import { useSession } from './session.ts';
 
-/** Sets a password by a one-time link. The token is behind the #, which no server log ever sees. */
-const token = useRoute().hash.slice(1);
+/**
+ * Opens a one-time link: sets a password, or accepts an invitation, with the account one has or with a new one. The token is
+ * behind the #, which no server log ever sees.
+ */
+const route = useRoute();
+const session = useSession();
+const token = route.hash.slice(1);
+const link = ref<LinkFor>();
 const password = ref('');
 const isSet = ref(false);
 const { busy, problem, save } = useSaving();
+
+onMounted(async () => {
+  if (!token) return;
+  await session.load();
+  await save(async () => {
+    link.value = await ask<LinkFor>('POST', '/api/links/look', { token });
+  }, '');
+});
 
 const set = async (): Promise<void> => {
   const given = { token, password: password.value };
   isSet.value = await save(() => ask('POST', '/api/password', given), 'Set.');
 };
+const accept = (): Promise<boolean> =>
+  save(async () => {
+    await ask('POST', '/api/invitations/accept', { token });
+    // Another yard: everything is read anew.
+    window.location.assign('/yard');
+  }, '');
 </script>
 
 <template>
@@ -29,11 +51,27 @@ const set = async (): Promise<void> => {
     </div>
     <form v-else class="card" @submit.prevent="set">
       <BrandMark />
-      <h1>Set your password</h1>
       <p v-if="!token" class="wrong" role="alert">
         The link was cut short. Open the whole of it, or ask your manager for another.
       </p>
-      <div>
+      <template v-if="link?.kind === 'invitation'">
+        <h1>{{ link.yard }} invites you as {{ link.role }}</h1>
+        <div v-if="session.session">
+          <p>You are signed in as {{ session.session.person.email }}.</p>
+          <Button type="button" label="Accept it" :loading="busy" @click="accept" />
+        </div>
+        <template v-else>
+          <p>
+            You have an account here already?
+            <RouterLink :to="{ name: 'sign-in', query: { then: route.fullPath } }"
+              >Sign in to accept it</RouterLink
+            >
+          </p>
+          <h2>You are new here</h2>
+        </template>
+      </template>
+      <h1 v-else>Set your password</h1>
+      <div v-if="link && !(link.kind === 'invitation' && session.session)">
         <label for="password"
           >New password <span class="soft small">at least 10 characters</span></label
         >
@@ -47,7 +85,12 @@ const set = async (): Promise<void> => {
         />
       </div>
       <FormNews done="" :problem="problem" />
-      <Button type="submit" label="Set it" :loading="busy" :disabled="!token" />
+      <Button
+        v-if="link && !(link.kind === 'invitation' && session.session)"
+        type="submit"
+        label="Set it"
+        :loading="busy"
+      />
     </form>
   </div>
 </template>

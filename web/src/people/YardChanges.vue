@@ -26,7 +26,8 @@ onMounted(async () => {
 });
 
 const words: Readonly<Record<string, (change: YardChange) => string>> = {
-  'person-added': ({ subject, to }) => `${subject} taken on as ${to}`,
+  'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,
+  'person-added': ({ subject, to }) => `${subject} is here as ${to}`,
   'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
   role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
   'password-link': ({ subject }) => `password link made for ${subject}`,

@@ -45,10 +45,10 @@ const add = (): Promise<boolean> =>
   keepWith(() =>
     adding.save(async () => {
       link.value = undefined;
-      const added = await ask<{ link: Link | null }>('POST', '/api/people', { ...given.value });
-      if (added.link) show(given.value.name, added.link);
+      const { link: made } = await ask<{ link: Link }>('POST', '/api/people', { ...given.value });
+      show(given.value.name, made);
       await read();
-    }, 'Taken on.'),
+    }, 'Invited. It counts once they have opened the link.'),
   );
 
 const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
@@ -64,12 +64,17 @@ const makeLink = (person: YardPerson): Promise<boolean> =>
   }, '');
 
 const remove = async (person: YardPerson): Promise<void> => {
-  const question = `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`;
+  const question = person.ready
+    ? `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`
+    : `Take back the invitation of ${person.name}? Its link stops working.`;
   if (!window.confirm(question)) return;
-  await list.save(async () => {
-    await ask('DELETE', `/api/people/${person.id}`);
-    await read();
-  }, `${person.name} is off this yard.`);
+  await list.save(
+    async () => {
+      await ask('DELETE', `/api/people/${person.id}`);
+      await read();
+    },
+    person.ready ? `${person.name} is off this yard.` : 'Taken back.',
+  );
 };
 </script>
 
@@ -81,7 +86,8 @@ const remove = async (person: YardPerson): Promise<void> => {
         <div class="who">
           <strong>{{ person.name }}</strong>
           <span class="small soft"
-            >{{ person.email }}<template v-if="!person.ready"> · no password yet</template></span
+            >{{ person.email
+            }}<template v-if="!person.ready"> · invited, has not accepted yet</template></span
           >
         </div>
         <Select
@@ -94,7 +100,8 @@ const remove = async (person: YardPerson): Promise<void> => {
         />
         <div class="deeds">
           <button type="button" class="plain" @click="makeLink(person)">
-            Password link <span class="visually-hidden">for {{ person.name }}</span>
+            {{ person.ready ? 'Password link' : 'New link' }}
+            <span class="visually-hidden">for {{ person.name }}</span>
           </button>
           <button
             v-if="person.id !== session.session?.person.id"
@@ -110,7 +117,7 @@ const remove = async (person: YardPerson): Promise<void> => {
     <FormNews :done="list.done.value" :problem="list.problem.value" />
     <div v-if="link" class="link" role="status">
       <p>
-        Hand this to <strong>{{ link.name }}</strong>; it sets a password once, until
+        Hand this to <strong>{{ link.name }}</strong>, and to nobody else; it works once, until
         {{ when(link.until) }}.
       </p>
       <code>{{ link.address }}</code>

@@ -1,0 +1,143 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { MoreThan, type EntityManager } from 'typeorm';
+import type { LinkFor, Role } from '@fair-gable/core';
+import { Refusal } from '../problems/index.ts';
+import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
+import { digest, hashPassword } from './hashes.ts';
+import { noteOnYard } from './yard-changes.ts';
+
+export interface Link {
+  readonly token: string;
+  readonly until: string;
+}
+
+/** For how long a one-time link holds. */
+export const linkDays = 3;
+const until = (): Date => new Date(Date.now() + linkDays * 86_400_000);
+const freshToken = (): string => randomBytes(18).toString('base64url');
+
+/**
+ * Invites an address to a yard. Whether it has an account makes no difference: the yard learns nothing of that.
+ * @throws Refusal already-member where it is invited already
+ */
+export const invite = async (
+  manager: EntityManager,
+  yardId: string,
+  given: { readonly name: string; readonly email: string; readonly role: Role },
+): Promise<{ id: string; link: Link }> => {
+  const { name, email, role } = given;
+  if (await manager.existsBy(Invitation, { yardId, email })) {
+    throw new Refusal(
+      'already-member',
+      'E-mail: this address is invited already. Make it a new link in the list.',
+      { field: 'email' },
+    );
+  }
+  const [id, token, expiresAt] = [randomUUID(), freshToken(), until()];
+  const tokenHash = digest(token);
+  await manager.insert(Invitation, { yardId, id, name, email, role, tokenHash, expiresAt });
+  return { id, link: { token, until: expiresAt.toISOString() } };
+};
+
+/** A new link for an invitation; the one before stops working. */
+export const inviteAgain = async (
+  manager: EntityManager,
+  { yardId, id }: Pick<Invitation, 'yardId' | 'id'>,
+): Promise<Link> => {
+  const [token, expiresAt] = [freshToken(), until()];
+  await manager.update(Invitation, { yardId, id }, { tokenHash: digest(token), expiresAt });
+  return { token, until: expiresAt.toISOString() };
+};
+
+export const wrongLink = (): Refusal =>
+  new Refusal(
+    'wrong-link',
+    'This link was used, or is older than three days. Ask a manager of your yard for another.',
+  );
+
+/** The invitation of a link, locked: of two who use it at once one comes too late. */
+const invitationOf = (manager: EntityManager, token: string): Promise<Invitation | null> =>
+  manager.findOne(Invitation, {
+    where: { tokenHash: digest(token), expiresAt: MoreThan(new Date()) },
+    lock: { mode: 'pessimistic_write' },
+  });
+
+/** What a link is for. @throws Refusal wrong-link */
+export const lookAtLink = (manager: EntityManager, token: string): Promise<LinkFor> =>
+  manager.transaction(async (inner) => {
+    const invitation = await invitationOf(inner, token);
+    if (invitation) {
+      const { name } = await inner.findOneByOrFail(Yard, { id: invitation.yardId });
+      return { kind: 'invitation', yard: name, role: invitation.role };
+    }
+    const isLink = await inner.existsBy(PasswordLink, {
+      tokenHash: digest(token),
+      expiresAt: MoreThan(new Date()),
+    });
+    if (!isLink) throw wrongLink();
+    return { kind: 'password' };
+  });
+
+/** Takes the person of an invitation onto its yard. What they had of links dies: it would let its holder in here too. */
+const join = async (
+  manager: EntityManager,
+  { yardId, id, role }: Invitation,
+  { personId, name }: { readonly personId: string; readonly name: string },
+): Promise<void> => {
+  await manager.upsert(Membership, { yardId, personId, role, usedAt: new Date() }, [
+    'yardId',
+    'personId',
+  ]);
+  await manager.delete(Invitation, { yardId, id });
+  await manager.delete(PasswordLink, { personId });
+  const noted = { what: 'person-added', subject: name, to: role };
+  await noteOnYard(manager, { yardId, personId, name }, noted);
+};
+
+/**
+ * Accepts an invitation with one's own account: one is signed in, and holds the link.
+ * @returns the yard one belongs to now
+ * @throws Refusal wrong-link, not-your-invitation
+ */
+export const accept = async (
+  manager: EntityManager,
+  person: { readonly personId: string; readonly name: string; readonly email: string },
+  token: string,
+): Promise<string> => {
+  const invitation = await invitationOf(manager, token);
+  if (!invitation) throw wrongLink();
+  if (invitation.email !== person.email) {
+    throw new Refusal(
+      'not-your-invitation',
+      `This invitation is for another address than ${person.email}. Sign in with that one, or ask for an invitation of your own.`,
+    );
+  }
+  await join(manager, invitation, person);
+  return invitation.yardId;
+};
+
+/**
+ * Makes the account of an invitation whose address has none, with the password its holder chose.
+ * @returns whether the link was one of an invitation
+ * @throws Refusal sign-in-first where the address has an account
+ */
+export const acceptAnew = async (
+  manager: EntityManager,
+  token: string,
+  password: string,
+): Promise<boolean> => {
+  const invitation = await invitationOf(manager, token);
+  if (!invitation) return false;
+  const { email, name } = invitation;
+  if (await manager.existsBy(Person, { email })) {
+    throw new Refusal(
+      'sign-in-first',
+      'There is an account of this address. Sign in with its own password and open this link again.',
+    );
+  }
+  const personId = randomUUID();
+  const passwordHash = await hashPassword(password);
+  await manager.insert(Person, { id: personId, email, name, passwordHash, system: null });
+  await join(manager, invitation, { personId, name });
+  return true;
+};
