@@ -334,6 +334,29 @@ describe('a unit with its photos', () => {
     const response = await b.app.inject({ url: `/api/units/${id}/file.zip`, headers: { cookie } });
     return response.rawPayload;
   };
+  /** 60 MB of nothing in 60 kB. */
+  const bomb = (): Uint8Array => zipSync({ 'unit.json': new Uint8Array(60_000_000).fill(32) });
+  /** The same, whose two headers say that it unpacks to ten bytes. */
+  const lying = (zip: Uint8Array): Uint8Array => {
+    const said = Buffer.from(zip);
+    said.writeUInt32LE(10, 22);
+    said.writeUInt32LE(10, said.indexOf('PK\u0001\u0002', 0, 'latin1') + 24);
+    return said;
+  };
+
+  it('that is made to stop the server stops nobody: others are answered meanwhile', async () => {
+    let isOver = false;
+    const taking = take(ask, lying(bomb())).then(() => (isOver = true));
+    const answers: number[] = [];
+    while (!isOver) {
+      const began = performance.now();
+      await ask('GET', '/api/health');
+      answers.push(performance.now() - began);
+    }
+    await taking;
+    expect(Math.max(...answers)).toBeLessThan(1000);
+  });
+
   const take = (as: Asker, zip: Uint8Array) =>
     as('POST', '/api/unit-files/zip', Buffer.from(zip), { 'content-type': 'application/zip' });
 
@@ -377,8 +400,10 @@ describe('a unit with its photos', () => {
     [
       'a zip of more files than any unit has',
       zipSync(Object.fromEntries(Array.from({ length: 1001 }, (_, i) => [`f${i}`, strToU8('')]))),
-      'too large',
+      'more than 300 files',
     ],
+    ['a unit that unpacks to more than it may', bomb(), 'larger than 2 MB'],
+    ['one that says it is small and is not', lying(bomb()), 'larger than 2 MB'],
   ])('%s is refused in a sentence', async (_what, zip, words) => {
     const { status, body } = await take(ask, zip as Uint8Array);
     expect([status, body.code]).toEqual([422, 'bad-file']);
