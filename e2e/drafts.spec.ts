@@ -150,14 +150,14 @@ const editors: readonly Editor[] = [
     offline: 'is said',
   },
   {
-    what: 'somebody to take on',
+    what: 'somebody to invite',
     who: 'maren',
     at: at('/settings'),
-    field: (page) => page.locator('form', { hasText: 'Take somebody on' }).getByLabel('Name'),
+    field: (page) => page.locator('form', { hasText: 'Invite somebody' }).getByLabel('Name'),
     typed: 'Tove Lind',
     keep: async (page) => {
       await typeInto(
-        page.locator('form', { hasText: 'Take somebody on' }).getByLabel('E-mail'),
+        page.locator('form', { hasText: 'Invite somebody' }).getByLabel('E-mail'),
         'tove@thornquay.example',
       );
       await page.keyboard.press('Enter');

@@ -95,6 +95,9 @@ test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
   await signIn(page, 'bram');
   await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.context().setOffline(true);
+  await enter(page, 'ccc', '2,222 lb', 'Read');
   const elsewhere = await another(browser, 'bram');
   await elsewhere.goto(demo('/settings'));
   await elsewhere
@@ -102,8 +105,9 @@ test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
     .last()
     .click();
   await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
-  await enter(page, 'ccc', '2,222 lb', 'Read');
-  await page.getByRole('link', { name: 'Sign in again to send what is on this device.' }).click();
+  await page.context().setOffline(false);
+  // Nothing of the yard stays on a screen that nobody is signed in at.
+  await expect(page).toHaveURL(/sign-in\?then=/);
   await typeInto(page.getByLabel('E-mail'), 'bram@thornquay.example');
   await typeInto(page.getByLabel('Password'), 'spring-ferry-22');
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -147,14 +151,14 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
   await expectSound(maren, 'settings');
   await typeInto(maren.getByLabel('Their name'), 'Petra Lune');
   await typeInto(maren.getByLabel('Their e-mail'), 'petra@thornquay.example');
-  await maren.getByRole('button', { name: 'Take on' }).click();
+  await maren.getByRole('button', { name: 'Invite', exact: true }).click();
   const link = await maren.getByText(/\/password#/).innerText();
-  await expect(maren.getByText('Petra Lune taken on as specialist')).toBeVisible();
+  await expect(maren.getByText('Petra Lune invited as specialist')).toBeVisible();
 
   await page.goto(link);
   await expectSound(page, 'password by link');
-  await typeInto(page.getByLabel('New password'), 'tide-table-33');
-  await page.getByRole('button', { name: 'Set it' }).click();
+  await typeInto(page.getByLabel('Password'), 'tide-table-33');
+  await page.getByRole('button', { name: 'Accept it' }).click();
   await page.getByRole('link', { name: 'Sign in with it' }).click();
   await typeInto(page.getByLabel('E-mail'), 'petra@thornquay.example');
   await typeInto(page.getByLabel('Password'), 'tide-table-33');

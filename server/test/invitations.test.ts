@@ -91,6 +91,22 @@ describe('an invitation', () => {
     expect(changes[0]).toMatchObject({ what: 'person-added', subject: 'Osk Tamber', to: 'viewer' });
   });
 
+  it('lets back in who belongs to no yard at present, by their own password', async () => {
+    const { people } = (await maren('GET', '/api/people')).body;
+    const { id } = people.find((p: { name: string }) => p.name === 'Bram Oake');
+    await maren('DELETE', `/api/people/${id}`);
+    const email = 'bram@thornquay.example';
+    expect((await signIn(email, password)).body.code).toBe('no-yard');
+    expect((await signIn(email, 'not his')).body.code).toBe('wrong-password');
+    const { token } = (await invite(maren, email, 'technician')).body.link;
+    // Who holds the link does not get in by guessing either.
+    for (let i = 0; i < 4; i++) expect((await set(token, `${long} ${i}`)).status).toBe(409);
+    expect((await set(token, long)).status).toBe(429);
+    await b.source.query('DELETE FROM sign_in_try');
+    expect((await set(token, password)).status).toBe(204);
+    expect(await yardsOf(await asNew(email, password))).toEqual(['Thornquay yard']);
+  });
+
   it('may be given another role, another link, and be taken back', async () => {
     const { id, link } = (await invite(maren, 'later@new.example')).body;
     expect((await invite(maren, 'later@new.example')).body.code).toBe('already-member');

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Search, Settings, Sun } from '@lucide/vue';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import AnywhereKeys from './keys/AnywhereKeys.vue';
 import BrandMark from './base/BrandMark.vue';
 import { useAlertsInView } from './base/alerts.ts';
@@ -16,6 +16,7 @@ const YardChoice = defineAsyncComponent(() => import('./people/YardChoice.vue'))
 
 useAlertsInView();
 const route = useRoute();
+const router = useRouter();
 const session = useSession();
 const live = useLive();
 const mode = useMode();
@@ -43,6 +44,16 @@ watch(
     await nextTick();
     if (document.activeElement === document.body)
       document.querySelector<HTMLElement>('#content')?.focus({ preventScroll: true });
+  },
+);
+
+/** Nothing of the yard stays on a screen that the server knows no more; the page is left with all it holds. */
+watch(
+  () => session.isLapsed && !route.meta.bare,
+  (isOver) => {
+    if (!isOver) return;
+    const to = router.resolve({ name: 'sign-in', query: { then: route.fullPath } });
+    window.location.assign(to.href);
   },
 );
 

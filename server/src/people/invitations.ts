@@ -4,6 +4,7 @@ import type { LinkFor, Role } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
 import { digest, hashPassword } from './hashes.ts';
+import { isRight, type Try } from './sign-in.ts';
 import { noteOnYard } from './yard-changes.ts';
 
 export interface Link {
@@ -117,22 +118,29 @@ export const accept = async (
 };
 
 /**
- * Makes the account of an invitation whose address has none, with the password its holder chose.
+ * Accepts an invitation by a password: that of the account its address has, or of a new one. Somebody who belongs to no yard
+ * at present cannot sign in first.
  * @returns whether the link was one of an invitation
- * @throws Refusal sign-in-first where the address has an account
+ * @throws Refusal sign-in-first where the address has an account of another password, too-many
  */
-export const acceptAnew = async (
+export const acceptBy = async (
   manager: EntityManager,
   token: string,
   password: string,
+  from: Omit<Try, 'email' | 'password'>,
 ): Promise<boolean> => {
   const invitation = await invitationOf(manager, token);
   if (!invitation) return false;
   const { email, name } = invitation;
-  if (await manager.existsBy(Person, { email })) {
+  const had = await manager.findOneBy(Person, { email });
+  if (had) {
+    if (await isRight(manager.connection, had, { ...from, email, password })) {
+      await join(manager, invitation, { personId: had.id, name: had.name });
+      return true;
+    }
     throw new Refusal(
       'sign-in-first',
-      'There is an account of this address. Sign in with its own password and open this link again.',
+      'There is an account of this address. Give its own password, or sign in with it and open this link again.',
     );
   }
   const personId = randomUUID();

@@ -3,7 +3,8 @@ import { MoreThan, type EntityManager } from 'typeorm';
 import { Refusal } from '../problems/index.ts';
 import { KnownDevice, PasswordLink, Person, SessionRow } from './entities.ts';
 import { digest, hashPassword, isPassword } from './hashes.ts';
-import { acceptAnew, linkDays, wrongLink } from './invitations.ts';
+import { acceptBy, linkDays, wrongLink } from './invitations.ts';
+import type { Try } from './sign-in.ts';
 
 /** A one-time link for a person to set a password; an older one stops working. */
 export const makeLink = async (
@@ -32,13 +33,14 @@ export const setByLink = async (
   manager: EntityManager,
   token: string,
   password: string,
+  from: Omit<Try, 'email' | 'password'>,
 ): Promise<void> => {
   const link = await manager.findOne(PasswordLink, {
     where: { tokenHash: digest(token), expiresAt: MoreThan(new Date()) },
     lock: { mode: 'pessimistic_write' },
   });
   if (!link) {
-    if (await acceptAnew(manager, token, password)) return;
+    if (await acceptBy(manager, token, password, from)) return;
     throw wrongLink();
   }
   await set(manager, link.personId, password);

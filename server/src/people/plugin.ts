@@ -166,15 +166,17 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
       config: { rateLimit },
       schema: {
         tags,
-        summary: 'Set a password by a one-time link',
-        description: 'Ends every sign-in of that person; sign in with the new password.',
+        summary: 'Set a password by a one-time link, or accept an invitation by one',
+        description:
+          'A password link ends every sign-in of that person; sign in with the new password. An invitation takes the password of the account its address has, or makes one.',
         body: passwordByLinkSchema,
         response: nothing,
       },
     },
     async (request, reply) => {
       const { token, password } = request.body;
-      await source.transaction((manager) => setByLink(manager, token, password));
+      const from = { ip: request.ip, device: request.cookies[deviceCookie] };
+      await source.transaction((manager) => setByLink(manager, token, password, from));
       return reply.status(204).send(null);
     },
   );

@@ -82,22 +82,40 @@ const firstYard = async (source: DataSource, personId: string): Promise<string |
 };
 
 /**
+ * Whether somebody’s password is right; the try is counted, and a right one taken back.
+ * @throws Refusal too-many with the seconds to wait
+ */
+export const isRight = async (
+  source: DataSource,
+  person: Person | null,
+  given: Try,
+): Promise<boolean> => {
+  const key = await keyOf(source, person, given);
+  await countTry(source, key);
+  const isSo = await isPassword(person, given.password);
+  if (isSo) await source.manager.delete(SignInTry, { key });
+  return isSo;
+};
+
+/**
  * The account of an address and password.
- * @throws Refusal wrong-password, too-many with the seconds to wait
+ * @throws Refusal wrong-password, no-yard, too-many with the seconds to wait
  */
 export const accountFor = async (source: DataSource, given: Try): Promise<Account> => {
   const person = await source.manager.findOneBy(Person, { email: given.email });
-  const key = await keyOf(source, person, given);
-  await countTry(source, key);
-  const isRight = await isPassword(person, given.password);
-  const yardId = person && isRight ? await firstYard(source, person.id) : undefined;
-  if (!person || !yardId) {
+  if (!(await isRight(source, person, given)) || !person) {
     throw new Refusal(
       'wrong-password',
       'Address and password do not belong together. Check both and try again.',
     );
   }
-  await source.manager.delete(SignInTry, { key });
+  const yardId = await firstYard(source, person.id);
+  if (!yardId) {
+    throw new Refusal(
+      'no-yard',
+      'You belong to no yard at present. Ask the manager of one for a link.',
+    );
+  }
   await source.manager.update(Membership, { personId: person.id, yardId }, { usedAt: new Date() });
   return { personId: person.id, yardId };
 };

@@ -13,7 +13,6 @@ const arrivedView = z.strictObject({
   width: z.number().int().optional(),
   height: z.number().int().optional(),
 });
-const year = 31_536_000;
 
 const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.addContentTypeParser(
@@ -90,16 +89,19 @@ export const photoPlugin = async (app: App, options: { source: DataSource }) => 
             description: 'The picture.',
             content: { 'image/jpeg': { schema: z.string().meta({ format: 'binary' }) } },
           },
+          304: z.null().describe('It is as it was.'),
         },
       },
     },
     async (request, reply) => {
       const { id, photo } = request.params;
-      const bytes = await pictureOf(yardOf(options.source, request), id, photo, request.query.size);
-      return reply
-        .type('image/jpeg')
-        .header('cache-control', `private, max-age=${year}, immutable`)
-        .send(bytes as never);
+      const { size } = request.query;
+      const bytes = await pictureOf(yardOf(options.source, request), id, photo, size);
+      // It never changes, and is asked for each time all the same: who has signed out sees it no more.
+      const etag = `"${photo}-${size}"`;
+      void reply.header('cache-control', 'private, no-cache').header('etag', etag);
+      if (request.headers['if-none-match'] === etag) return reply.status(304).send(null);
+      return reply.type('image/jpeg').send(bytes as never);
     },
   );
 };

@@ -7,6 +7,7 @@ export const refusals = {
   'not-your-role': { status: 403, title: 'Your role may look at this, not change it' },
   'not-inspector': { status: 403, title: 'Only a technician signs this' },
   'wrong-present': { status: 403, title: 'The present password is wrong' },
+  'no-yard': { status: 403, title: 'You belong to no yard' },
   'sign-in-first': { status: 409, title: 'There is an account of this address' },
   'not-your-invitation': { status: 403, title: 'The invitation is for somebody else' },
   'wrong-link': { status: 403, title: 'The one-time link is used up' },

@@ -24,6 +24,10 @@ export class NoNetwork extends Plain {
   }
 }
 
+/** Told when the server knows this browser no more: signed out elsewhere, taken off the yard, or run out. */
+const lapses = new Set<() => void>();
+export const onLapse = (told: () => void): void => void lapses.add(told);
+
 const answersWithin = 20_000;
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
@@ -53,7 +57,11 @@ const send = async <T>(method: Method, path: string, sent?: Sent): Promise<T> =>
   const response = await fetch(path, init).catch(() => {
     throw new NoNetwork();
   });
-  if (!response.ok) throw await asRefused(response);
+  if (!response.ok) {
+    const refused = await asRefused(response);
+    if (refused.code === 'not-signed-in') for (const told of lapses) told();
+    throw refused;
+  }
   return (response.status === 204 ? undefined : await response.json()) as T;
 };
 

@@ -211,6 +211,19 @@ export const dropMemo = async (id: string): Promise<void> => {
 /** Where the service worker keeps photos that were looked at. */
 const photosSeen = 'photos';
 
+/** What the service worker notes of when it last used a photo: it names them. */
+const notes = { database: 'workbox-expiration', store: 'cache-entries' };
+
+const forgetPhotos = async (): Promise<void> => {
+  if (!('caches' in globalThis)) return;
+  await caches.delete(photosSeen);
+  const all = (await indexedDB.databases?.()) ?? [];
+  if (!all.some(({ name }) => name === notes.database)) return;
+  const db = await openDB(notes.database);
+  if (db.objectStoreNames.contains(notes.store)) await db.clear(notes.store);
+  db.close();
+};
+
 /** The units this device kept; none where it never had any. */
 export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
   const all = await (await device()).getAll('units');
@@ -220,19 +233,21 @@ export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
 
 /**
  * Takes a person's data off this device. What is not sent yet stays, sealed: only they send it,
- * when they sign in here again.
+ * when they sign in here again; so does what they typed and did not keep. How they looked at the yard goes.
  */
 export const forgetPerson = async (): Promise<void> => {
   const db = await device();
+  sessionStorage.clear();
   const unsent = await db.getAll('outbox');
   const needed = new Set(
     unsent.flatMap((u) => (u.kind === 'plan' ? [u.plan.id] : u.kind === 'event' ? [u.walk] : [])),
   );
   const walks = await db.getAllKeys('walks');
   await Promise.all([
-    'caches' in globalThis ? caches.delete(photosSeen) : undefined,
+    forgetPhotos(),
     db.delete('kept', 'session'),
     db.delete('kept', 'sheets'),
+    db.delete('kept', 'vehicles'),
     // Where a version that kept them all together left them.
     db.delete('kept', 'units'),
     db.clear('units'),

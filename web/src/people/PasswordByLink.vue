@@ -46,7 +46,7 @@ const accept = (): Promise<boolean> =>
   <div class="page">
     <div v-if="isSet" class="card">
       <BrandMark />
-      <h1>Your password is set</h1>
+      <h1>{{ link?.kind === 'invitation' ? 'You are on the yard' : 'Your password is set' }}</h1>
       <RouterLink :to="{ name: 'sign-in' }">Sign in with it</RouterLink>
     </div>
     <form v-else class="card" @submit.prevent="set">
@@ -67,19 +67,23 @@ const accept = (): Promise<boolean> =>
               >Sign in to accept it</RouterLink
             >
           </p>
-          <h2>You are new here</h2>
+          <h2>Or with a password</h2>
+          <p class="small soft">
+            Yours, if this address has an account here; else choose one, and it gets one.
+          </p>
         </template>
       </template>
       <h1 v-else>Set your password</h1>
       <div v-if="link && !(link.kind === 'invitation' && session.session)">
         <label for="password"
-          >New password <span class="soft small">at least 10 characters</span></label
+          >{{ link.kind === 'invitation' ? 'Password' : 'New password' }}
+          <span class="soft small">at least 10 characters</span></label
         >
         <InputText
           id="password"
           v-model="password"
           type="password"
-          autocomplete="new-password"
+          :autocomplete="link.kind === 'invitation' ? 'current-password' : 'new-password'"
           minlength="10"
           required
         />
@@ -88,7 +92,7 @@ const accept = (): Promise<boolean> =>
       <Button
         v-if="link && !(link.kind === 'invitation' && session.session)"
         type="submit"
-        label="Set it"
+        :label="link.kind === 'invitation' ? 'Accept it' : 'Set it'"
         :loading="busy"
       />
     </form>

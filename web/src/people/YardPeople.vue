@@ -24,7 +24,7 @@ const people = ref<readonly YardPerson[]>([]);
 const link = ref<{ readonly name: string; readonly address: string; readonly until: string }>();
 const { draft: given, keepWith } = useDraft({
   place: () => 'settings.people.new',
-  what: () => 'Somebody to take on',
+  what: () => 'Somebody to invite',
   fresh: () => ({ name: '', email: '', role: 'specialist' as Role }),
 });
 const list = useSaving();
@@ -123,7 +123,7 @@ const remove = async (person: YardPerson): Promise<void> => {
       <code>{{ link.address }}</code>
     </div>
     <form @submit.prevent="add">
-      <h3>Take somebody on</h3>
+      <h3>Invite somebody</h3>
       <div class="field">
         <label for="new-name">Their name</label>
         <InputText id="new-name" v-model="given.name" autocomplete="off" maxlength="80" required />
@@ -143,7 +143,7 @@ const remove = async (person: YardPerson): Promise<void> => {
         <span class="small soft">A {{ given.role }} {{ roleWords[given.role] }}.</span>
       </SelectField>
       <div>
-        <Button type="submit" severity="secondary" label="Take on" :loading="adding.busy.value" />
+        <Button type="submit" severity="secondary" label="Invite" :loading="adding.busy.value" />
       </div>
       <FormNews :done="adding.done.value" :problem="adding.problem.value" />
     </form>

@@ -8,13 +8,26 @@ import {
   type SchoolKey,
   type Session,
 } from '@fair-gable/core';
-import { ask, Refused } from '../api/client.ts';
+import { ask, onLapse, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
+
+/** Whether the server knows this browser no more; what it had of this person is off it then. */
+const useLapse = () => {
+  const isLapsed = ref(false);
+  const lapse = async (): Promise<void> => {
+    if (isLapsed.value) return;
+    await forgetPerson();
+    isLapsed.value = true;
+  };
+  onLapse(() => void lapse());
+  return isLapsed;
+};
 
 /** Who is signed in on this device, also while the server is out of reach. */
 export const useSession = defineStore('session', () => {
   const session = ref<Session>();
   const outbox = useOutbox();
+  const isLapsed = useLapse();
   let loaded = false;
 
   const open = async (found: Session): Promise<void> => {
@@ -24,6 +37,7 @@ export const useSession = defineStore('session', () => {
     if (before && !isSame) await forgetPerson();
     await keep('session', found);
     session.value = found;
+    isLapsed.value = false;
     await outbox.openFor(found.person.id, found.yard.id);
   };
 
@@ -91,6 +105,7 @@ export const useSession = defineStore('session', () => {
     session.value !== undefined && mayRole(session.value.person.role, right);
   return {
     session,
+    isLapsed,
     system,
     pace,
     houseView,
