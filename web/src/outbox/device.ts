@@ -237,7 +237,7 @@ export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
  */
 export const forgetPerson = async (): Promise<void> => {
   const db = await device();
-  sessionStorage.clear();
+  globalThis.sessionStorage?.clear();
   const unsent = await db.getAll('outbox');
   const needed = new Set(
     unsent.flatMap((u) => (u.kind === 'plan' ? [u.plan.id] : u.kind === 'event' ? [u.walk] : [])),
