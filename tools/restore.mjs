@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
+import { checked, isSealed, unseal } from './lib/sealed.mjs';
 import { clusterPrograms, dataFolder } from './lib/postgres.mjs';
 import { withDatabase } from './lib/database.mjs';
 import { checkNode, run } from './lib/run.mjs';
@@ -26,7 +27,9 @@ const askedFile = () => {
 const asSql = async (file, folder) => {
   const bin = clusterPrograms(process.env['FAIR_GABLE_DATA'] ?? dataFolder(root));
   const sql = join(folder, 'backup.sql');
-  const options = ['--no-owner', '--no-privileges', '--file', sql, file];
+  const dump = isSealed(file) ? join(folder, 'backup.dump') : file;
+  if (dump !== file) await unseal(file, dump, checked(process.env['FAIR_GABLE_PASSPHRASE']));
+  const options = ['--no-owner', '--no-privileges', '--file', sql, dump];
   const { code } = await run(join(bin, 'pg_restore'), options, { cwd: '/' });
   if (code !== 0) throw new Failure(`${file} is not a backup that this PostgreSQL can read.`);
   return sql;
@@ -55,6 +58,20 @@ const refuseWhileRunning = async ({ call }) => {
   }
 };
 
+/** What let somebody in when the backup was made lets nobody in again: sessions, links, and what counts tries. */
+const forgotten = [
+  'session',
+  'password_link',
+  'invitation',
+  'sign_in_try',
+  'known_device',
+  'screen',
+];
+const forget = `DO $$ DECLARE gone text; BEGIN
+  FOREACH gone IN ARRAY ARRAY[${forgotten.map((name) => `'${name}'`).join(', ')}] LOOP
+    IF to_regclass('public.' || gone) IS NOT NULL THEN EXECUTE format('DELETE FROM %I', gone); END IF;
+  END LOOP; END $$`;
+
 const replace = (/** @type {Database} */ { call }, /** @type {string} */ sql) =>
   call('psql', [
     '--quiet',
@@ -63,6 +80,8 @@ const replace = (/** @type {Database} */ { call }, /** @type {string} */ sql) =>
     '--set=ON_ERROR_STOP=1',
     '--command=SET client_min_messages = warning; DROP SCHEMA public CASCADE; CREATE SCHEMA public',
     `--file=${sql}`,
+    '--command=SET search_path = public',
+    `--command=${forget}`,
   ]);
 
 const main = async () => {
@@ -77,7 +96,9 @@ const main = async () => {
       await confirm(database.name);
       await step('restoring', () => replace(database, sql));
       const units = await database.call('psql', ['-tAqc', 'SELECT count(*) FROM unit']);
-      process.stdout.write(`\n${units.trim()} units are back. Start again with: npm start\n`);
+      process.stdout.write(
+        `\n${units.trim()} units are back. Everybody signs in anew; invitations and password links are made again. Start with: npm start\n`,
+      );
     });
   } finally {
     rmSync(folder, { recursive: true, force: true });

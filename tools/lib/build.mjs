@@ -59,7 +59,9 @@ const buildAlone = async ({ force = false }) => {
   }
   const bin = join(root, 'node_modules/.bin');
   await must(join(bin, 'tsc'), ['-b', 'core', 'server'], { cwd: root });
-  await must(join(bin, 'vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
+  // Whatever whoever starts us has set: what is served is what was made to be served.
+  const env = { ...process.env, NODE_ENV: 'production' };
+  await must(join(bin, 'vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web'), env });
   checkFirstLoad();
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, now);

@@ -1,5 +1,5 @@
-import { existsSync, readFileSync, statSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync, statSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { freePort, removeCluster, startCluster } from '../lib/postgres.mjs';
@@ -29,12 +29,34 @@ afterAll(async () => {
   }
 });
 
-const tool = async (data: string, name: string, ...args: readonly string[]) => {
+const withPassphrase = async (
+  passphrase: string,
+  data: string,
+  name: string,
+  ...args: readonly string[]
+) => {
   const started = startBy(['node', `tools/${name}.mjs`, ...args], {
     FAIR_GABLE_DATA: data,
+    FAIR_GABLE_PASSPHRASE: passphrase,
   });
   return { code: await started.ended, printed: started.printed() };
 };
+
+const tool = (data: string, name: string, ...args: readonly string[]) =>
+  withPassphrase('', data, name, ...args);
+
+/** What lets somebody in: it is not restored. */
+const lettingIn = [
+  'session',
+  'password_link',
+  'invitation',
+  'sign_in_try',
+  'known_device',
+  'screen',
+];
+type Rows = Record<string, string[]>;
+const lasting = (rows: Rows): Rows =>
+  Object.fromEntries(Object.entries(rows).filter(([name]) => !lettingIn.includes(name)));
 
 /** Every row of every table, as text in order. */
 const rowsOf = async (url: string): Promise<Record<string, string[]>> => {
@@ -65,8 +87,15 @@ const within = async <T>(folder: string, work: (url: string) => Promise<T>): Pro
 
 describe('backup and restore', () => {
   it('backs up while the program runs, and never over another file', async () => {
+    const signedIn = await fetch(`http://127.0.0.1:${port}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email: 'maren@thornquay.example', password: 'spring-ferry-22' }),
+    });
+    expect(signedIn.status).toBe(204);
     const made = await tool(here, 'backup', file);
     expect([made.code, existsSync(file)]).toEqual([0, true]);
+    expect(statSync(file).mode & 0o077).toBe(0);
     expect(made.printed).toContain('keep it where only you can read it');
     const again = await tool(here, 'backup', file);
     expect([again.code, again.printed]).toEqual([1, expect.stringContaining('is there already')]);
@@ -78,7 +107,10 @@ describe('backup and restore', () => {
     const [original, copy] = [await within(here, rowsOf), await within(there, rowsOf)];
     expect(Object.keys(copy).length).toBeGreaterThan(12);
     expect(copy['record_field']?.length).toBeGreaterThan(150);
-    expect(copy).toEqual(original);
+    expect(lasting(copy)).toEqual(lasting(original));
+    // Who was signed in when the backup was made is so no longer.
+    expect(original['session']).toHaveLength(1);
+    for (const name of lettingIn) expect([name, copy[name]]).toEqual([name, []]);
   });
 
   it('replaces what is there, and what came after the backup is gone', async () => {
@@ -90,7 +122,33 @@ describe('backup and restore', () => {
       await client.end();
     });
     expect((await tool(there, 'restore', file, '--yes')).code).toBe(0);
-    expect(await within(there, rowsOf)).toEqual(await within(here, rowsOf));
+    expect(lasting(await within(there, rowsOf))).toEqual(lasting(await within(here, rowsOf)));
+  });
+
+  it('is sealed under a passphrase, and opens with that alone and whole', async () => {
+    const sealed = `${file}.sealed`;
+    const [right, wrong] = ['a ferry in the morning fog', 'a ferry in the evening fog'];
+    const short = await withPassphrase('short', here, 'backup', sealed, '--sealed');
+    expect([short.code, short.printed]).toEqual([
+      1,
+      expect.stringContaining('at least 12 characters'),
+    ]);
+    expect((await withPassphrase(right, here, 'backup', sealed, '--sealed')).code).toBe(0);
+    expect(statSync(sealed).mode & 0o077).toBe(0);
+    expect(readdirSync(dirname(sealed)).filter((name) => /open|unfinished/.test(name))).toEqual([]);
+    expect(readFileSync(sealed).includes('PGDMP')).toBe(false);
+    const restore = (passphrase: string, from = sealed) =>
+      withPassphrase(passphrase, there, 'restore', from, '--yes');
+    expect(await restore(wrong)).toMatchObject({
+      code: 1,
+      printed: expect.stringContaining('the passphrase is another one, or the file was changed'),
+    });
+    const changed = readFileSync(sealed);
+    changed[changed.length >> 1]! ^= 1;
+    writeFileSync(`${sealed}.changed`, changed);
+    expect((await restore(right, `${sealed}.changed`)).code).toBe(1);
+    expect((await restore(right)).code).toBe(0);
+    expect(lasting(await within(there, rowsOf))).toEqual(lasting(await within(here, rowsOf)));
   });
 
   it.each([
