@@ -53,13 +53,18 @@ const asked = async (p: Process, cookie: string, method: string, path: string, b
     `${p.address}${path}`,
     body ? { ...init, body: JSON.stringify(body) } : init,
   );
-  return response.status === 204 ? undefined : response.json();
+  // Answers are looked into by the tests' own expectations.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  return response.status === 204 ? undefined : ((await response.json()) as any);
 };
 
 /** A screen that listens: what it has heard so far, and a way to wait for words. */
-const screen = async ({ address }: Process, cookie: string) => {
+const screen = async ({ address }: Process, cookie: string, path = '/api/live') => {
   const stop = new AbortController();
-  const response = await fetch(`${address}/api/live`, { headers: { cookie }, signal: stop.signal });
+  const response = await fetch(`${address}${path}`, {
+    headers: { cookie },
+    signal: stop.signal,
+  });
   let heard = '';
   let isOver = false;
   void (async () => {
@@ -120,6 +125,32 @@ describe('news of a yard', () => {
     expect(una.heard()).not.toContain('event:');
     una.close();
     ines.close();
+  });
+
+  it('ends with the right to hear it, at once, in whichever process', async () => {
+    const maren = await signIn(one, 'maren@thornquay.example');
+    const ivo = await signIn(two, 'ivo@thornquay.example');
+    const osk = await signIn(one, 'osk@thornquay.example');
+    const streams = [await screen(two, ivo), await screen(one, ivo)];
+    const stays = await screen(two, osk);
+    // Taken off the yard.
+    const { people } = await asked(one, maren, 'GET', '/api/people');
+    const id = people.find(({ name }: { name: string }) => name === 'Ivo Lark').id;
+    await asked(one, maren, 'DELETE', `/api/people/${id}`);
+    for (const stream of streams) await stream.ended();
+    // Signed out elsewhere.
+    await asked(two, await signIn(two, 'osk@thornquay.example'), 'DELETE', '/api/me/sessions');
+    await stays.ended();
+    // A buyer's screen that is closed.
+    const { walks } = await asked(one, maren, 'GET', '/api/walks');
+    const walk = walks[0].plan.id;
+    const { token } = await asked(one, maren, 'POST', `/api/walks/${walk}/screens`);
+    const buyer = await screen(two, '', `/api/screens/${token}/live`);
+    expect(buyer.response.status).toBe(200);
+    await asked(one, maren, 'DELETE', `/api/walks/${walk}/screens`);
+    await buyer.ended();
+    // Nobody is told of it.
+    for (const { heard } of [...streams, stays, buyer]) expect(heard()).not.toContain('ended');
   });
 
   it('comes again after the listening connection was cut, and says that some was missed', async () => {

@@ -3,8 +3,8 @@ import type { EntityManager } from 'typeorm';
 /** Something that changed on a yard, for whoever has it on their screen. */
 export interface News {
   readonly yard: string;
-  /** `stock`: so many units that the list is best read anew. */
-  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles';
+  /** `stock`: so many units that the list is best read anew. `ended`: a right ended, on whatever yard; it reaches no screen. */
+  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles' | 'ended';
   readonly id: string;
   /** The last of what was added, where something was: who has it need not ask. */
   readonly newest?: string;
@@ -19,3 +19,7 @@ export const channel = 'fair_gable';
 export const announce = async (manager: EntityManager, news: News): Promise<void> => {
   await manager.query('SELECT pg_notify($1, $2)', [channel, JSON.stringify(news)]);
 };
+
+/** Somebody’s right has ended: streams that live by it are ended at once, in every process. */
+export const announceEnd = (manager: EntityManager): Promise<void> =>
+  announce(manager, { yard: '', kind: 'ended', id: '' });

@@ -2,7 +2,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
-import { callerIn, PostgresSessionStore } from '../people/index.ts';
+import { callerIn, Membership, PostgresSessionStore } from '../people/index.ts';
 import { Listener, type Heard } from './listener.ts';
 
 /** What a stream of news is for. */
@@ -49,6 +49,7 @@ const streaming =
     raw.writeHead(200, headOf(reply) as Record<string, string>);
     raw.write('retry: 2000\n\n');
     const unhear = listener.hear((heard) => {
+      if (heard !== 'catch-up' && heard.kind === 'ended') return void check().catch(() => {});
       if (heard === 'catch-up' || wants(heard)) raw.write(message(heard));
     });
     const end = (): void => {
@@ -57,7 +58,7 @@ const streaming =
       open.delete(end);
       raw.end();
     };
-    // Whoever is signed out meanwhile hears no more.
+    // Whoever is signed out or taken off meanwhile hears no more, at once; the beat finds what nobody announced.
     const check = async (): Promise<void> => {
       if (await stands()) raw.write(': still here\n\n');
       else end();
@@ -93,11 +94,13 @@ export const livePlugin = fp(async (app: App, { source }: { source: DataSource }
       },
     },
     (request, reply) => {
-      const { yardId } = callerIn(request);
+      const { yardId, personId } = callerIn(request);
       const { sessionId } = request.session;
       app.stream(request, reply, {
         wants: (heard) => heard !== 'catch-up' && heard.yard === yardId,
-        stands: () => sessions.stands(sessionId),
+        stands: async () =>
+          (await sessions.stands(sessionId)) &&
+          (await source.manager.existsBy(Membership, { yardId, personId })),
       });
     },
   );

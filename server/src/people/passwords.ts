@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
+import { announceEnd } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { KnownDevice, PasswordLink, Person, SessionRow } from './entities.ts';
 import { digest, hashPassword, isPassword } from './hashes.ts';
@@ -21,6 +22,7 @@ export const makeLink = async (
 const set = async (manager: EntityManager, personId: string, password: string): Promise<void> => {
   await manager.update(Person, { id: personId }, { passwordHash: await hashPassword(password) });
   await manager.delete(SessionRow, { personId });
+  await announceEnd(manager);
   await manager.delete(PasswordLink, { personId });
   await manager.delete(KnownDevice, { personId });
 };

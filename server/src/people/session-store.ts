@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { LessThan, MoreThan, type DataSource } from 'typeorm';
 import type { FastifySessionObject, SessionStore } from '@fastify/session';
 import type { SignedIn } from '@fair-gable/core';
+import { announceEnd } from '../database/index.ts';
 import { SessionRow } from './entities.ts';
 
 export const sessionDays = 30;
@@ -55,7 +56,10 @@ export class PostgresSessionStore implements SessionStore {
   }
 
   destroy(id: string, done: Done): void {
-    this.rows.delete({ id: hashed(id) }).then(() => done(), done);
+    this.rows
+      .delete({ id: hashed(id) })
+      .then(() => announceEnd(this.source.manager))
+      .then(() => done(), done);
   }
 
   /** Takes out what has expired; run at start. */
@@ -85,7 +89,9 @@ export class PostgresSessionStore implements SessionStore {
 
   /** Ends one of a person's sessions; whether there was such a one. */
   async end(personId: string, rowId: string): Promise<boolean> {
-    return (await this.rows.delete({ id: rowId, personId })).affected === 1;
+    const isEnded = (await this.rows.delete({ id: rowId, personId })).affected === 1;
+    if (isEnded) await announceEnd(this.source.manager);
+    return isEnded;
   }
 
   /** Ends all of a person's sessions but the one that asks. */
@@ -95,5 +101,6 @@ export class PostgresSessionStore implements SessionStore {
       .delete()
       .where('person_id = :personId AND id <> :here', { personId, here: hashed(here) })
       .execute();
+    await announceEnd(this.source.manager);
   }
 }

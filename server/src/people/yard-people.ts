@@ -15,6 +15,7 @@ import {
   type YardSettings,
   type YardWater,
 } from '@fair-gable/core';
+import { announceEnd } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import type { Caller } from './access.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
@@ -135,6 +136,7 @@ export const removePerson = async (
   const member = await memberOf(manager, caller, personId);
   await keepOneManager(manager, caller, member);
   await manager.delete(Membership, { yardId: caller.yardId, personId });
+  await announceEnd(manager);
   if (!(await manager.existsBy(Membership, { personId }))) {
     await manager.delete(PasswordLink, { personId });
   }

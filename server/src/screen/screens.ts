@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { DataSource } from 'typeorm';
 import { cardNow, pointsOf, screenOf, type ScreenView } from '@fair-gable/core';
-import { inYard, type InYard } from '../database/index.ts';
+import { announceEnd, inYard, type InYard } from '../database/index.ts';
 import { Yard } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { readUnit } from '../record/index.ts';
@@ -33,6 +33,7 @@ export const openScreen = async (
 export const closeScreens = async (yard: InYard, walk: string): Promise<void> => {
   await readWalk(yard, walk);
   await yard.remove(ScreenRow, { walkId: walk });
+  await announceEnd(yard.manager);
 };
 
 /** A walk that a token follows, in its yard. */
