@@ -60,6 +60,39 @@ describe('a walk', () => {
     expect((await ask('GET', `/api/walks/${plan.id}`)).body.events).toEqual(before.events);
   });
 
+  it('is gone on with by whoever records; a guest adds to their own alone', async () => {
+    const ivo = await signedIn(b.app, 'ivo@thornquay.example');
+    const end = { ...event(1_000_000, { kind: 'finish' }), elapsed: 5000 };
+    const forged = { ...end, device: randomUUID() };
+    const asGuest = await ivo('POST', `/api/walks/${plan.id}/events`, { events: [forged] });
+    expect([asGuest.status, asGuest.body.code]).toEqual([403, 'not-your-role']);
+    const memo = `/api/walks/${plan.id}/memos/${randomUUID()}`;
+    expect((await ivo('GET', memo)).status).toBe(403);
+    // Nobody counts so far ahead that nothing comes after it.
+    const ahead = await post([end]);
+    expect([ahead.status, ahead.body.detail]).toEqual([
+      400,
+      expect.stringMatching(/^counter: an event is counted far ahead/),
+    ]);
+    const maren = await signedIn(b.app, 'maren@thornquay.example');
+    const events = [event(4, { kind: 'pause' })];
+    expect((await maren('POST', `/api/walks/${plan.id}/events`, { events })).status).toBe(204);
+    const own = { ...plan, id: randomUUID() };
+    expect((await ivo('PUT', `/api/walks/${own.id}`, own)).status).toBe(204);
+    const begun = { events: [event(1, { kind: 'begin' })] };
+    expect((await ivo('POST', `/api/walks/${own.id}/events`, begun)).status).toBe(204);
+    expect((await ivo('POST', `/api/walks/${own.id}/screens`)).status).toBe(403);
+    const authors = await b.source.query(
+      `SELECT DISTINCT p.name FROM walk_event e JOIN person p ON p.id = e.person_id WHERE e.walk_id IN ($1, $2) ORDER BY 1`,
+      [plan.id, own.id],
+    );
+    expect(authors.map(({ name }: { name: string }) => name)).toEqual([
+      'Ines Rook',
+      'Ivo Lark',
+      'Maren Holt',
+    ]);
+  });
+
   it('is listed with its unit', async () => {
     const { body } = await ask('GET', `/api/units/${plan.unit}/walks`);
     expect(body.walks.map((w: { plan: WalkPlan }) => w.plan.id)).toEqual([plan.id]);

@@ -30,6 +30,7 @@ import { AfterTheWalk1796169600000 } from './migrations/1796169600000-after-the-
 import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-water.ts';
 import { Invitations1796428800000 } from './migrations/1796428800000-invitations.ts';
 import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
+import { EventAuthors1796601600000 } from './migrations/1796601600000-event-authors.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
 export const entities = [
@@ -73,6 +74,7 @@ const migrations = [
   WalkClock1796342400000,
   Invitations1796428800000,
   KnownDevices1796515200000,
+  EventAuthors1796601600000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -190,7 +190,7 @@ export const keepDemoWalks = async (
     await keepWalk(yard, plan, { name: walk.by, personId: null });
     await yard.update(Walk, { id: plan.id }, { createdAt: startOf(walk) });
     const events = eventsOf(walk, points);
-    await keepEvents(yard, plan.id, events);
+    await keepEvents(yard, plan.id, events, null);
     await keepAfter(yard, walk, plan, events);
   }
 };

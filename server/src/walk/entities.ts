@@ -64,6 +64,10 @@ export class WalkEventRow {
   @Column({ type: 'jsonb' })
   what!: What;
 
+  /** Whose it is, by the session it came in with; nobody of one that was brought in. */
+  @Column({ type: 'uuid', name: 'person_id', nullable: true })
+  personId!: string | null;
+
   /** When the server got it; nothing is ordered by it. */
   @Column({ type: 'timestamptz', name: 'received_at' })
   receivedAt!: Date;

@@ -4,6 +4,7 @@ import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { keepMemo, memoLimit, readMemo } from './memos.ts';
+import { refuseOthers } from './walks.ts';
 
 const tags = ['walks'];
 const one = z.strictObject({ id: z.uuid(), memo: z.uuid() });
@@ -38,7 +39,9 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
           'The voice memo is empty or not application/octet-stream. Record it again.',
         );
       }
-      await keepMemo(yardOf(source, request), { walk, id, bytes: body }, callerIn(request).name);
+      const [yard, caller] = [yardOf(source, request), callerIn(request)];
+      await refuseOthers(yard, walk, caller);
+      await keepMemo(yard, { walk, id, bytes: body }, caller.name);
       return reply.status(204).send(null);
     },
   );
@@ -60,7 +63,9 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
     },
     async (request, reply) => {
       const { id, memo } = request.params;
-      const { type, bytes } = await readMemo(yardOf(source, request), id, memo);
+      const yard = yardOf(source, request);
+      await refuseOthers(yard, id, callerIn(request));
+      const { type, bytes } = await readMemo(yard, id, memo);
       return reply
         .type(type)
         .header('cache-control', 'private, no-store')

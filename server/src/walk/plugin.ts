@@ -5,7 +5,7 @@ import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { memoPlugin } from './memo-plugin.ts';
-import { keepEvents, keepWalk, lastWalks, readWalk, walksOf } from './walks.ts';
+import { keepEvents, keepWalk, lastWalks, readWalk, refuseOthers, walksOf } from './walks.ts';
 
 const tags = ['walks'];
 const nothing = { 204: z.null().describe('Kept.') };
@@ -53,14 +53,17 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: {
         tags,
         summary: 'Keep events of a walk',
-        description: 'Events only ever grow; one that is there already stays as it is.',
+        description:
+          'Events only ever grow; one that is there already stays as it is. Whose they are goes by the session. A guest adds to their own walks alone.',
         params: id,
         body: z.strictObject({ events: z.array(walkEventSchema).min(1).max(500) }),
         response: nothing,
       },
     },
     async (request, reply) => {
-      await keepEvents(yardOf(source, request), request.params.id, request.body.events);
+      const [yard, caller] = [yardOf(source, request), callerIn(request)];
+      await refuseOthers(yard, request.params.id, caller);
+      await keepEvents(yard, request.params.id, request.body.events, caller.personId);
       return reply.status(204).send(null);
     },
   );

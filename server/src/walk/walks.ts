@@ -1,5 +1,13 @@
 import { In } from 'typeorm';
-import { inOrder, paceFrom, type Point, type WalkEvent, type WalkPlan } from '@fair-gable/core';
+import {
+  inOrder,
+  may,
+  paceFrom,
+  type Point,
+  type Role,
+  type WalkEvent,
+  type WalkPlan,
+} from '@fair-gable/core';
 import { announce, type InYard } from '../database/index.ts';
 import { Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -69,19 +77,62 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promis
 };
 
 /**
+ * That somebody may add to a walk, and hear what was spoken on it: a guest of their own walks alone; whoever records goes on
+ * with a colleague's too.
+ * @throws Refusal not-found, not-your-role
+ */
+export const refuseOthers = async (
+  yard: InYard,
+  walkId: string,
+  { personId, role }: { readonly personId: string; readonly role: Role },
+): Promise<void> => {
+  const walk = await yard.findOne(Walk, { id: walkId });
+  if (!walk) throw missing();
+  if (may(role, 'record') || walk.personId === personId) return;
+  throw new Refusal(
+    'not-your-role',
+    'This walk is somebody else’s. Ask a specialist of this yard to go on with it.',
+  );
+};
+
+/** An event is counted one on from the last its device knew of: so many may have gone on elsewhere meanwhile. */
+const mostAhead = 1000;
+
+/** Events that were counted far ahead would be the last for ever. @throws Refusal bad-input */
+const refuseAhead = async (
+  yard: InYard,
+  walkId: string,
+  events: readonly WalkEvent[],
+): Promise<void> => {
+  const [row] = await yard.manager.query(
+    `SELECT coalesce(max(counter), 0)::int AS last FROM walk_event WHERE yard_id = $1 AND walk_id = $2`,
+    [yard.yardId, walkId],
+  );
+  const last = Math.max(...events.map(({ counter }) => counter));
+  if (last <= row.last + events.length + mostAhead) return;
+  throw new Refusal(
+    'bad-input',
+    'counter: an event is counted far ahead of this walk. Open the walk again; nothing was kept.',
+  );
+};
+
+/**
  * Keeps events of a walk; one that is there already stays as it is.
- * @throws Refusal not-found
+ * @param personId whose they are; nobody's where they are brought in
+ * @throws Refusal not-found, bad-input
  */
 export const keepEvents = async (
   yard: InYard,
   walkId: string,
   events: readonly WalkEvent[],
+  personId: string | null,
 ): Promise<void> => {
   const walk = await yard.findOne(Walk, { id: walkId });
   if (!walk) throw missing();
+  await refuseAhead(yard, walkId, events);
   await yard.insertMissing(
     WalkEventRow,
-    events.map((event) => ({ walkId, ...event, receivedAt: new Date() })),
+    events.map((event) => ({ walkId, ...event, personId, receivedAt: new Date() })),
   );
   if (events.some(({ what }) => what.kind === 'finish')) await learnPace(yard, walk.personId);
   const newest = events.at(-1)?.id;

@@ -17,7 +17,7 @@ const { list, loaded, problem, busy, load, keep, drop } = followUps;
 onMounted(load);
 watch(() => props.plan.id, load);
 
-const mayWrite = computed(() => session.may('present'));
+const mayWrite = computed(() => session.may('record'));
 const today = format(new Date(), 'yyyy-MM-dd');
 const proposed = computed(() => {
   const had = new Set(list.value.map(({ id }) => id));

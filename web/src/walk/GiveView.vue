@@ -21,12 +21,14 @@ import { useWalk } from './walk.ts';
 import { markButtons, markPlace, type Sheet } from './sheet.ts';
 import WalkCard from './WalkCard.vue';
 import WalkHead from './WalkHead.vue';
+import { useSession } from '../people/session.ts';
 import ScreenLink from './ScreenLink.vue';
 import WalkSheet from './WalkSheet.vue';
 
 /** A walk as it is given: one point a card, one thumb, no network needed. */
 const props = defineProps<{ walk: string }>();
 const router = useRouter();
+const session = useSession();
 const walks = useWalk();
 const wakeLock = useWakeLock();
 const units = useUnits();
@@ -206,7 +208,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button type="button" class="big dark" @click="walks.record({ kind: 'begin' })">
           Begin
         </button>
-        <ScreenLink v-if="!isRehearsal" :walk="plan.id" />
+        <ScreenLink v-if="!isRehearsal && session.may('record')" :walk="plan.id" />
       </div>
       <div v-else-if="state.finished" class="begin">
         <h1>The walk is finished</h1>
@@ -232,7 +234,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button type="button" class="big dark" @click="walks.record({ kind: 'resume' })">
           Go on
         </button>
-        <ScreenLink v-if="!isRehearsal" :walk="plan.id" />
+        <ScreenLink v-if="!isRehearsal && session.may('record')" :walk="plan.id" />
       </div>
       <template v-else>
         <FoundMeanwhile :faults="untold" @told="tell" />

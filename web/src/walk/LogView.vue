@@ -56,6 +56,12 @@ watch(
 const chosen = computed(
   () => walks.value?.find((w) => w.plan.id === props.walk) ?? walks.value?.[0],
 );
+/** A guest hears what was spoken on their own walks alone. */
+const mayHear = computed(
+  () =>
+    session.may('record') ||
+    (session.may('present') && chosen.value?.by === session.session?.person.name),
+);
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
 
 /** A walk that was finished by mistake is gone on with for the rest of its day. */
@@ -153,7 +159,7 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
             <span
               >{{ m.label }}<template v-if="m.note">: “{{ m.note }}”</template>
               <audio
-                v-if="m.memo && session.may('present')"
+                v-if="m.memo && mayHear"
                 controls
                 preload="none"
                 :src="`/api/walks/${chosen.plan.id}/memos/${m.memo}`"

@@ -64,7 +64,7 @@ const given = ({ state, plan }: (typeof underWay.value)[number]): string => {
   return `${done} of ${plan.points.length} cards`;
 };
 const open = computed(() => followUps.list.value.filter(({ done }) => done === undefined));
-const mayWrite = computed(() => session.may('present'));
+const mayWrite = computed(() => session.may('record'));
 </script>
 
 <template>
