@@ -49,7 +49,7 @@ watch(
 
 /** Nothing of the yard stays on a screen that the server knows no more; the page is left with all it holds. */
 watch(
-  () => session.isLapsed && !route.meta.bare,
+  () => session.isLapsed && session.session !== undefined && !route.meta.bare,
   (isOver) => {
     if (!isOver) return;
     const to = router.resolve({ name: 'sign-in', query: { then: route.fullPath } });

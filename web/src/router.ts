@@ -159,7 +159,11 @@ router.beforeEach(async (to) => {
   const store = useSession();
   const session = await store.load();
   // A walk that is being given goes on; everything else is read by whoever is signed in.
-  return session && (!store.isLapsed || to.meta.bare)
-    ? true
-    : { name: 'sign-in', query: { then: to.fullPath } };
+  if (session && store.isLapsed && !to.meta.bare) {
+    // The page is left with all it holds.
+    const signIn = router.resolve({ name: 'sign-in', query: { then: to.fullPath } });
+    window.location.assign(signIn.href);
+    return false;
+  }
+  return session ? true : { name: 'sign-in', query: { then: to.fullPath } };
 });

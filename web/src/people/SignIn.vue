@@ -50,9 +50,12 @@ const waitFor = (seconds: number): void => {
 const signIn = async (): Promise<void> => {
   busy.value = true;
   problem.value = '';
+  const { isLapsed } = session;
   try {
     await session.signIn(email.value, password.value);
-    await router.replace(then());
+    // Whoever was here before may have been somebody else: nothing of theirs is in a page that is loaded anew.
+    if (isLapsed) window.location.assign(then());
+    else await router.replace(then());
   } catch (error) {
     problem.value = saying(error);
     if (error instanceof Refused) waitFor(Number(error.more['wait'] ?? 0));
