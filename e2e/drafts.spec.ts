@@ -121,7 +121,10 @@ const editors: readonly Editor[] = [
     at: walked,
     field: label('Name'),
     typed: 'Ada Quill',
-    keep: enter,
+    keep: async (page, field) => {
+      await typeInto(page.getByLabel('E-mail').first(), 'ada@quill.example');
+      await field.press('Enter');
+    },
     offline: 'is said',
   },
   {
@@ -226,6 +229,9 @@ for (const { what, who, at: go, open, field, typed, keep, offline } of editors) 
     // Leaving the field keeps nothing, and nothing of it goes.
     await page.keyboard.press('Tab');
     await expect(field(page)).toHaveValue(typed);
+    // Elsewhere on the page; a sheet over it closes by that.
+    await page.mouse.click(640, 790);
+    await page.keyboard.press('PageDown');
     await page.keyboard.press('Escape');
 
     await page.getByRole('link', { name: 'Fair Gable, to the yard' }).click();
@@ -244,6 +250,19 @@ for (const { what, who, at: go, open, field, typed, keep, offline } of editors) 
     await expect.poll(() => new URL(again.url()).pathname).toBe(new URL(there).pathname);
     await shows(again);
 
+    if (offline === 'is said') {
+      // The server will not have it: it is said, and typed still.
+      const detail = 'This cannot be kept so. Change it, then try again.';
+      await again.route('**/api/**', (route) =>
+        route.request().method() === 'GET'
+          ? route.fallback()
+          : route.fulfill({ status: 422, json: { code: 'bad-input', detail } }),
+      );
+      await keep(again, field(again));
+      await expect(again.getByText(detail).first()).toBeVisible();
+      await expect(field(again)).toHaveValue(typed);
+      await again.unroute('**/api/**');
+    }
     await context.setOffline(true);
     await keep(again, field(again));
     if (offline === 'is said') {

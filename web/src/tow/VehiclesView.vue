@@ -216,6 +216,11 @@ tbody th {
   font-weight: 600;
 }
 
+/* A figure and its unit are read as one. */
+td {
+  white-space: nowrap;
+}
+
 .caution {
   color: var(--brick);
 }
