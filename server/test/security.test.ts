@@ -121,6 +121,15 @@ describe('a session cookie', () => {
     expect((await asker(b.app, real)('GET', '/api/session')).status).toBe(200);
   });
 
+  it('that is an old one signs nobody out of the newer one', async () => {
+    const payload = { email: 'maren@thornquay.example', password };
+    const first = (await b.app.inject({ method: 'POST', url: '/api/session', payload })).cookies[0];
+    const old = `${first?.name}=${first?.value}`;
+    await b.app.inject({ method: 'POST', url: '/api/session', payload, headers: { cookie: old } });
+    const late = await b.app.inject({ url: '/api/session', headers: { cookie: old } });
+    expect([late.statusCode, late.cookies]).toEqual([401, []]);
+  });
+
   it('is another one after signing in, so that a planted one is worth nothing', async () => {
     const payload = { email: 'maren@thornquay.example', password };
     const signIn = (headers: Record<string, string>) =>

@@ -1,6 +1,6 @@
 import cookie from '@fastify/cookie';
 import session from '@fastify/session';
-import type { FastifyRequest } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
@@ -15,13 +15,27 @@ export interface SessionOptions {
   readonly publicUrl?: string | undefined;
 }
 
+const cookieName = 'fair-gable';
+
+/**
+ * A request that was under way with an old cookie takes none away: the browser may have a newer one by now, of a sign-in or a
+ * changed password, and the answer would sign it out again.
+ */
+const keepNewerCookie = async (_request: FastifyRequest, reply: FastifyReply): Promise<void> => {
+  const set = [reply.getHeader('set-cookie') ?? []].flat().map(String);
+  const left = set.filter((one) => !one.startsWith(`${cookieName}=;`));
+  if (left.length === set.length) return;
+  reply.removeHeader('set-cookie');
+  if (left.length > 0) reply.header('set-cookie', left);
+};
+
 /** Sessions and who may call what; registered before every other capability. */
 export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
   const { source, secret, publicUrl } = options;
   await app.register(cookie);
   await app.register(session, {
     secret,
-    cookieName: 'fair-gable',
+    cookieName,
     saveUninitialized: false,
     // Written when it changes, not on every request; the store notes when it was last seen.
     rolling: false,
@@ -34,6 +48,7 @@ export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
       maxAge: sessionDays * 86_400_000,
     },
   });
+  app.addHook('onSend', keepNewerCookie);
   await app.register(accessPlugin, { source, publicUrl });
 });
 

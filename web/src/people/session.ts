@@ -14,10 +14,21 @@ import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
 /** Whether the server knows this browser no more; what it had of this person is off it then. */
 const useLapse = () => {
   const isLapsed = ref(false);
+  let isAsking = false;
+  /** A request that was under way while the session was made anew is no lapse: it is asked once more. */
+  const isGone = (): Promise<boolean> =>
+    ask('GET', '/api/session').then(
+      () => false,
+      (error: unknown) => error instanceof Refused && error.status === 401,
+    );
   const lapse = async (): Promise<void> => {
-    if (isLapsed.value) return;
-    await forgetPerson();
-    isLapsed.value = true;
+    if (isLapsed.value || isAsking) return;
+    isAsking = true;
+    if (await isGone()) {
+      await forgetPerson();
+      isLapsed.value = true;
+    }
+    isAsking = false;
   };
   onLapse(() => void lapse());
   return isLapsed;
