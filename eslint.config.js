@@ -44,7 +44,11 @@ export default ts.config(
       eqeqeq: 'error',
       complexity: ['error', 12],
       'max-lines-per-function': ['error', { max: 80, skipComments: true, skipBlankLines: true }],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      // What is named beside a rest is left out of it.
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       'vue/multi-word-component-names': 'off',
     },
   },

@@ -1,6 +1,24 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { readUnitFile, toUnitFile, unitFileJsonSchema, unitFileVersion } from '@fair-gable/core';
+import {
+  applyChange,
+  asTheFileSays,
+  broughtInBy,
+  entryOf,
+  parts,
+  readUnitFile,
+  roles,
+  statementsOf,
+  toUnitFile,
+  unitFileJsonSchema,
+  unitFileVersion,
+  whoBriefly,
+  whoSaid,
+  type Change,
+  type Entry,
+  type FieldValue,
+  type UnitRecord,
+} from '@fair-gable/core';
 import { demoFiles } from './demo-units.ts';
 
 const [file] = demoFiles;
@@ -28,6 +46,50 @@ describe('a unit file', () => {
     expect(back).toEqual({ ok: true, file: out });
   });
 
+  it('says of what came in by it that the file says so, and counts changes anew', () => {
+    const record = asTheFileSays(file.record);
+    const entries = parts.flatMap((part) => Object.values(record[part]));
+    expect(entries.length).toBeGreaterThan(100);
+    for (const entry of entries) {
+      expect([entry?.version, entry?.filed]).toEqual([1, true]);
+      const { others = [] } = entry as Entry<FieldValue>;
+      expect(others.every((other) => other.filed)).toBe(true);
+    }
+    const gvwr = entryOf(record, 'specs', 'gvwr') as Entry<FieldValue>;
+    expect([whoSaid(gvwr), whoBriefly(gvwr)]).toEqual([
+      'Bram Oake, as the file says',
+      'Bram, in a file',
+    ]);
+    expect(readUnitFile(JSON.parse(JSON.stringify(toUnitFile(file.id, record))))).toMatchObject({
+      ok: true,
+    });
+  });
+
+  it('keeps the mark beside what somebody reads here, and drops it where they read the same', () => {
+    const record = asTheFileSays(file.record);
+    const { value } = entryOf(record, 'specs', 'gvwr') as Entry<FieldValue>;
+    const said = (how: 'read' | 'told', v: FieldValue) =>
+      applyChange(
+        record,
+        { part: 'specs', key: 'gvwr', value: v, how, basedOn: 1 } as Change,
+        'Bo Ark',
+        '2026-05-01T10:00:00.000Z',
+      ).specs.gvwr as Entry<FieldValue>;
+    expect(said('read', value)).toMatchObject({ by: 'Bo Ark', version: 2 });
+    expect(said('read', value).filed).toBeUndefined();
+    const beside = said('told', { kind: 'quantity', amount: 1234 });
+    expect(statementsOf(beside).map((s) => whoBriefly(s))).toEqual(['Bram, in a file', 'Bo']);
+  });
+
+  it('brings no signature, and what was tried by a technician alone', () => {
+    const signed = { ...file.record, signatures: { inspection: {} } } as unknown as UnitRecord;
+    for (const role of roles) {
+      const brought = broughtInBy(role, signed);
+      expect(brought.signatures).toEqual({});
+      expect(brought.specs.inspected).toBeUndefined();
+    }
+  });
+
   it('is described by the published JSON Schema', () => {
     const published = readFileSync(
       new URL(`../../docs/schemas/unit-v${unitFileVersion}.schema.json`, import.meta.url),
@@ -48,7 +110,7 @@ describe('a unit file', () => {
 
   it('names the version it cannot read', () => {
     expect(message(but(['version'], unitFileVersion + 1))).toMatch(
-      /version 8; this program reads up to 7/,
+      /version 9; this program reads up to 8/,
     );
   });
 

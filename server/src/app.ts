@@ -20,7 +20,7 @@ import type { Network } from './network.ts';
 import { numbersPlugin } from './numbers/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { photoPlugin } from './photo/index.ts';
-import { problemsPlugin, refuseAddress, versionPlugin } from './problems/index.ts';
+import { problemsPlugin, refuseAddress, strangePlugin, versionPlugin } from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { stockListPlugin } from './stock-list/index.ts';
 import { vehiclesPlugin } from './tow/index.ts';
@@ -104,6 +104,7 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
   });
   await app.register(drainPlugin);
   await app.register(versionPlugin);
+  await app.register(strangePlugin);
   await app.register(sessionPlugin, { source, secret, publicUrl });
   await app.register(apiDocsPlugin);
   await app.register(livePlugin, { source });
@@ -117,6 +118,9 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   const app = Fastify({
     logger: options.logger ?? false,
     bodyLimit,
+    // Refused aloud, by its place, in strangePlugin.
+    onProtoPoisoning: 'ignore',
+    onConstructorPoisoning: 'ignore',
     requestTimeout,
     // As many proxies as stand in front: what stands before them in the header somebody else has written.
     trustProxy: typeof trustProxy === 'number' ? (_address, hop) => hop < trustProxy : trustProxy,

@@ -167,6 +167,9 @@ describe('a photo', () => {
     expect(ahead.body).toEqual({ received: 100_000, done: false });
     expect((await send(id, bytes)).body).toMatchObject({ done: true, width: 1600 });
     expect((await piece(id, bytes.subarray(0, 100), 0, bytes.length)).body.done).toBe(true);
+    const other = await piece(id, Buffer.alloc(100_000, 1), 0, bytes.length);
+    expect([other.status, other.body.code]).toEqual([409, 'other-body']);
+    expect((await piece(id, bytes.subarray(0, 100), 0, 7000)).body.code).toBe('other-body');
     const [left] = await b.source.query(
       'SELECT count(*)::int AS n FROM photo_piece WHERE photo_id = $1',
       [id],

@@ -163,6 +163,34 @@ describe('a list from elsewhere', () => {
     await unitNamed(ines, 'YY-1');
   });
 
+  it('names the line of a zero byte and of broken characters, and takes the rest', async () => {
+    const text =
+      'Stock,GVWR,Series\nNN-1,70\u000000,Fenlark\nNN-2,7000,Fen\uD83Dlark\nNN-3,7000,Fen\uFFFDlark\nN\u0000N-4,7000,Marl\n';
+    const seen = (await preview(ines, text)).body;
+    expect(seen.problems.map((p: { line: number; column: number }) => [p.line, p.column])).toEqual([
+      [1, 1],
+      [2, 2],
+      [3, 2],
+      [4, -1],
+      [4, 0],
+    ]);
+    expect(seen.problems[0].sentence).toBe(
+      'Gross weight rating: a character in it is broken. Type the cell again, or save the list as UTF-8.',
+    );
+    expect((await take(ines, text)).status).toBe(422);
+    expect((await take(ines, text, { onlyGood: true })).body).toMatchObject({ fresh: 3 });
+    const { record } = await unitNamed(ines, 'NN-1');
+    expect([record.specs.gvwr, record.specs.series?.value]).toEqual([
+      undefined,
+      { kind: 'text', text: 'Fenlark' },
+    ]);
+  });
+
+  it('knows a unit by its stock number in whatever case', async () => {
+    const text = 'Stock,GVWR\nnn-1,7100\n';
+    expect((await take(ines, text)).body).toMatchObject({ fresh: 0, changed: 1 });
+  });
+
   it('shows what was understood beside what stands there, and how its numbers are written', async () => {
     const european = 'Stock #;Dry weight;Fresh tank\nTQ-0403;2.150;26,5\nEU-1;3.400;30,25';
     const { body } = await preview(ines, european);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { UnitFile } from '@fair-gable/core';
+import { asTheFileSays, type UnitFile, type UnitRecord } from '@fair-gable/core';
 import {
   bench,
   editOf,
@@ -32,16 +32,49 @@ describe('a unit file', () => {
     expect(headers['content-disposition']).toBe('attachment; filename="fenlark-24-rkd.unit.json"');
   });
 
-  it('taken into an empty yard is the same unit, to the last version', async () => {
+  it('taken into an empty yard is the same unit, marked as the file says, its changes counted anew', async () => {
     const { id } = await unitNamed(ines, 'TQ-0377');
     await ines('POST', `/api/units/${id}/edits`, editOf([specChange('gvwr', 4950, 1)]));
     const file = await fileOf(ines, 'TQ-0377');
     const taken = await una('POST', '/api/unit-files', file);
     expect([taken.status, taken.body.name]).toEqual([201, 'Marl 18 MB']);
-    // What a technician signed comes in by a technician alone.
-    const record = { ...file.record, inspection: {}, signatures: {} };
-    expect(await fileOf(una, 'TQ-0377')).toEqual({ ...file, record });
+    const { inspected, ...specs } = file.record.specs;
+    const brought = { ...file.record, specs, inspection: {}, signatures: {} };
+    const there = await fileOf(una, 'TQ-0377');
+    expect(there).toEqual({ ...file, record: asTheFileSays(brought) });
+    // Carried on once more it is the same file.
+    expect(there.record.specs.gvwr).toMatchObject({ by: 'Ines Rook', filed: true, version: 1 });
   });
+
+  it('leaves no field that can never be changed again', async () => {
+    const file = await fileOf(ines, 'TQ-0391');
+    const { stockNumber, vin, ...specs } = file.record.specs;
+    const last = { ...specs, gvwr: { ...specs.gvwr, version: 2_147_483_647 } };
+    const id = '00000000-0000-4000-8000-0000000000c1';
+    const forged = { ...file, id, record: { ...file.record, specs: last, photos: {} } };
+    expect((await ines('POST', '/api/unit-files', forged)).status).toBe(201);
+    const edit = editOf([specChange('gvwr', 6100, 1)]);
+    const { status, body } = await ines('POST', `/api/units/${id}/edits`, edit);
+    expect([status, body.record.specs.gvwr.version]).toEqual([200, 2]);
+    // What somebody here read stands in their own name.
+    expect(body.record.specs.gvwr).toMatchObject({ by: 'Ines Rook', value: { amount: 6100 } });
+    expect(body.record.specs.gvwr.filed).toBeUndefined();
+  });
+
+  it.each(['__proto__', 'constructor', 'prototype'])(
+    'with a key called %s anywhere is refused aloud',
+    async (key) => {
+      const file = JSON.stringify(await fileOf(ines, 'TQ-0391'));
+      for (const place of ['{', '"specs":{']) {
+        const forged = file.replace(place, `${place}"${key}":{"x":1},`);
+        const { status, body } = await ines('POST', '/api/unit-files', forged, {
+          'content-type': 'application/json',
+        });
+        expect([key, status >= 400 && status < 500]).toEqual([key, true]);
+        expect(body.detail).toContain(key);
+      }
+    },
+  );
 
   it('opens no unit by a signature that a specialist brought along', async () => {
     const bram = await signedIn(b.app, 'bram@thornquay.example');
@@ -64,9 +97,15 @@ describe('a unit file', () => {
       {},
       undefined,
     ]);
+    // Not even a technician signs by a file: what was tried comes in for them to sign.
     const byBram = as('00000000-0000-4000-8000-0000000000b2', 'TQ-B2');
     const own = await bram('POST', '/api/unit-files', byBram);
-    expect([own.status, own.body.unsigned]).toEqual([201, false]);
+    expect([own.status, own.body.unsigned]).toEqual([201, true]);
+    const his = (await bram('GET', `/api/units/${byBram.id}`)).body.record as UnitRecord;
+    expect([his.signatures, his.specs.inspected]).toEqual([{}, undefined]);
+    const tried = Object.values(his.inspection);
+    expect(tried.length).toBeGreaterThan(0);
+    expect(tried.every((entry) => entry?.filed)).toBe(true);
   });
 
   it('taken in twice changes nothing and says so', async () => {
@@ -77,7 +116,9 @@ describe('a unit file', () => {
 
   it('with a stock number that is taken leaves nothing behind', async () => {
     const file = await fileOf(ines, 'TQ-0417');
-    const other = { ...file, id: '00000000-0000-4000-8000-0000000000aa' };
+    const { vin, ...specs } = file.record.specs;
+    const record = { ...file.record, specs };
+    const other = { ...file, record, id: '00000000-0000-4000-8000-0000000000aa' };
     expect((await ines('POST', '/api/unit-files', other)).body.code).toBe('stock-number-taken');
     expect((await ines('GET', `/api/units/${other.id}`)).status).toBe(404);
   });
@@ -86,8 +127,8 @@ describe('a unit file', () => {
     ['a foreign file', { rows: [] }, /not a Fair Gable unit file/],
     [
       'a later version',
-      { format: 'fair-gable/unit', version: 8 },
-      /version 8; this program reads up to 7/,
+      { format: 'fair-gable/unit', version: 9 },
+      /version 9; this program reads up to 8/,
     ],
     ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
   ])('refuses %s in a sentence', async (_, content, words) => {

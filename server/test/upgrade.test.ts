@@ -42,7 +42,7 @@ describe('a database of the first version', () => {
     const source = await openDatabase(url);
     expect(await counts((sql) => source.query(sql))).toEqual(before);
     expect(await source.query('SELECT * FROM record_field ORDER BY 1, 2, 3, 4')).toEqual(
-      fields.map((field) => ({ ...field, others: null })),
+      fields.map((field) => ({ ...field, others: null, filed: false })),
     );
     const copies = 'SELECT name, model_year, condition, length, gvwr FROM unit ORDER BY name';
     expect(await source.query(copies)).toEqual([

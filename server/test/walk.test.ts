@@ -34,7 +34,8 @@ const post = (events: readonly unknown[], id = plan.id) =>
 describe('a walk', () => {
   it('is kept once, as it was planned first', async () => {
     expect((await put(plan)).status).toBe(204);
-    expect((await put({ ...plan, minutes: 99 })).status).toBe(204);
+    expect((await put(plan)).status).toBe(204);
+    expect((await put({ ...plan, minutes: 99 })).body.code).toBe('other-body');
     const { body } = await ask('GET', `/api/walks/${plan.id}`);
     expect(body).toMatchObject({ plan, by: 'Ines Rook', events: [] });
   });
@@ -56,7 +57,8 @@ describe('a walk', () => {
 
   it('never changes an event that is there', async () => {
     const { body: before } = await ask('GET', `/api/walks/${plan.id}`);
-    await post([{ ...before.events[0], elapsed: 77_777 }]);
+    const other = await post([{ ...before.events[0], elapsed: 77_777 }]);
+    expect([other.status, other.body.code]).toEqual([409, 'other-body']);
     expect((await ask('GET', `/api/walks/${plan.id}`)).body.events).toEqual(before.events);
   });
 

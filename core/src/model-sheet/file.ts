@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { strangeIn, strangeSentence } from '../problems/index.ts';
 import { modelSheetSchema, type ModelSheet } from './schema.ts';
 
 export const modelSheetFormat = 'fair-gable/model-sheet';
@@ -69,6 +70,8 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
         'This is not a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
     };
   }
+  const strange = strangeIn(content);
+  if (strange) return { ok: false, message: strangeSentence(strange) };
   const whole = modelSheetFileSchema.safeParse(withKeysApart(content));
   if (whole.success) return { ok: true, sheet: whole.data.sheet as unknown as ModelSheet };
   const issue = whole.error.issues[0];

@@ -43,18 +43,18 @@ export const unsignedChange = (changes: readonly Change[]): Change | undefined =
     ? undefined
     : changes.find(({ part, key }) => isBySignature(part, key));
 
-/** A record from elsewhere as somebody may bring it in: what is a technician's own word comes in by a technician alone. */
-export const broughtInBy = (role: Role, record: UnitRecord): UnitRecord =>
-  may(role, 'inspect')
-    ? record
-    : {
-        ...record,
-        inspection: {},
-        signatures: {},
-        specs: Object.fromEntries(
-          Object.entries(record.specs).filter(([key]) => !isBySignature('specs', key)),
-        ),
-      };
+/**
+ * A record from elsewhere as somebody may bring it in. Nobody signs by a file: it comes in unsigned. What was tried comes in by a
+ * technician alone, for them to sign.
+ */
+export const broughtInBy = (role: Role, record: UnitRecord): UnitRecord => ({
+  ...record,
+  inspection: may(role, 'inspect') ? record.inspection : {},
+  signatures: {},
+  specs: Object.fromEntries(
+    Object.entries(record.specs).filter(([key]) => !isBySignature('specs', key)),
+  ),
+});
 
 /** What each role is for, for whoever chooses one. */
 export const roleWords: Readonly<Record<Role, string>> = {

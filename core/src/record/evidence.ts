@@ -174,6 +174,6 @@ export const statementsOf = <V>(
   entry: (Statement<V> & { readonly others?: readonly Statement<V>[] | undefined }) | undefined,
 ): readonly Statement<V>[] => {
   if (!entry) return [];
-  const { value, how, by, at, others = [] } = entry;
-  return [{ value, how, by, at }, ...others];
+  const { value, how, by, at, filed, others = [] } = entry;
+  return [filed ? { value, how, by, at, filed } : { value, how, by, at }, ...others];
 };

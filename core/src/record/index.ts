@@ -58,7 +58,7 @@ export {
   withoutOurs,
 } from './read.ts';
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
-export { fieldLabel, fieldText, targetLabel } from './words.ts';
+export { fieldLabel, fieldText, targetLabel, whoBriefly, whoSaid } from './words.ts';
 export { typedSpec } from './typed.ts';
 export { distanceProblem, doubtOfDistance, typedDistance } from './typed-place.ts';
 export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';

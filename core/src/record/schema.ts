@@ -101,6 +101,8 @@ const statementOf = <T extends z.ZodType>(value: T) => ({
   how: howKnownSchema,
   by: z.string().min(1).max(80),
   at: z.iso.datetime(),
+  /** Who and when are as a file says that was taken in: nobody here saw it written. */
+  filed: z.literal(true).optional(),
 });
 
 /** Counts the changes of this field, from 1. */
@@ -172,6 +174,7 @@ export interface Statement<T> {
   readonly how: HowKnown;
   readonly by: string;
   readonly at: string;
+  readonly filed?: true | undefined;
 }
 
 /** A field as it is known: what the best source says, and what others say that is not the same. */

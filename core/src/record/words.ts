@@ -158,6 +158,27 @@ export const targetLabel = (target: string): string => {
   return part in texts ? fieldLabel(part as Part, key) : target;
 };
 
+/** Who says something of a unit; what came in by a file was written by whoever that file names. */
+export const whoSaid = ({
+  by,
+  filed,
+}: {
+  readonly by: string;
+  readonly filed?: true | undefined;
+}): string => (filed ? `${by}, as the file says` : by);
+
+/** The same in a narrow column, by first name. */
+export const whoBriefly = ({
+  by,
+  filed,
+}: {
+  readonly by: string;
+  readonly filed?: true | undefined;
+}): string => {
+  const [first = by] = by.split(' ');
+  return filed ? `${first}, in a file` : first;
+};
+
 /**
  * A field's value in words; a guess bears “about”, what is not known says so.
  * @example fieldText('features', 'awning', { state: 'prep' }, 'seen', 'us') // 'prep'

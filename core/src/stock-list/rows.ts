@@ -9,7 +9,7 @@ import {
   type SpecKey,
 } from '../catalogue/index.ts';
 import { tidyVin } from '../identity/index.ts';
-import { sentence } from '../problems/index.ts';
+import { isBroken, sentence } from '../problems/index.ts';
 import {
   agree,
   entryOf,
@@ -99,8 +99,15 @@ const readSpec = (key: SpecKey, text: string, { system, how, decimal }: Reading)
   return { value: read.value, how: isGuess ? 'guessed' : how };
 };
 
-const readCell = (key: SpecKey | FeatureKey, text: string, reading: Reading): Read =>
-  isSpecKey(key) ? readSpec(key, text, reading) : readFeature(key, text, reading.how);
+/** What stands where a character could not be read when the list was saved. */
+const lost = '\uFFFD';
+
+const readCell = (key: SpecKey | FeatureKey, text: string, reading: Reading): Read => {
+  if (isBroken(text) || text.includes(lost)) {
+    return `${entryFor(key).label}: a character in it is broken. Type the cell again, or save the list as UTF-8.`;
+  }
+  return isSpecKey(key) ? readSpec(key, text, reading) : readFeature(key, text, reading.how);
+};
 
 const textAt = (sayings: readonly Saying[], key: SpecKey): string | undefined => {
   const value = sayings.find((s) => s.key === key)?.value;

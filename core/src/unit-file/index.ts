@@ -1,4 +1,5 @@
 export {
+  asTheFileSays,
   readUnitFile,
   toUnitFile,
   unitFileFormat,

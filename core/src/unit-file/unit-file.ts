@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { SpecKey } from '../catalogue/index.ts';
-import { sentence } from '../problems/index.ts';
+import { sentence, strangeIn, strangeSentence } from '../problems/index.ts';
 import {
   fieldLabel,
   keyTests,
@@ -8,13 +8,14 @@ import {
   recordSchema,
   specProblem,
   statementsOf,
+  type Entry,
   type Part,
   type UnitRecord,
 } from '../record/index.ts';
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 7;
+export const unitFileVersion = 8;
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
@@ -23,21 +24,21 @@ export const unitFileSchema = z
     /**
      * Version 1 had no sizes and no dates, version 2 one word a field, version 3 no condition, version 4 no trials,
      * version 5 no wording of cards, version 6 no figures given only roughly, no counts without a size and no sizes of
-     * single tires; what they had is here as it was.
+     * single tires, version 7 no mark of what another file said; what they had is here as it was.
      */
-    version: z.literal([1, 2, 3, 4, 5, 6, unitFileVersion]),
+    version: z.literal([1, 2, 3, 4, 5, 6, 7, unitFileVersion]),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 7',
+    title: 'Fair Gable unit file, version 8',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: 1 | 2 | 3 | 4 | 5 | 6 | typeof unitFileVersion;
+  readonly version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | typeof unitFileVersion;
   readonly id: string;
   readonly record: UnitRecord;
 }
@@ -59,6 +60,23 @@ export const toUnitFile = (id: string, record: UnitRecord): UnitFile => ({
     parts.map((part) => [part, sorted(record[part])]),
   ) as unknown as UnitRecord,
 });
+
+const asFiled = <E extends Entry<unknown>>(entry: E): E => {
+  const others = entry.others?.map((other) => ({ ...other, filed: true as const }));
+  return { ...entry, version: 1, filed: true, ...(others ? { others } : {}) };
+};
+
+/**
+ * A record as it comes in by a file: who wrote what and when is as the file says, and is marked so; changes are counted anew.
+ * @param record of the file; left as it was
+ */
+export const asTheFileSays = (record: UnitRecord): UnitRecord =>
+  Object.fromEntries(
+    parts.map((part) => [
+      part,
+      Object.fromEntries(Object.entries(record[part]).map(([key, entry]) => [key, asFiled(entry)])),
+    ]),
+  ) as unknown as UnitRecord;
 
 const headSchema = z.object({ format: z.string(), version: z.number() });
 
@@ -108,6 +126,8 @@ export const readUnitFile = (content: unknown): UnitFileReading => {
       `This unit file is of version ${head.data.version}; this program reads up to ${unitFileVersion}. Bring the program up to date, then take it in again.`,
     );
   }
+  const strange = strangeIn(content);
+  if (strange) return refuse(strangeSentence(strange));
   const whole = unitFileSchema.safeParse(content);
   if (!whole.success) return refuse(firstIssue(whole.error));
   const problem = fieldProblem(whole.data.record);

@@ -31,6 +31,7 @@ import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-w
 import { Invitations1796428800000 } from './migrations/1796428800000-invitations.ts';
 import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
 import { EventAuthors1796601600000 } from './migrations/1796601600000-event-authors.ts';
+import { SentOnce1796688000000 } from './migrations/1796688000000-sent-once.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
 export const entities = [
@@ -75,6 +76,7 @@ const migrations = [
   Invitations1796428800000,
   KnownDevices1796515200000,
   EventAuthors1796601600000,
+  SentOnce1796688000000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

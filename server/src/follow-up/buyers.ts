@@ -68,7 +68,8 @@ export const nameBuyer = async (
       'There is no such walk in this yard. Look for it under its unit.',
     );
   }
-  await yard.update(Walk, { id: walk }, { buyerId: buyer });
+  const known = buyer ? { buyerForgotten: false } : {};
+  await yard.update(Walk, { id: walk }, { buyerId: buyer, ...known });
 };
 
 /** All that is kept of a buyer, for whoever asks what that is. @throws Refusal not-found */
@@ -102,12 +103,24 @@ export const allOf = async (yard: InYard, id: string) => {
   };
 };
 
+/** Short words could be guessed by their digest. Sent again by a device that still has them, they stay forgotten. */
+const forgetDigests = async (yard: InYard, walks: readonly string[]): Promise<void> => {
+  await yard.manager.query(
+    `UPDATE sent_once s SET digest = NULL
+     FROM (SELECT 'event' AS kind, id FROM walk_event WHERE yard_id = $1 AND walk_id = ANY ($2)
+           UNION ALL SELECT 'letter', id FROM letter WHERE yard_id = $1 AND walk_id = ANY ($2)) o
+     WHERE s.yard_id = $1 AND s.kind = o.kind AND s.id = o.id::text`,
+    [yard.yardId, walks],
+  );
+};
+
 /**
  * Everything of a buyer and of what was said of them: name and contact, letters, follow-ups, and what was noted or said
  * into the phone on their walks. Which cards were given stays, for it says nothing of them.
  */
 const forget = async (yard: InYard, id: string): Promise<void> => {
   const ids = (await walksOf(yard, [id])).map((walk) => walk.id);
+  await forgetDigests(yard, ids);
   await yard.remove(LetterRow, { walkId: In(ids) });
   await dropFollowUpsOf(yard, ids);
   await yard.manager.query(`DELETE FROM memo WHERE yard_id = $1 AND walk_id = ANY ($2)`, [
@@ -119,7 +132,9 @@ const forget = async (yard: InYard, id: string): Promise<void> => {
      WHERE yard_id = $1 AND walk_id = ANY ($2) AND what ->> 'kind' = 'mark'`,
     [yard.yardId, ids],
   );
-  for (const walk of ids) await yard.update(Walk, { id: walk }, { buyerId: null });
+  for (const walk of ids) {
+    await yard.update(Walk, { id: walk }, { buyerId: null, buyerForgotten: true });
+  }
   await yard.remove(BuyerRow, { id });
 };
 

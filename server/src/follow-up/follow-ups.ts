@@ -45,8 +45,11 @@ const rowOf = ({ id, walk, unit, kind, text, due, who, done }: FollowUp) => ({
   done: done ?? null,
 });
 
+const isSameRow = (had: FollowUpRow, row: Omit<FollowUpRow, 'yardId' | 'version'>): boolean =>
+  Object.entries(row).every(([column, value]) => had[column as keyof FollowUpRow] === value);
+
 /**
- * Keeps a follow-up.
+ * Keeps a follow-up. Sent twice it is kept once.
  * @param basedOn the version it was made from; 0 for a new one
  * @returns its version now
  * @throws Refusal not-found without its walk; stale, with theirs, where somebody was faster
@@ -62,6 +65,9 @@ export const keepFollowUp = async (
     throw new Refusal('not-found', 'There is no such walk of this unit. Look for it in its log.');
   }
   const had = await yard.lockOne(FollowUpRow, { id: followUp.id });
+  // Its answer was lost on the way: it is there already.
+  if (had?.version === basedOn + 1 && isSameRow(had, { ...rowOf(followUp), by }))
+    return had.version;
   if ((had?.version ?? 0) !== basedOn) {
     throw new Refusal(
       'stale',

@@ -1,6 +1,5 @@
-import { In } from 'typeorm';
 import type { Letter } from '@fair-gable/core';
-import type { InYard } from '../database/index.ts';
+import { isFirst, inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Walk } from '../walk/index.ts';
 import { BuyerRow, LetterRow } from './entities.ts';
@@ -69,10 +68,27 @@ const addressOf = async (yard: InYard, walk: string): Promise<string> => {
   return buyer.email;
 };
 
+/** Keeps a letter as it waits for the mail, or finds the one that was kept. @throws Refusal other-body */
+const keepLetter = (yard: InYard, row: Omit<LetterRow, 'yardId'>): Promise<LetterRow> =>
+  yard.manager.transaction(async (manager) => {
+    const within = inYard(manager, yard.yardId);
+    const { id, walkId, subject, text } = row;
+    const isNew = await isFirst(within, 'letter', { id, body: { walkId, subject, text } });
+    if (isNew) await within.insertMissing(LetterRow, [row]);
+    const kept = await within.findOne(LetterRow, { id });
+    if (!kept) {
+      throw new Refusal(
+        'not-found',
+        'This letter was forgotten with its buyer. Write another one.',
+      );
+    }
+    return kept;
+  });
+
 /**
  * Keeps a letter and hands it to the mail. Sent twice it goes once. One that the mail does not take waits; sent again
  * it is tried again.
- * @throws Refusal not-found, bad-input without a buyer who can be written to
+ * @throws Refusal not-found, other-body, bad-input without a buyer who can be written to
  */
 export const sendLetter = async (
   yard: InYard,
@@ -83,9 +99,7 @@ export const sendLetter = async (
   const to = await addressOf(yard, letter.walk);
   const { id, walk: walkId, subject, text } = letter;
   const row = { id, walkId, to, subject, text, by, at: new Date(), sentAt: null };
-  await yard.insertMissing(LetterRow, [row]);
-  const [kept] = await yard.find(LetterRow, { id: In([id]) });
-  if (!kept) throw new Refusal('unexpected', 'The letter could not be kept. Send it again.');
+  const kept = await keepLetter(yard, row);
   if (kept.sentAt) return toKept(kept);
   const taken = await mail.hand(kept).then(
     () => true,

@@ -213,7 +213,7 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
         tags,
         summary: 'Send a message to the buyer of a walk',
         description:
-          'Kept, and handed to the mail. Sent twice it goes once; where the mail does not take it, `sentAt` is null, and it is tried again when it is sent again.',
+          'Kept, and handed to the mail. Sent twice it goes once, and another one under its id is 409; where the mail does not take it, `sentAt` is null, and it is tried again when it is sent again.',
         params: one,
         body: letterSchema,
         response: { 200: keptLetter },

@@ -13,6 +13,7 @@ import {
   offerSchema,
   toModelSheetFile,
   unitDifferences,
+  whoSaid,
   type ModelSheet,
   type Offer,
   type System,
@@ -237,7 +238,7 @@ const lineOf = ({ part, key, sheet, unit }: UnitDifference, system: System): rea
   fieldText(part, key, sheet, 'sheet', system),
   fieldText(part, key, unit.value, unit.how, system),
   word(unit.how),
-  unit.by,
+  whoSaid(unit),
   unit.at.slice(0, 10),
 ];
 

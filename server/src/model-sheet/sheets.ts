@@ -11,7 +11,7 @@ import {
   type Offer,
   type UnitRecord,
 } from '@fair-gable/core';
-import { announce, inYard, type InYard } from '../database/index.ts';
+import { announce, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { editWithin, recordsOf, type Author, type Transactional } from '../record/index.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from './entities.ts';
@@ -216,7 +216,7 @@ export const sheetOf = async (
 
 /**
  * Puts something found on a unit before whoever keeps the sheet. Sent twice it is made once.
- * @throws Refusal not-found
+ * @throws Refusal not-found, other-body
  */
 export const addOffer = (
   source: Transactional,
@@ -227,7 +227,9 @@ export const addOffer = (
   source.transaction(async (manager) => {
     const yard = inYard(manager, yardId);
     if (!(await yard.lockOne(ModelSheetRow, { id: sheetId }))) throw noSuchSheet();
-    const at = new Date(offer.at);
+    const { at: made, by, ...body } = offer;
+    if (!(await isFirst(yard, 'offer', { id: offer.id, body: { sheetId, ...body } }))) return;
+    const at = new Date(made);
     await yard.insertMissing(ModelSheetOffer, [{ id: offer.id, sheetId, offer, at }]);
     await announce(manager, { yard: yardId, kind: 'sheets', id: sheetId });
   });

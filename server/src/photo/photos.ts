@@ -1,5 +1,5 @@
 import type { DataSource, EntityManager } from 'typeorm';
-import { inYard, type InYard } from '../database/index.ts';
+import { forgetSent, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { readUnit } from '../record/index.ts';
 import { PhotoRow } from './entities.ts';
@@ -73,6 +73,12 @@ const dropPieces = (yard: InYard, unitId: string, photoId: string): Promise<unkn
     [yard.yardId, unitId, photoId],
   );
 
+/** A picture that cannot be read may be sent again under its id, as another. */
+const dropAll = async (yard: InYard, unitId: string, photoId: string): Promise<void> => {
+  await dropPieces(yard, unitId, photoId);
+  await forgetSent(yard, ['photo', 'piece'], photoId);
+};
+
 /** Keeps a picture under its id; one that is there stays. */
 export const keepPicture = async (
   yard: InYard,
@@ -105,6 +111,8 @@ const addPiece = async (yard: InYard, piece: Piece): Promise<Arrived> => {
   const { unitId, id, from, bytes } = piece;
   await readUnit(yard, unitId);
   await alone(yard, id);
+  await isFirst(yard, 'photo', { id, body: { unitId, of: piece.of } });
+  await isFirst(yard, 'piece', { id: `${id}/${from}/${bytes.length}`, body: bytes });
   const there = await kept(yard, unitId, id);
   if (there) return there;
   if (from === 0) await dropStalePieces(yard.manager);
@@ -138,7 +146,7 @@ const finish = async (
 /**
  * Takes a piece of a photo; with the last one it is made anew and kept. Sent twice, a piece is taken once.
  * @returns how much is here; a device goes on from there, whatever it sent
- * @throws Refusal not-found, too-large, bad-picture; then nothing of it is kept
+ * @throws Refusal not-found, too-large, other-body; bad-picture, and then nothing of it is kept
  */
 export const takePiece = async (
   source: DataSource,
@@ -153,7 +161,7 @@ export const takePiece = async (
   try {
     return await source.transaction((manager) => finish(manager, yardId, piece, by));
   } catch (error) {
-    if (error instanceof Refusal) await dropPieces(inYard(source.manager, yardId), unitId, id);
+    if (error instanceof Refusal) await dropAll(inYard(source.manager, yardId), unitId, id);
     throw error;
   }
 };

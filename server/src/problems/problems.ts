@@ -14,6 +14,7 @@ export const refusals = {
   'other-yards': { status: 403, title: 'This person belongs to other yards too' },
   'wrong-token': { status: 403, title: 'The one-time token is wrong or used up' },
   'not-found': { status: 404, title: 'There is nothing here' },
+  'other-body': { status: 409, title: 'Something else was sent under this id' },
   stale: { status: 409, title: 'Somebody else changed this meanwhile' },
   'stock-number-taken': { status: 409, title: 'The stock number is taken' },
   'vin-taken': { status: 409, title: 'The VIN is taken' },

@@ -3,10 +3,11 @@ import type { FieldValue, HowKnown, Part, Statement } from '@fair-gable/core';
 
 /**
  * A unit of a yard. Stock number and VIN are copies of its record, kept for their uniqueness; name,
- * year, condition, length and rating are copies by which the yard's list is sorted and searched.
+ * year, condition, length and rating are copies by which the yard's list is sorted and searched. Stock numbers are
+ * unique whatever their case, by an index that only its migration can say.
  */
 @Entity('unit')
-@Index('unit_stock_number', ['yardId', 'stockNumber'], { unique: true, where: 'in_stock' })
+@Index('unit_stock_number', { synchronize: false })
 @Index('unit_by_length', ['yardId', 'length', 'id'], { where: 'in_stock' })
 @Index('unit_by_name', ['yardId', 'name', 'id'], { where: 'in_stock' })
 @Index('unit_vin', ['yardId', 'vin'], { unique: true, where: 'in_stock' })
@@ -80,6 +81,10 @@ export class RecordField {
 
   @Column({ type: 'int' })
   version!: number;
+
+  /** Who and when are as a file said that was taken in. */
+  @Column({ type: 'boolean', default: false })
+  filed!: boolean;
 
   /** What worse sources say of it that is not the same; null where nobody does. */
   @Column({ type: 'jsonb', nullable: true })

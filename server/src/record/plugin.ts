@@ -132,7 +132,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Take in a unit with its first values',
         description: 'The id is the sender’s; sent twice, the unit is made once.',
         body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(800) }),
-        response: { 201: unitView },
+        response: { 200: unitView.describe('It was made before.'), 201: unitView },
       },
     },
     async (request, reply) => {
@@ -140,8 +140,8 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const { id, changes } = request.body;
       const first = changes as Change[];
       refuseOthers(caller, first);
-      const unit = await createUnit(source, caller.yardId, id, first, authorOf(caller));
-      return reply.status(201).send(unit as never);
+      const made = await createUnit(source, caller.yardId, id, first, authorOf(caller));
+      return reply.status(made.isNew ? 201 : 200).send(made.unit as never);
     },
   );
 

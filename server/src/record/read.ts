@@ -30,7 +30,8 @@ export const sortColumns = {
 /** An entry of a record as JSON; times in the one form in which the program writes them. */
 const said = `'value', f.value, 'how', f.how, 'by', f.by,
   'at', to_char(f.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'version', f.version`;
-const entry = `CASE WHEN f.others IS NULL THEN json_build_object(${said})
+const entry = `CASE WHEN f.filed THEN json_strip_nulls(json_build_object(${said}, 'filed', true, 'others', f.others))
+  WHEN f.others IS NULL THEN json_build_object(${said})
   ELSE json_build_object(${said}, 'others', f.others) END`;
 
 const part = (name: string): string =>

@@ -16,7 +16,7 @@ import {
   type FieldValue,
   type UnitRecord,
 } from '@fair-gable/core';
-import { announce, inYard, type InYard } from '../database/index.ts';
+import { announce, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { RecordChange, RecordField, Unit } from './entities.ts';
 import { noSuchUnit, readUnit, type UnitView } from './read.ts';
@@ -35,6 +35,7 @@ const toEntry = (row: RecordField): Entry<FieldValue> => ({
   how: row.how,
   by: row.by,
   at: row.at.toISOString(),
+  ...(row.filed ? { filed: true as const } : {}),
   version: row.version,
   ...(row.others ? { others: row.others } : {}),
 });
@@ -140,9 +141,10 @@ const changed = (
   const signed = { by: author.name, at: at.toISOString(), version };
   const after = entryAfter(entryBefore(before), change, signed);
   const field = { yardId, unitId, part, key, version };
-  if (!after) return { ...field, value: null, how, by: author.name, at, others: null };
-  const { value, how: shownHow, by, at: shownAt, others = null } = after;
-  return { ...field, value, how: shownHow, by, at: new Date(shownAt), others };
+  if (!after)
+    return { ...field, value: null, how, by: author.name, at, filed: false, others: null };
+  const { value, how: shownHow, by, at: shownAt, filed = false, others = null } = after;
+  return { ...field, value, how: shownHow, by, at: new Date(shownAt), filed, others };
 };
 
 const numberOf = (record: UnitRecord, key: 'modelYear'): number | null => {
@@ -203,7 +205,7 @@ const applyAll = async (
 
 /**
  * Changes fields of a unit: all of them or none. Sent twice it is made once.
- * @throws Refusal not-found, stale with both values, stock-number-taken, vin-taken
+ * @throws Refusal not-found, stale with both values, other-body, stock-number-taken, vin-taken
  */
 export const editUnit = (
   source: Transactional,
@@ -216,8 +218,10 @@ export const editUnit = (
     const yard = inYard(manager, yardId);
     const unit = await yard.lockOne(Unit, { id: unitId });
     if (!unit) throw noSuchUnit();
-    const isMade = await yard.findOne(RecordChange, { editId: edit.id, unitId });
-    return isMade ? readUnit(yard, unitId) : applyAll(yard, unit, edit.changes, author, edit.id);
+    const sent = { id: edit.id, body: { unitId, changes: edit.changes } };
+    return (await isFirst(yard, 'edit', sent))
+      ? applyAll(yard, unit, edit.changes, author, edit.id)
+      : readUnit(yard, unitId);
   });
 
 /**
@@ -260,7 +264,8 @@ const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere:
 
 /**
  * A new unit with its first fields. Sent twice it is made once.
- * @throws Refusal stale, stock-number-taken, vin-taken
+ * @returns the unit, and whether it was made just now
+ * @throws Refusal already-here, other-body, stale, stock-number-taken, vin-taken
  */
 export const createUnit = (
   source: Transactional,
@@ -268,19 +273,29 @@ export const createUnit = (
   id: string,
   changes: readonly Change[],
   author: Author,
-): Promise<UnitView> =>
+): Promise<{ readonly unit: UnitView; readonly isNew: boolean }> =>
   source.transaction(async (manager) => {
     const yard = inYard(manager, yardId);
+    if (!(await isFirst(yard, 'unit', { id, body: changes }))) {
+      return { unit: await readUnit(yard, id), isNew: false };
+    }
     const { unit, isThere } = await addUnit(yard, id);
-    return isThere ? readUnit(yard, id) : applyAll(yard, unit, changes, author, null);
+    if (isThere) throw alreadyHere();
+    return { unit: await applyAll(yard, unit, changes, author, null), isNew: true };
   });
+
+const alreadyHere = (): Refusal =>
+  new Refusal(
+    'already-here',
+    'This unit is already in the yard, and nothing was changed. Open it there.',
+  );
 
 const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField[] =>
   parts.flatMap((part) =>
     Object.keys(record[part]).map((key) => {
       const entry = entryOf(record, part, key) as Entry<FieldValue>;
-      const others = entry.others ?? null;
-      return { yardId, unitId, part, key, ...entry, at: new Date(entry.at), others };
+      const { filed = false, others = null } = entry;
+      return { yardId, unitId, part, key, ...entry, at: new Date(entry.at), filed, others };
     }),
   );
 
@@ -326,12 +341,7 @@ export const importUnit = (
   source.transaction(async (manager) => {
     const yard = inYard(manager, yardId);
     const { isThere } = await addUnit(yard, id);
-    if (isThere) {
-      throw new Refusal(
-        'already-here',
-        'This unit is already in the yard, and nothing was changed. Open it there.',
-      );
-    }
+    if (isThere) throw alreadyHere();
     const rows = rowsOf(yardId, id, record);
     const making: Making = { unitId: id, author, at: await now(yard), editId: null };
     await yard.insert(RecordField, rows);

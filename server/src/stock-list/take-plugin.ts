@@ -53,6 +53,7 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
     '/api/stock-list/preview',
     {
       bodyLimit: bytes,
+      config: { anyCharacters: true },
       schema: {
         tags,
         summary: 'What a list would do to the yard',
@@ -95,6 +96,7 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
     '/api/stock-list',
     {
       bodyLimit: bytes,
+      config: { anyCharacters: true },
       schema: {
         tags,
         summary: 'Take in a list of units',

@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import {
+  asTheFileSays,
   broughtInBy,
   nameOf,
   readUnitFile,
@@ -19,17 +20,17 @@ const tags = ['unit files'];
 const taken = z.strictObject({
   id: z.uuid(),
   name: z.string(),
-  /** Its inspection and signatures were left out: whoever brought it in is no technician. */
+  /** Signatures were left out, and where no technician brought it in what was inspected. */
   unsigned: z.boolean(),
 });
 
 /** A record as this caller may bring it in. */
 const asBrought = ({ role }: Caller, record: UnitRecord) => {
   const brought = broughtInBy(role, record);
-  const isLess = [record.inspection, record.signatures].some(
-    (part) => Object.keys(part).length > 0,
+  const isLess = (['inspection', 'signatures'] as const).some(
+    (part) => Object.keys(brought[part]).length < Object.keys(record[part]).length,
   );
-  return { record: brought, unsigned: brought !== record && isLess };
+  return { record: asTheFileSays(brought), unsigned: isLess };
 };
 
 const fileName = (record: UnitRecord, ending: string): string =>
@@ -93,7 +94,8 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: {
         tags,
         summary: 'Take in a unit file',
-        description: 'Whole or not at all; 422 says in a sentence what is wrong with it.',
+        description:
+          'Whole or not at all; 422 says in a sentence what is wrong with it. Who wrote what and when is as the file says, and marked `filed`; versions begin anew; nothing comes in signed.',
         body: z.unknown(),
         response: { 201: taken },
       },

@@ -29,6 +29,10 @@ export class Walk {
   @Column({ type: 'uuid', name: 'buyer_id', nullable: true })
   buyerId!: string | null;
 
+  /** Whoever it was given to was forgotten: what is noted of them later is not kept. */
+  @Column({ type: 'boolean', name: 'buyer_forgotten', default: false })
+  buyerForgotten!: boolean;
+
   /** Whose walk it is, while they are known. */
   @Column({ type: 'uuid', name: 'person_id', nullable: true })
   personId!: string | null;

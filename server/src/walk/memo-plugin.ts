@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
+import { inYard } from '../database/index.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { keepMemo, memoLimit, readMemo } from './memos.ts';
@@ -25,7 +26,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
         tags,
         summary: 'Keep a voice memo of a walk',
         description:
-          'WebM, Ogg or MP4 sound up to 3 MB, as application/octet-stream; a mark of the walk names it. Sent twice it is kept once.',
+          'WebM, Ogg or MP4 sound up to 3 MB, as application/octet-stream; a mark of the walk names it. Sent twice it is kept once; another one under the same id is 409.',
         params: one,
         response: { 204: z.null().describe('Kept.') },
       },
@@ -39,9 +40,12 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
           'The voice memo is empty or not application/octet-stream. Record it again.',
         );
       }
-      const [yard, caller] = [yardOf(source, request), callerIn(request)];
-      await refuseOthers(yard, walk, caller);
-      await keepMemo(yard, { walk, id, bytes: body }, caller.name);
+      const caller = callerIn(request);
+      await source.transaction(async (manager) => {
+        const yard = inYard(manager, caller.yardId);
+        await refuseOthers(yard, walk, caller);
+        await keepMemo(yard, { walk, id, bytes: body }, caller.name);
+      });
       return reply.status(204).send(null);
     },
   );

@@ -1,4 +1,4 @@
-import { announce, type InYard } from '../database/index.ts';
+import { announce, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Walk } from './entities.ts';
 
@@ -16,16 +16,23 @@ const beginnings: readonly { readonly type: string; readonly is: (bytes: Buffer)
 ];
 
 /**
- * Keeps a voice memo of a walk; one that is there stays. What it is goes by its content, whatever it was sent as.
- * @throws Refusal not-found, bad-input
+ * Keeps a voice memo of a walk, within a transaction; sent twice it is kept once. What it is goes by its content, whatever it was sent as.
+ * @throws Refusal not-found, also where whoever it is of was forgotten; bad-input, other-body
  */
 export const keepMemo = async (
   yard: InYard,
   { walk, id, bytes }: { readonly walk: string; readonly id: string; readonly bytes: Buffer },
   by: string,
 ): Promise<void> => {
-  if (!(await yard.findOne(Walk, { id: walk }))) {
+  const its = await yard.findOne(Walk, { id: walk });
+  if (!its) {
     throw new Refusal('not-found', 'There is no such walk in this yard. Send its plan first.');
+  }
+  if (its.buyerForgotten) {
+    throw new Refusal(
+      'not-found',
+      'Whoever this walk was for was forgotten, and the voice memo with them. Leave it out.',
+    );
   }
   const kind = beginnings.find(({ is }) => is(bytes));
   if (!kind) {
@@ -34,6 +41,7 @@ export const keepMemo = async (
       'The voice memo is not WebM, Ogg or MP4 sound. Record it again on this page.',
     );
   }
+  if (!(await isFirst(yard, 'memo', { id, body: bytes }))) return;
   await yard.manager.query(
     `INSERT INTO memo (yard_id, walk_id, id, type, bytes, by, at)
      VALUES ($1, $2, $3, $4, $5, $6, clock_timestamp()) ON CONFLICT DO NOTHING`,

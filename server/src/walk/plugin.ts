@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { walkEventSchema, walkPlanSchema } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
+import { inYard } from '../database/index.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { memoPlugin } from './memo-plugin.ts';
@@ -31,7 +32,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Keep a planned walk',
         description:
-          'With its cards as they are worded now. Sent twice it is kept once, as it was first.',
+          'With its cards as they are worded now. Sent twice it is kept once; another one under the same id is 409.',
         params: id,
         body: walkPlanSchema,
         response: nothing,
@@ -41,8 +42,10 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
       if (request.body.id !== request.params.id) {
         throw new Refusal('bad-input', 'id: the walk in the address is another than the one sent.');
       }
-      const { name, personId } = callerIn(request);
-      await keepWalk(yardOf(source, request), request.body, { name, personId });
+      const { yardId, name, personId } = callerIn(request);
+      await source.transaction((manager) =>
+        keepWalk(inYard(manager, yardId), request.body, { name, personId }),
+      );
       return reply.status(204).send(null);
     },
   );
@@ -54,16 +57,20 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Keep events of a walk',
         description:
-          'Events only ever grow; one that is there already stays as it is. Whose they are goes by the session. A guest adds to their own walks alone.',
+          'Events only ever grow; one that is there already stays as it is, and another one under its id is 409. Whose they are goes by the session. A guest adds to their own walks alone.',
         params: id,
         body: z.strictObject({ events: z.array(walkEventSchema).min(1).max(500) }),
         response: nothing,
       },
     },
     async (request, reply) => {
-      const [yard, caller] = [yardOf(source, request), callerIn(request)];
-      await refuseOthers(yard, request.params.id, caller);
-      await keepEvents(yard, request.params.id, request.body.events, caller.personId);
+      const { params, body } = request;
+      const caller = callerIn(request);
+      await source.transaction(async (manager) => {
+        const yard = inYard(manager, caller.yardId);
+        await refuseOthers(yard, params.id, caller);
+        await keepEvents(yard, params.id, body.events, caller.personId);
+      });
       return reply.status(204).send(null);
     },
   );

@@ -8,7 +8,7 @@ import {
   type WalkEvent,
   type WalkPlan,
 } from '@fair-gable/core';
-import { announce, type InYard } from '../database/index.ts';
+import { announce, firstSent, isFirst, type InYard } from '../database/index.ts';
 import { Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Unit } from '../record/index.ts';
@@ -54,14 +54,15 @@ const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
 });
 
 /**
- * Keeps a planned walk. Sent twice it is kept once, as it was first.
- * @throws Refusal not-found when its unit is not in this yard
+ * Keeps a planned walk, within a transaction. Sent twice it is kept once.
+ * @throws Refusal not-found when its unit is not in this yard, other-body
  */
 export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promise<void> => {
   if (!(await yard.findOne(Unit, { id: plan.unit }))) {
     throw new Refusal('not-found', 'The unit of this walk is not in this yard.');
   }
-  await yard.insertMissing(Walk, [
+  if (!(await isFirst(yard, 'walk', { id: plan.id, body: plan }))) return;
+  await yard.insert(Walk, [
     {
       id: plan.id,
       unitId: plan.unit,
@@ -69,6 +70,7 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promis
       points: plan.points as Point[],
       about: plan.about ?? null,
       buyerId: null,
+      buyerForgotten: false,
       by: by.name,
       personId: by.personId,
       createdAt: new Date(),
@@ -116,10 +118,17 @@ const refuseAhead = async (
   );
 };
 
+/** Whoever a walk was for was forgotten: that something was liked is kept, what was noted of them is not. */
+const withoutNotes = ({ what, ...event }: WalkEvent): WalkEvent => {
+  if (what.kind !== 'mark') return { ...event, what };
+  const { note, memo, ...mark } = what;
+  return { ...event, what: mark };
+};
+
 /**
- * Keeps events of a walk; one that is there already stays as it is.
+ * Keeps events of a walk, within a transaction; one that is there already stays as it is.
  * @param personId whose they are; nobody's where they are brought in
- * @throws Refusal not-found, bad-input
+ * @throws Refusal not-found, bad-input, other-body
  */
 export const keepEvents = async (
   yard: InYard,
@@ -130,9 +139,14 @@ export const keepEvents = async (
   const walk = await yard.findOne(Walk, { id: walkId });
   if (!walk) throw missing();
   await refuseAhead(yard, walkId, events);
+  const sent = events.map((event) => ({ id: event.id, body: { walkId, event } }));
+  const fresh = await firstSent(yard, 'event', sent);
   await yard.insertMissing(
     WalkEventRow,
-    events.map((event) => ({ walkId, ...event, personId, receivedAt: new Date() })),
+    events
+      .filter(({ id }) => fresh.has(id))
+      .map((event) => (walk.buyerForgotten ? withoutNotes(event) : event))
+      .map((event) => ({ walkId, ...event, personId, receivedAt: new Date() })),
   );
   if (events.some(({ what }) => what.kind === 'finish')) await learnPace(yard, walk.personId);
   const newest = events.at(-1)?.id;

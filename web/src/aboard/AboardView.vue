@@ -15,6 +15,7 @@ import {
   looseItems,
   parseQuantity,
   sentence,
+  whoSaid,
   type Fitted,
   type LooseItem,
 } from '@fair-gable/core';
@@ -196,7 +197,7 @@ const strike = (id: string): Promise<boolean> =>
             <strong>{{ one.what }}</strong>
             <span class="number">{{ formatQuantity(one.weight, 'weight', session.system) }}</span>
             <span class="small soft">
-              {{ formatDate(one.on) }}, {{ entry.by }}
+              {{ formatDate(one.on) }}, {{ whoSaid(entry) }}
               <template v-if="one.back !== undefined">
                 · {{ formatQuantity(one.back, 'feet', session.system) }} back
               </template>

@@ -8,6 +8,7 @@ import {
   operableOf,
   saidFirst,
   stationAtSpot,
+  whoBriefly,
   type Change,
   type Finding,
   type Spot,
@@ -206,7 +207,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             <li v-for="{ id, entry } in readings" :key="id">
               <span class="number">{{ entry.value.percent }} %</span>
               <span>{{ entry.value.dry ? 'at a dry place' : entry.value.at.layer }}</span>
-              <span class="small soft">{{ entry.by.split(' ')[0] }}</span>
+              <span class="small soft">{{ whoBriefly(entry) }}</span>
               <button
                 v-if="mayWrite"
                 type="button"

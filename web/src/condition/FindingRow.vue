@@ -14,6 +14,7 @@ import {
   needsTechnician,
   stationEntry,
   verdicts,
+  whoSaid,
   type Answer,
   type Change,
   type Finding,
@@ -156,7 +157,7 @@ const signedWords = computed(() => {
       />
       <template v-else>
         <p class="small soft">
-          {{ kind.explain }} Found by {{ found.entry.by }},
+          {{ kind.explain }} Found by {{ whoSaid(found.entry) }},
           {{ formatDate(found.entry.at.slice(0, 10)) }}.
         </p>
         <PhotoStrip

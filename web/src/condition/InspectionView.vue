@@ -12,6 +12,7 @@ import {
   sentence,
   signInspection,
   stationEntry,
+  whoSaid,
   type Change,
   type Inspected,
   type InspectionResult,
@@ -193,7 +194,7 @@ const sign = (): Promise<boolean> =>
               />
             </div>
           </form>
-          <p v-if="on.entry" class="small soft">{{ on.entry.by }}</p>
+          <p v-if="on.entry" class="small soft">{{ whoSaid(on.entry) }}</p>
           <PhotoStrip
             :unit="unit.id"
             :record="record"

@@ -14,6 +14,7 @@ import {
   particularsOf,
   textOf,
   unitDifferences,
+  whoBriefly,
   type SpecValue,
   type UnitDifference,
 } from '@fair-gable/core';
@@ -183,9 +184,7 @@ const print = (): void => window.print();
               <td>{{ bySheet(d) }}</td>
               <td>
                 <span class="found"><EvidenceMark :how="d.unit.how" bare /> {{ onUnit(d) }}</span>
-                <span class="small soft"
-                  >{{ word(d.unit.how) }}, {{ d.unit.by.split(' ')[0] }}</span
-                >
+                <span class="small soft">{{ word(d.unit.how) }}, {{ whoBriefly(d.unit) }}</span>
               </td>
               <td class="way">
                 <span v-if="isOffered(d)" class="small soft">offered</span>

@@ -7,6 +7,7 @@ import { format } from 'date-fns';
 import {
   changesByLabelPhotos,
   targetLabel,
+  whoSaid,
   type Change,
   type Photo,
   type UnitRecord,
@@ -142,7 +143,7 @@ const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<boolean> =>
       </form>
       <p v-else-if="entry.value.caption">{{ entry.value.caption }}</p>
       <p class="small soft">
-        {{ entry.by }}, {{ format(new Date(entry.at), 'd MMM yyyy, HH:mm') }}
+        {{ whoSaid(entry) }}, {{ format(new Date(entry.at), 'd MMM yyyy, HH:mm') }}
       </p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     </template>

@@ -15,6 +15,7 @@ import {
   featureStates,
   nameOf,
   specEntry,
+  whoSaid,
   type AnswerValue,
   type Asked,
   type FeatureState,
@@ -127,7 +128,7 @@ const keep = (): void => {
       </p>
     </form>
     <div v-else-if="open" class="body small soft">
-      <p>Asked by {{ asked.entry.by }}, {{ formatDate(asked.entry.at.slice(0, 10)) }}.</p>
+      <p>Asked by {{ whoSaid(asked.entry) }}, {{ formatDate(asked.entry.at.slice(0, 10)) }}.</p>
     </div>
   </li>
 </template>

@@ -7,6 +7,7 @@ import {
   fieldText,
   knownBy,
   saidBy,
+  whoSaid,
   type HowKnown,
   type System,
   type UnitRecord,
@@ -38,7 +39,7 @@ const sides = computed(() => [
     text: theirs.value ? text(theirs.value.value, theirs.value.how) : 'not known',
     how: theirs.value?.how,
     who: theirs.value
-      ? `${word(theirs.value.how)}, ${theirs.value.by}, ${when(theirs.value.at)}`
+      ? `${word(theirs.value.how)}, ${whoSaid(theirs.value)}, ${when(theirs.value.at)}`
       : 'taken back meanwhile',
   },
   {

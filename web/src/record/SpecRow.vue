@@ -6,6 +6,7 @@ import {
   formatSpec,
   knownBy,
   otherSystem,
+  whoBriefly,
   type Change,
   type HowKnown as How,
   type Objection,
@@ -109,7 +110,7 @@ const besides = computed(() =>
       >
       <EvidenceMark :how="entry?.how" bare />
       <span class="source small soft"
-        >{{ word }}<template v-if="entry">, {{ entry.by.split(' ')[0] }}</template></span
+        >{{ word }}<template v-if="entry">, {{ whoBriefly(entry) }}</template></span
       >
     </button>
     <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>

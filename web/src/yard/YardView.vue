@@ -70,7 +70,7 @@ const visible = computed(() =>
 
 const taken = async (unit: TakenFile): Promise<void> => {
   const text = unit.unsigned
-    ? `${unit.name} is in the yard, without its inspection and signatures: a technician can bring those in, or inspects it here.`
+    ? `${unit.name} is in the yard, unsigned: a signature never comes with a file. A technician inspects it here and signs.`
     : `${unit.name} is in the yard.`;
   notice.value = { text, wrong: false };
   // What was left out is read before one goes on.

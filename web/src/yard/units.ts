@@ -113,7 +113,7 @@ export const useUnits = defineStore('units', () => {
   return { units, confirmed, list, loaded, coming, problem, load, refresh, takeFile, takeZip };
 });
 
-/** A unit that was brought in; `unsigned` where its inspection was left out. */
+/** A unit that was brought in; `unsigned` where signatures, or an inspection, were left out. */
 export interface TakenFile {
   readonly id: string;
   readonly name: string;

@@ -1,0 +1,70 @@
+import { createHash } from 'node:crypto';
+import stringify from 'safe-stable-stringify';
+import { Refusal } from '../problems/index.ts';
+import type { InYard } from './in-yard.ts';
+
+/** What a device sends under an id of its own, so that it may send it again. */
+export type SentKind =
+  'unit' | 'edit' | 'walk' | 'event' | 'memo' | 'photo' | 'piece' | 'letter' | 'offer';
+
+/** Something sent, and its id; bytes, or anything that JSON can say. */
+export interface Sent {
+  readonly id: string;
+  readonly body: unknown;
+}
+
+const digestOf = (body: unknown): string =>
+  createHash('sha256')
+    .update(Buffer.isBuffer(body) ? body : (stringify(body) ?? ''))
+    .digest('hex');
+
+const otherBody = (): Refusal =>
+  new Refusal(
+    'other-body',
+    'Something else was sent under the same id before, and that stays. Enter it again, so that it gets an id of its own; nothing was saved.',
+  );
+
+/**
+ * Notes what was sent, within the transaction that keeps it: whoever sends the same id at the same time waits for it. What
+ * came before this was noted is known by its id alone.
+ * @returns the ids that are here for the first time
+ * @throws Refusal other-body, where something else was sent under one of them
+ */
+export const firstSent = async (
+  yard: InYard,
+  kind: SentKind,
+  sent: readonly Sent[],
+): Promise<ReadonlySet<string>> => {
+  const given = sent.map(({ id, body }) => ({ id, digest: digestOf(body) }));
+  const own = [yard.yardId, kind, given.map(({ id }) => id), given.map(({ digest }) => digest)];
+  // Several are noted in one order, so that no two senders wait for each other.
+  const fresh: { id: string }[] = await yard.manager.query(
+    `INSERT INTO sent_once (yard_id, kind, id, digest)
+     SELECT $1, $2, g.id, g.digest FROM unnest($3::text[], $4::text[]) AS g(id, digest) ORDER BY g.id
+     ON CONFLICT DO NOTHING RETURNING id`,
+    own,
+  );
+  const others: unknown[] = await yard.manager.query(
+    `SELECT 1 FROM sent_once s JOIN unnest($3::text[], $4::text[]) AS g(id, digest) ON g.id = s.id
+     WHERE s.yard_id = $1 AND s.kind = $2 AND s.digest <> g.digest LIMIT 1`,
+    own,
+  );
+  if (others.length > 0) throw otherBody();
+  return new Set(fresh.map(({ id }) => id));
+};
+
+/** Whether this is the first time that it is sent. @throws Refusal other-body */
+export const isFirst = async (yard: InYard, kind: SentKind, sent: Sent): Promise<boolean> =>
+  (await firstSent(yard, kind, [sent])).has(sent.id);
+
+/** Forgets that something was sent, and its pieces: it was not kept, and may come again. */
+export const forgetSent = async (
+  yard: InYard,
+  kinds: readonly SentKind[],
+  id: string,
+): Promise<void> => {
+  await yard.manager.query(
+    `DELETE FROM sent_once WHERE yard_id = $1 AND kind = ANY ($2) AND split_part(id, '/', 1) = $3`,
+    [yard.yardId, kinds, id],
+  );
+};
