@@ -6,14 +6,11 @@ import {
   faultsSince,
   isWordingKey,
   modelTalk,
-  nextEvent,
   noTalk,
   planCards,
   pointSchema,
   pointsOf,
   recordSchema,
-  screenOf,
-  textOf,
   usualRoute,
   type FeatureKey,
   type HowKnown,
@@ -21,9 +18,7 @@ import {
   type Point,
   type PlanWish,
   type UnitRecord,
-  type WalkEvent,
   type WalkPlan,
-  type What,
   type Wording,
 } from '@fair-gable/core';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
@@ -235,56 +230,5 @@ describe('while one presents', () => {
     expect(faults.length).toBeGreaterThan(0);
     expect(faultsSince(plan, now(faulty.record))).toEqual(faults);
     expect(faultsSince(plan, now(sound))).toEqual([]);
-  });
-});
-
-describe('the screen that faces the buyer', () => {
-  const cards = pointsOf(fenlark, { ...us, talk: talk });
-  const plan: WalkPlan = { id: uuid(1), unit: uuid(2), minutes: 30, points: [...cards] };
-  const give = (...whats: readonly What[]): readonly WalkEvent[] =>
-    whats.reduce<readonly WalkEvent[]>(
-      (events, what) => [
-        ...events,
-        nextEvent(events, { id: uuid(events.length + 10), device: uuid(3), elapsed: 0 }, what),
-      ],
-      [],
-    );
-
-  it('waits, follows and ends with the walk', () => {
-    const state = (...whats: readonly What[]) => screenOf(plan, give(...whats), fenlark).state;
-    expect(state()).toBe('waiting');
-    expect(state({ kind: 'begin' })).toBe('walking');
-    expect(state({ kind: 'begin' }, { kind: 'pause' })).toBe('paused');
-    expect(state({ kind: 'begin' }, { kind: 'finish' })).toBe('finished');
-  });
-
-  it('shows no sentence, no guess, no hearsay, no price, no number of the chassis, no name of ours', () => {
-    for (const { record } of demoFiles) {
-      const all = pointsOf(record, { ...us, talk: modelTalk(record, demoSheets) });
-      const secrets = ['vin', 'askingPrice', 'listPrice', 'stockNumber'] as const;
-      for (const point of all.filter((_, i) => i % 9 === 0)) {
-        const of: WalkPlan = { ...plan, points: [point] };
-        const view = screenOf(of, give({ kind: 'begin' }), record);
-        for (const number of view.numbers) {
-          expect(number.text).toBeDefined();
-          expect(['guessed', 'told']).not.toContain(number.how);
-        }
-        const sent = JSON.stringify(view);
-        expect(sent).not.toContain(point.sentence);
-        for (const key of secrets) {
-          const text = textOf(record, key);
-          if (text && text.length > 4) expect(sent).not.toContain(text);
-        }
-        expect(view.record.findings).toEqual({});
-        expect(sent).not.toContain('Ines Rook');
-      }
-    }
-  });
-
-  it('does not put an objection before somebody who has not raised it', () => {
-    const point = cards.find(({ id }) => id.startsWith('objections.'));
-    if (!point) throw new Error('no objection');
-    const view = screenOf({ ...plan, points: [point] }, give({ kind: 'begin' }), fenlark);
-    expect(JSON.stringify(view)).not.toContain(point.label);
   });
 });

@@ -114,8 +114,10 @@ const everything = (record: UnitRecord): string => {
       withPrice: true,
     });
     const screens = points.map((point) => {
-      const seen = screenOf({ ...plan, points: [point] }, begun, record);
-      return JSON.stringify({ ...seen, record: undefined });
+      const shown = { record, points, system, today: us.today };
+      const seen = screenOf({ ...plan, points: [point] }, begun, shown);
+      // Its drawing is all figures; screen.test.ts looks at it.
+      return JSON.stringify({ ...seen, drawing: undefined });
     });
     return [
       JSON.stringify(points.map(({ caution: _c, not: _n, ...said }) => said)),

@@ -321,7 +321,18 @@ describe('a second screen', () => {
     });
     const view = (await stranger()('GET', `/api/screens/${token}`)).body;
     expect(view.station).toBe('labels');
-    expect(view.numbers).toEqual(gvwr?.numbers.filter(({ text }) => text !== undefined));
+    const known = gvwr?.numbers.filter(({ text }) => text !== undefined);
+    expect(view.numbers).toEqual(known?.map(({ label, text }) => ({ label, text })));
+    expect(Object.keys(view).toSorted()).toEqual([
+      'drawing',
+      'numbers',
+      'photos',
+      'state',
+      'station',
+      'system',
+      'title',
+      'unit',
+    ]);
   });
 
   it('is closed for good, or when its time is over, and never guessed', async () => {

@@ -33,6 +33,7 @@ export type { Choice } from './choice.ts';
 export * from './condition/index.ts';
 export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './wordings.ts';
 export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
+export { isPublic, isPublicTarget, publicEntries, publicLabel } from './public.ts';
 export { findEntries } from './find.ts';
 export { inText, listed } from './in-text.ts';
 export { namesOf, otherNames } from './other-names.ts';

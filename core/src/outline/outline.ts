@@ -333,5 +333,14 @@ export const outlineOf = (record: UnitRecord): Outline => {
   };
 };
 
+/** As much of an outline as a small drawing from above needs. */
+export type Drawing = Pick<Outline, 'length' | 'body' | 'parts' | 'pegs'>;
+
+/** A unit drawn small, from above. */
+export const drawingOf = (record: UnitRecord): Drawing => {
+  const { length, body, parts, pegs } = outlineOf(record);
+  return { length, body, parts, pegs };
+};
+
 /** Overall length used for laying out a unit whose length nobody knows. */
 export const layoutLength = (record: UnitRecord): number => bodyOf(record).frame.length;

@@ -75,4 +75,4 @@ export {
   type WalkSeen,
   type WalksSummary,
 } from './many.ts';
-export { screenOf, type ScreenView } from './screen.ts';
+export { screenOf, screenViewSchema, type ScreenView, type ShownUnit } from './screen.ts';

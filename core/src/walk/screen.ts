@@ -1,67 +1,143 @@
-import { stationEntry, type StationKey } from '../catalogue/index.ts';
-import { nameOf, withoutOurs, type Entry, type UnitRecord } from '../record/index.ts';
+import { z } from 'zod';
+import {
+  isPublic,
+  isPublicTarget,
+  publicLabel,
+  specs,
+  stationEntry,
+  stations,
+  type FeatureKey,
+  type HowKnown,
+  type SpecKey,
+  type StationKey,
+} from '../catalogue/index.ts';
+import { doubtedFigures } from '../checks/index.ts';
+import { drawingOf, type Drawing } from '../outline/index.ts';
+import type { System } from '../quantity/index.ts';
+import { emptyRecord, textOf, type Entry, type UnitRecord } from '../record/index.ts';
 import type { WalkEvent, WalkPlan } from './events.ts';
 import { foldWalk } from './fold.ts';
-import type { CardNumber, Point } from './point.ts';
+import type { Point } from './point.ts';
+
+/*
+ * What leaves the yard by the screen that faces the buyer is what stands in this schema, and nothing else: words of the
+ * catalogue, figures of public entries that somebody read, measured or saw, a drawing of such figures, and ids of photos.
+ */
+const inches = z.number();
+const box = z.strictObject({ x: inches, y: inches, width: inches, height: inches });
+const station = z.enum(stations.map(({ key }) => key) as [StationKey, ...StationKey[]]);
+
+export const screenViewSchema = z.strictObject({
+  unit: z.string(),
+  system: z.enum(['us', 'metric']),
+  state: z.enum(['waiting', 'walking', 'paused', 'finished']),
+  station: station.optional(),
+  title: z.string().optional(),
+  numbers: z.array(z.strictObject({ label: z.string(), text: z.string() })),
+  /** Ids of photos, the best first. */
+  photos: z.array(z.uuid()),
+  drawing: z.strictObject({
+    length: z.strictObject({ inches, known: z.boolean() }),
+    body: box.extend({ known: z.boolean() }),
+    parts: z.array(
+      z.strictObject({
+        key: z.string(),
+        label: z.string(),
+        shape: z.string(),
+        medium: z.string().optional(),
+        station,
+        box,
+        side: z.string(),
+        known: z.boolean(),
+        amount: z.number().optional(),
+      }),
+    ),
+    pegs: z.array(
+      z.strictObject({
+        station,
+        number: z.number(),
+        short: z.string(),
+        x: inches,
+        y: inches,
+        side: z.string(),
+      }),
+    ),
+  }),
+});
 
 /** What a screen that faces the buyer shows: a picture, the outline and numbers; nothing of what is to be said. */
 export interface ScreenView {
   readonly unit: string;
+  readonly system: System;
   readonly state: 'waiting' | 'walking' | 'paused' | 'finished';
   readonly station?: StationKey | undefined;
   readonly title?: string | undefined;
-  readonly numbers: readonly CardNumber[];
-  /** Ids of photos, the best first. */
+  readonly numbers: readonly { readonly label: string; readonly text: string }[];
   readonly photos: readonly string[];
-  /** Enough of the record to draw the unit. */
-  readonly record: UnitRecord;
+  readonly drawing: Drawing;
 }
 
-/** A guess, or what somebody told, is nothing to put before a buyer in figures. */
-const isFit = ({ text, how }: CardNumber): boolean =>
-  text !== undefined && how !== 'guessed' && how !== 'told';
+/** A unit as it is now, and everything there is to say of it. */
+export interface ShownUnit {
+  readonly record: UnitRecord;
+  readonly points: readonly Point[];
+  readonly system: System;
+  /** `2026-04-15`: what is doubted depends on the day. */
+  readonly today: string;
+}
 
-/** Photos of what the card is about, then of its station. Of faults too: they are told first. */
-const photosOf = (record: UnitRecord, { id, station }: Point): readonly string[] => {
+/** A guess, or what somebody told, is nothing to put before a buyer. */
+const shown: readonly (HowKnown | undefined)[] = ['read', 'measured', 'seen', 'sheet'];
+const isShown = ({ how }: { readonly how?: HowKnown | undefined }): boolean => shown.includes(how);
+
+/** Words of their own somebody may have typed anything into. */
+const figureLabels: ReadonlySet<string> = new Set(
+  specs
+    .filter(({ key, value }) => isPublic(key) && value.kind !== 'text')
+    .map(({ label }) => label),
+);
+
+/** The figures of a card as the record has it now; whatever was typed into a plan or a card stays there. */
+const numbersOf = (point: Point | undefined): ScreenView['numbers'] =>
+  (point?.numbers ?? []).flatMap(({ label, text, how }) =>
+    text !== undefined && isShown({ how }) && figureLabels.has(label) ? [{ label, text }] : [],
+  );
+
+/** Photos of what the card is about, then of its station; none that shows what only the yard may see. */
+const photosOf = (record: UnitRecord, { id, station: at }: Point): readonly string[] => {
   const of = (target: string): readonly string[] =>
     Object.entries(record.photos)
       .filter(([, entry]) => entry?.value.of.includes(target))
+      .filter(([, entry]) => entry?.value.of.every(isPublicTarget))
       .map(([key]) => key);
-  return [...new Set([...of(id), ...of(`stations.${station}`)])].slice(0, 6);
+  return [...new Set([...of(id), ...of(`stations.${at}`)])].slice(0, 6);
 };
 
-/** What the outline is drawn from: sizes, places and what is fitted; no prices, no papers, no people. */
-const drawn = (record: UnitRecord): UnitRecord => {
-  const open = withoutOurs(record);
-  const bare = <T extends object>(part: T): T =>
-    Object.fromEntries(
-      Object.entries(part)
-        .filter(([key]) => !hidden.has(key))
-        .map(([key, entry]: [string, Entry<unknown>]) => [key, nameless(entry)]),
-    ) as T;
-  const none = Object.fromEntries(Object.keys(record).map((part) => [part, {}]));
-  return {
-    ...(none as unknown as UnitRecord),
-    specs: bare(open.specs),
-    features: bare(open.features),
-    places: bare(open.places),
-  };
+type Part = Readonly<Partial<Record<string, Entry<unknown>>>>;
+
+const publicPart = <P extends Part>(part: P, doubted: ReadonlySet<string>): P =>
+  Object.fromEntries(
+    Object.entries(part).filter(
+      ([key, entry]) =>
+        entry && isPublic(key as SpecKey | FeatureKey) && isShown(entry) && !doubted.has(key),
+    ),
+  ) as P;
+
+/** The unit drawn by what may be shown of it: a place or size that is only guessed stands where such a thing usually does. */
+const drawn = ({ record, system, today }: ShownUnit): Drawing => {
+  const doubted = doubtedFigures(record, { today, system });
+  return drawingOf({
+    ...emptyRecord,
+    specs: publicPart(record.specs, doubted),
+    features: publicPart(record.features, doubted),
+    places: publicPart(record.places, doubted),
+  });
 };
 
-/** Who found it out is nobody’s business outside the yard. */
-const nameless = ({ value, how, at, version }: Entry<unknown>): Entry<unknown> => ({
-  value,
-  how,
-  at,
-  version,
-  by: 'the yard',
-});
-
-const hidden: ReadonlySet<string> = new Set(['vin', 'inspectedBy', 'arrived', 'stockNumber']);
-
-/** An objection is not put before somebody who has not raised it, nor what is called by us alone. */
-const titleOf = ({ id, label, station }: Point): string =>
-  /^(objections|changes|own)\./.test(id) ? stationEntry(station).label : label;
+/** Its maker's words for it; a stock number is the yard's own. */
+const publicName = (record: UnitRecord): string =>
+  [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ') ||
+  'Travel trailer';
 
 const stateOf = (walk: ReturnType<typeof foldWalk>): ScreenView['state'] => {
   if (walk.finished) return 'finished';
@@ -69,25 +145,32 @@ const stateOf = (walk: ReturnType<typeof foldWalk>): ScreenView['state'] => {
   return walk.paused ? 'paused' : 'walking';
 };
 
-/**
- * What the second screen shows of a walk.
- * @param asNow the card as the record has it now
- */
+/** What the screen shows of one card: an objection, a wish or words of our own bear the name of their station alone. */
+const cardOf = (planned: Point, { record, points }: ShownUnit) => {
+  const now = points.find(({ id }) => id === planned.id);
+  const label = now && isShown(now) ? publicLabel(now.id) : undefined;
+  return {
+    station: planned.station,
+    title: label ?? stationEntry(planned.station).label,
+    numbers: numbersOf(now),
+    photos: photosOf(record, planned),
+  };
+};
+
+/** What the second screen shows of a walk. */
 export const screenOf = (
   plan: WalkPlan,
   events: readonly WalkEvent[],
-  record: UnitRecord,
-  asNow: (point: Point) => Point = (point) => point,
+  unit: ShownUnit,
 ): ScreenView => {
   const walk = foldWalk(plan, events);
-  const point = walk.begun && walk.current ? asNow(walk.current) : undefined;
   return {
-    unit: nameOf(record),
+    unit: publicName(unit.record),
+    system: unit.system,
     state: stateOf(walk),
-    station: point?.station,
-    title: point && titleOf(point),
-    numbers: point?.numbers.filter(isFit) ?? [],
-    photos: point ? photosOf(record, point) : [],
-    record: drawn(record),
+    numbers: [],
+    photos: [],
+    ...(walk.begun && walk.current ? cardOf(walk.current, unit) : {}),
+    drawing: drawn(unit),
   };
 };

@@ -1,3 +1,5 @@
+import { drawingOf, type UnitRecord } from '@fair-gable/core';
+
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {
   readonly body?: unknown;
@@ -247,9 +249,10 @@ export const examples: Readonly<Record<string, Example>> = {
       state: 'walking',
       station: 'labels',
       title: 'Gross weight rating',
-      numbers: card.numbers,
+      system: 'us',
+      numbers: [{ label: 'Gross weight rating', text: '7,490 lb' }],
       photos: [],
-      record,
+      drawing: drawingOf(record as unknown as UnitRecord),
     },
   },
   'GET /api/screens/:token/live': {},

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { recordSchema, stations } from '@fair-gable/core';
+import { screenViewSchema } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { yardOf } from '../people/index.ts';
 import { pictureOf } from '../photo/index.ts';
@@ -12,17 +12,6 @@ const tags = ['screens'];
 const one = z.strictObject({ id: z.uuid() });
 const byToken = z.strictObject({ token: z.string().min(20).max(100) });
 const hour = 3600;
-const station = z.enum(stations.map(({ key }) => key) as [string, ...string[]]);
-
-const screenView = z.strictObject({
-  unit: z.string(),
-  state: z.enum(['waiting', 'walking', 'paused', 'finished']),
-  station: station.optional(),
-  title: z.string().optional(),
-  numbers: z.array(z.looseObject({ label: z.string(), text: z.string() })),
-  photos: z.array(z.uuid()),
-  record: recordSchema,
-});
 
 const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
@@ -66,9 +55,9 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
         tags,
         summary: 'What a second screen shows now',
         description:
-          'Picture, outline and numbers of the card that is given; nothing of what is to be said.',
+          'Picture, drawing and numbers of the card that is given: what the catalogue calls public and somebody read, measured or saw. Nothing of what is to be said.',
         params: byToken,
-        response: { 200: screenView },
+        response: { 200: screenViewSchema },
       },
     },
     async (request) => (await viewOf(await followed(source, request.params.token))) as never,

@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { DataSource } from 'typeorm';
-import { cardNow, pointsOf, screenOf, type ScreenView } from '@fair-gable/core';
+import { pointsOf, screenOf, type ScreenView } from '@fair-gable/core';
 import { announceEnd, inYard, type InYard } from '../database/index.ts';
 import { Yard } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
@@ -65,10 +65,9 @@ export const followed = async (source: DataSource, token: string): Promise<Follo
 export const viewOf = async ({ yard, walk }: Followed): Promise<ScreenView> => {
   const { plan, events } = await readWalk(yard, walk);
   const { record } = await readUnit(yard, plan.unit);
-  const { system } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
-  const now = pointsOf(record, {
-    system: plan.about?.system ?? system,
-    today: new Date().toISOString().slice(0, 10),
-  });
-  return screenOf(plan, events, record, (point) => cardNow(point, now).point);
+  const { system: usual } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
+  const system = plan.about?.system ?? usual;
+  const today = new Date().toISOString().slice(0, 10);
+  const points = pointsOf(record, { system, today });
+  return screenOf(plan, events, { record, points, system, today });
 };

@@ -4,6 +4,7 @@ import {
   formatQuantity,
   floorSize,
   specEntry,
+  type Drawing,
   type Outline,
   type OutlinePart,
   type System,
@@ -16,7 +17,8 @@ import { frameLines, spot, turned, type Heading } from './project.ts';
  */
 const props = withDefaults(
   defineProps<{
-    outline: Outline;
+    /** Furniture is drawn from within alone. */
+    outline: Drawing & Partial<Pick<Outline, 'furniture'>>;
     heading: Heading;
     system: System;
     /** Words in tanks and slides; left out in small drawings. */
@@ -65,7 +67,7 @@ const ofShape = (...shapes: readonly OutlinePart['shape'][]) =>
     ({ shape }) => shapes.includes(shape) && shapesOf[props.layer].some((s) => s === shape),
   );
 
-const furniture = computed(() => (props.layer === 'inside' ? props.outline.furniture : []));
+const furniture = computed(() => (props.layer === 'inside' ? (props.outline.furniture ?? []) : []));
 </script>
 
 <template>

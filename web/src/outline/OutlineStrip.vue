@@ -1,12 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { outlineOf, type StationKey, type System, type UnitRecord } from '@fair-gable/core';
+import {
+  drawingOf,
+  emptyRecord,
+  type Drawing,
+  type StationKey,
+  type System,
+  type UnitRecord,
+} from '@fair-gable/core';
 import OutlineBody from './OutlineBody.vue';
 import { spot } from './project.ts';
 
 /** The outline as a strip, hitch to the left, door side below; it still says where one stands. */
 const props = defineProps<{
-  record: UnitRecord;
+  record?: UnitRecord;
+  /** Where there is no record, only what is drawn. */
+  drawing?: Drawing;
   system: System;
   label: string;
   here?: StationKey;
@@ -14,7 +23,7 @@ const props = defineProps<{
   scaleTo?: number;
 }>();
 
-const outline = computed(() => outlineOf(props.record));
+const outline = computed(() => props.drawing ?? drawingOf(props.record ?? emptyRecord));
 /** How far things stand out on each side of the centre line. */
 const reach = computed(() => {
   const { body, parts } = outline.value;

@@ -17,7 +17,7 @@ export const turned = (heading: Heading, box: Box): Box =>
   heading === 'up' ? box : { x: box.y, y: box.x, width: box.height, height: box.width };
 
 /** The A-frame, from the coupler to the front corners of the body. */
-export const frameLines = (outline: Outline, heading: Heading): string => {
+export const frameLines = (outline: Pick<Outline, 'body'>, heading: Heading): string => {
   const { body } = outline;
   const half = body.width * 0.26;
   const points = [

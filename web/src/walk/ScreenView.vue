@@ -74,7 +74,7 @@ const stateWords: Readonly<Record<ScreenView['state'], string>> = {
           <h1>{{ view.title }}</h1>
           <dl>
             <div v-for="number in view.numbers" :key="number.label">
-              <dd><FigureText :text="number.text ?? ''" /></dd>
+              <dd><FigureText :text="number.text" /></dd>
               <dt>{{ number.label }}</dt>
             </div>
           </dl>
@@ -83,8 +83,8 @@ const stateWords: Readonly<Record<ScreenView['state'], string>> = {
       <OutlineStrip
         class="strip"
         :class="{ large: !photo }"
-        :record="view.record"
-        system="us"
+        :drawing="view.drawing"
+        :system="view.system"
         label="Where we stand beside the unit, hitch to the left"
         v-bind="view.station ? { here: view.station } : {}"
       />
