@@ -15,16 +15,24 @@ import { cataloguePlugin } from './catalogue/index.ts';
 import { followUpPlugin, type MailOutbox } from './follow-up/index.ts';
 import { drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
+import { fairSharePlugin, longWorkPlugin } from './long-work/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
 import type { Network } from './network.ts';
 import { numbersPlugin } from './numbers/index.ts';
 import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { photoPlugin } from './photo/index.ts';
-import { problemsPlugin, refuseAddress, strangePlugin, versionPlugin } from './problems/index.ts';
+import {
+  beforeRoutes,
+  problemsPlugin,
+  refuseAddress,
+  strangePlugin,
+  versionPlugin,
+} from './problems/index.ts';
 import { recordPlugin } from './record/index.ts';
 import { stockListPlugin } from './stock-list/index.ts';
 import { vehiclesPlugin } from './tow/index.ts';
 import { screenPlugin } from './screen/index.ts';
+import { threadsPlugin } from './threads/index.ts';
 import { unitFilePlugin } from './unit-file/index.ts';
 import { walkPlugin } from './walk/index.ts';
 import { webPlugin } from './web/index.ts';
@@ -108,6 +116,9 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
   await app.register(sessionPlugin, { source, secret, publicUrl });
   await app.register(apiDocsPlugin);
   await app.register(livePlugin, { source });
+  await app.register(threadsPlugin);
+  await app.register(longWorkPlugin, { source });
+  await app.register(fairSharePlugin);
 };
 
 /** The application, ready to listen or to be injected into by a test. */
@@ -118,6 +129,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   const app = Fastify({
     logger: options.logger ?? false,
     bodyLimit,
+    ...beforeRoutes,
     // Refused aloud, by its place, in strangePlugin.
     onProtoPoisoning: 'ignore',
     onConstructorPoisoning: 'ignore',

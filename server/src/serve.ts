@@ -54,6 +54,7 @@ const fill = async (
   // Of two that start at once on an empty database one fills it, and the other finds it filled.
   const runner = source.createQueryRunner();
   try {
+    await runner.query('SET lock_timeout = 0');
     await runner.query('SELECT pg_advisory_lock($1)', [fillLock]);
     if (!(await isEmpty(source))) return undefined;
     if (!demoFolder) return await firstAccountToken(source);
@@ -62,6 +63,7 @@ const fill = async (
     return undefined;
   } finally {
     await runner.query('SELECT pg_advisory_unlock($1)', [fillLock]).catch(() => {});
+    await runner.query('RESET lock_timeout').catch(() => {});
     await runner.release();
   }
 };

@@ -3,6 +3,7 @@ export { decimalOf, withPoint, type Decimal } from './decimal.ts';
 export {
   changesByLine,
   readLine,
+  recordByLine,
   repeatedLines,
   type CellProblem,
   type Line,

@@ -12,6 +12,7 @@ import { tidyVin } from '../identity/index.ts';
 import { isBroken, sentence } from '../problems/index.ts';
 import {
   agree,
+  emptyRecord,
   entryOf,
   fieldText,
   statementsOf,
@@ -180,6 +181,21 @@ const isSaidAlready = (record: UnitRecord, saying: Saying, system: System): bool
   statementsOf(entryOf(record, saying.part, saying.key)).some(
     (s, i) => (i === 0 || s.how === saying.how) && isAlike(saying, s.value, system),
   );
+
+/**
+ * A new unit as a line has it.
+ * @param by the person's name
+ * @param at ISO time
+ */
+export const recordByLine = (line: Line, by: string, at: string): UnitRecord => {
+  const ofPart = (part: Saying['part']) =>
+    Object.fromEntries(
+      line.sayings
+        .filter((saying) => saying.part === part)
+        .map(({ key, value, how }) => [key, { value, how, by, at, version: 1 }]),
+    );
+  return { ...emptyRecord, specs: ofPart('specs'), features: ofPart('features') } as UnitRecord;
+};
 
 /** The changes by which a unit says what a line says: none where it does, so that a list can come twice. */
 export const changesByLine = (record: UnitRecord, line: Line): readonly Change[] =>

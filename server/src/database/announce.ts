@@ -4,10 +4,12 @@ import type { EntityManager } from 'typeorm';
 export interface News {
   readonly yard: string;
   /** `stock`: so many units that the list is best read anew. `ended`: a right ended, on whatever yard; it reaches no screen. */
-  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles' | 'ended';
+  readonly kind: 'unit' | 'stock' | 'sheets' | 'walk' | 'people' | 'vehicles' | 'work' | 'ended';
   readonly id: string;
   /** The last of what was added, where something was: who has it need not ask. */
   readonly newest?: string;
+  /** Of `work`: how far something long has come. */
+  readonly progress?: { readonly phase: string; readonly done: number; readonly of: number };
 }
 
 export const channel = 'fair_gable';

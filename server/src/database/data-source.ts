@@ -88,6 +88,10 @@ const poolSettings = {
   connectionTimeoutMillis: 5000,
   idle_in_transaction_session_timeout: 30_000,
   statement_timeout: 60_000,
+  // Somebody waits for a row that something long holds: they are told, and their device tries again.
+  lock_timeout: 5000,
+  // A database that does not even say that it is late.
+  query_timeout: 70_000,
 };
 
 /** The names of the migrations this program knows, oldest first. */
@@ -129,11 +133,14 @@ export const openDatabase = async (url: string): Promise<DataSource> => {
   const source = await dataSourceFor(url).initialize();
   const runner = source.createQueryRunner();
   try {
+    // Who starts beside another waits for it, however long its migrations take.
+    await runner.query('SET lock_timeout = 0');
     await runner.query('SELECT pg_advisory_lock($1)', [migrationLock]);
     const newer = await newerMigration(source);
     if (newer) throw new NewerDatabase(newer);
     await source.runMigrations({ transaction: 'each' });
     await runner.query('SELECT pg_advisory_unlock($1)', [migrationLock]);
+    await runner.query('RESET lock_timeout');
     return source;
   } catch (error) {
     await source.destroy();

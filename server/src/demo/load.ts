@@ -15,7 +15,8 @@ import {
 import { inYard } from '../database/index.ts';
 import { keepSheet } from '../model-sheet/index.ts';
 import { createYard, Secret } from '../people/index.ts';
-import { keepPicture, madeAnew, type Picture } from '../photo/index.ts';
+import { keepPicture } from '../photo/index.ts';
+import { madeAnew, type Picture } from '../picture/index.ts';
 import { importUnit } from '../record/index.ts';
 import { keepDemoWalks, readDemoWalks } from './walks.ts';
 import { keepVehicle } from '../tow/index.ts';

@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
@@ -23,13 +24,19 @@ const healthSchema = z.strictObject({
   live: z.strictObject({ hears: z.boolean(), screens: z.number() }),
 });
 
+/** A database that says nothing for so long is away, ms: whoever looks after it will not wait. */
+const answersWithin = 1500;
+
 const applied = async (source: DataSource): Promise<readonly string[] | undefined> => {
-  try {
-    const rows: { name: string }[] = await source.query('SELECT name FROM migration ORDER BY id');
-    return rows.map((row) => row.name);
-  } catch {
-    return undefined;
-  }
+  const late = new AbortController();
+  const rows = source.query<{ name: string }[]>('SELECT name FROM migration ORDER BY id');
+  const silence = sleep(answersWithin, undefined, { signal: late.signal, ref: false });
+  const first = await Promise.race([rows, silence]).catch(() => undefined);
+  late.abort();
+  // Where it answers later after all, nobody waits for it.
+  rows.catch(() => undefined);
+  silence.catch(() => undefined);
+  return first?.map((row) => row.name);
 };
 
 const queueOf = (source: DataSource) => {

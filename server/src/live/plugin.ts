@@ -25,8 +25,9 @@ const heartbeat = 20_000;
 
 const message = (heard: Heard): string => {
   if (heard === 'catch-up') return 'event: catch-up\ndata: {}\n\n';
-  const { kind, id, newest } = heard;
-  return `event: ${kind}\ndata: ${JSON.stringify({ id, ...(newest ? { newest } : {}) })}\n\n`;
+  const { kind, id, newest, progress } = heard;
+  // What is undefined is left out.
+  return `event: ${kind}\ndata: ${JSON.stringify({ id, newest, progress })}\n\n`;
 };
 
 const head = {
@@ -47,6 +48,7 @@ const streaming =
     reply.hijack();
     const { raw } = reply;
     raw.writeHead(200, headOf(reply) as Record<string, string>);
+    if (request.method === 'HEAD') return void raw.end();
     raw.write('retry: 2000\n\n');
     const unhear = listener.hear((heard) => {
       if (heard !== 'catch-up' && heard.kind === 'ended') return void check().catch(() => {});
@@ -85,11 +87,12 @@ export const livePlugin = fp(async (app: App, { source }: { source: DataSource }
   app.get(
     '/api/live',
     {
+      config: { endless: true },
       schema: {
         tags: ['live'],
         summary: 'What changes on this yard, as it happens',
         description:
-          'Server-sent events: `unit`, `walk` and `people` with the id of what changed, and `catch-up` when some may have been missed. Ask for the thing itself to see it.',
+          'Server-sent events: `unit`, `walk` and `people` with the id of what changed, `work` with how far something long has come, and `catch-up` when some may have been missed. Ask for the thing itself to see it.',
         produces: ['text/event-stream'],
       },
     },

@@ -20,6 +20,7 @@ import {
   type UnitDifference,
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
+import { inYard } from '../database/index.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { hiddenFrom, readUnit, type Author } from '../record/index.ts';
@@ -141,9 +142,13 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         response: { 200: z.strictObject({ units: z.array(touchedSchema) }) },
       },
     },
-    async (request) => {
+    async (request, reply) => {
+      const { yardId } = callerIn(request);
       const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
-      return { units: [...(await touchedBy(yardOf(source, request), sheet))] } as never;
+      const units = await app.long(request, reply, ({ manager, breathe }) =>
+        touchedBy(inYard(manager, yardId), sheet, breathe),
+      );
+      return { units: [...units] } as never;
     },
   );
 
@@ -164,11 +169,14 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         response: { 200: listSchema },
       },
     },
-    async (request) => {
+    async (request, reply) => {
       const caller = callerIn(request);
       const { basedOn, units } = request.body;
       const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
-      await keepSheet(source, caller.yardId, { sheet, basedOn, units }, authorOf(caller));
+      const keeping = { sheet, basedOn, units };
+      await app.long(request, reply, ({ manager }) =>
+        keepSheet(manager, caller.yardId, keeping, authorOf(caller)),
+      );
       return { sheets: [...(await sheetsOf(yardOf(source, request)))] } as never;
     },
   );

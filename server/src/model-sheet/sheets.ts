@@ -84,12 +84,20 @@ const changesFor =
     return now ? changesBySheet(record, inheritedBy(record, before)?.values, now.values) : [];
   };
 
-/** What a sheet would change on the units of its model, were it kept as it is. Nothing is changed. */
-export const touchedBy = async (yard: InYard, sheet: ModelSheet): Promise<readonly Touched[]> => {
+/**
+ * What a sheet would change on the units of its model, were it kept as it is. Nothing is changed.
+ * @param breathe lets others be served between units
+ */
+export const touchedBy = async (
+  yard: InYard,
+  sheet: ModelSheet,
+  breathe: () => Promise<void>,
+): Promise<readonly Touched[]> => {
   const before = (await yard.find(ModelSheetRow, {})).map((row) => row.sheet);
   const changes = changesFor(before, withSheet(before, sheet));
   const touched: Touched[] = [];
   for await (const { id, record } of recordsOf(yard)) {
+    await breathe();
     const own = changes(record);
     if (own.length === 0) continue;
     const stockNumber = textOf(record, 'stockNumber') ?? null;
@@ -138,9 +146,12 @@ const noteChange = (
     },
   ]);
 
-/** Sheets are changed one at a time in a yard, so that two never decide over each other's units. */
+/**
+ * Sheets are changed one at a time in a yard, so that two never decide over each other's units. The yard's own row is left
+ * alone: whatever else is added to the yard would wait for it.
+ */
 const lockSheets = (manager: EntityManager, yardId: string): Promise<unknown> =>
-  manager.query('SELECT id FROM yard WHERE id = $1 FOR UPDATE', [yardId]);
+  manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 4783))', [`sheets ${yardId}`]);
 
 /**
  * Keeps a sheet, and lets the named units follow it: all of it or nothing.

@@ -3,10 +3,10 @@ import { forgetSent, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { readUnit } from '../record/index.ts';
 import { PhotoRow } from './entities.ts';
-import { madeAnew, type Picture } from './picture.ts';
+import { madeInThread, photoLimit, type Picture } from '../picture/index.ts';
+import type { Threads } from '../threads/index.ts';
 
-/** The longest a photo may be, bytes; and one piece of it. */
-export const photoLimit = 12_000_000;
+/** The longest a piece of a photo may be, bytes. */
 export const pieceLimit = 512_000;
 
 /** A piece of a photo, and where it belongs. */
@@ -32,10 +32,17 @@ const tooLarge = new Refusal(
   'A photo may have 12 MB. Take it with a smaller size, or make it smaller; nothing was kept.',
 );
 
+const done = ({ width, height }: Pick<Picture, 'width' | 'height'>): Arrived => ({
+  received: photoLimit,
+  done: true,
+  width,
+  height,
+});
+
 const kept = async (yard: InYard, unitId: string, id: string): Promise<Arrived | undefined> => {
   const row = await yard.findOne(PhotoRow, { unitId, id });
   if (!row) return undefined;
-  return { received: photoLimit, done: true, width: row.width, height: row.height };
+  return done(row);
 };
 
 const receivedOf = async (yard: InYard, unitId: string, id: string): Promise<number> => {
@@ -58,13 +65,13 @@ export const arrived = async (yard: InYard, unitId: string, id: string): Promise
   );
 };
 
-const wholeOf = async (yard: InYard, unitId: string, id: string): Promise<Buffer> => {
+const wholeOf = async (yard: InYard, unitId: string, id: string): Promise<Buffer | null> => {
   const [row] = await yard.manager.query(
     `SELECT string_agg(bytes, ''::bytea ORDER BY starts) AS whole
      FROM photo_piece WHERE yard_id = $1 AND unit_id = $2 AND photo_id = $3`,
     [yard.yardId, unitId, id],
   );
-  return row.whole as Buffer;
+  return row.whole as Buffer | null;
 };
 
 const dropPieces = (yard: InYard, unitId: string, photoId: string): Promise<unknown> =>
@@ -91,6 +98,12 @@ export const keepPicture = async (
     [yard.yardId, unitId, id, width, height, picture, thumb, by],
   );
 };
+
+/** Where photos are kept, and made anew. */
+export interface Taking {
+  readonly source: DataSource;
+  readonly threads: Threads;
+}
 
 /** A photo on its way is one person's at a time; two requests with the same piece wait for one another. */
 const alone = (yard: InYard, id: string): Promise<unknown> =>
@@ -127,20 +140,26 @@ const addPiece = async (yard: InYard, piece: Piece): Promise<Arrived> => {
   return { received: received + bytes.length, done: false };
 };
 
+/** Makes the picture of a photo that is here whole; no connection waits for it meanwhile, and of two that do the first stays. */
 const finish = async (
-  manager: EntityManager,
+  { source, threads }: Taking,
   yardId: string,
   { unitId, id }: Piece,
   by: string,
 ): Promise<Arrived> => {
-  const yard = inYard(manager, yardId);
-  await alone(yard, id);
-  const there = await kept(yard, unitId, id);
-  if (there) return there;
-  const picture = await madeAnew(await wholeOf(yard, unitId, id));
-  await keepPicture(yard, { unitId, id, by }, picture);
-  await dropPieces(yard, unitId, id);
-  return { received: photoLimit, done: true, width: picture.width, height: picture.height };
+  const whole = await wholeOf(inYard(source.manager, yardId), unitId, id);
+  const picture = whole && (await madeInThread(threads, whole));
+  return source.transaction(async (manager) => {
+    const yard = inYard(manager, yardId);
+    await alone(yard, id);
+    const there = await kept(yard, unitId, id);
+    if (there) return there;
+    // Its pieces went while it was looked for: it begins again.
+    if (!picture) return { received: 0, done: false };
+    await keepPicture(yard, { unitId, id, by }, picture);
+    await dropPieces(yard, unitId, id);
+    return done(picture);
+  });
 };
 
 /**
@@ -149,19 +168,22 @@ const finish = async (
  * @throws Refusal not-found, too-large, other-body; bad-picture, and then nothing of it is kept
  */
 export const takePiece = async (
-  source: DataSource,
+  taking: Taking,
   yardId: string,
   piece: Piece,
   by: string,
 ): Promise<Arrived> => {
+  const { source } = taking;
   const { from, of, bytes, unitId, id } = piece;
   if (of > photoLimit || from + bytes.length > of) throw tooLarge;
   const now = await source.transaction((manager) => addPiece(inYard(manager, yardId), piece));
   if (now.done || now.received < of) return now;
   try {
-    return await source.transaction((manager) => finish(manager, yardId, piece, by));
+    return await finish(taking, yardId, piece, by);
   } catch (error) {
-    if (error instanceof Refusal) await dropAll(inYard(source.manager, yardId), unitId, id);
+    // A server that has no thread for it now has one in a moment.
+    if (error instanceof Refusal && error.code !== 'busy')
+      await dropAll(inYard(source.manager, yardId), unitId, id);
     throw error;
   }
 };

@@ -3,7 +3,8 @@ import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
-import { arrived, photoLimit, pictureOf, pieceLimit, takePiece } from './photos.ts';
+import { photoLimit } from '../picture/index.ts';
+import { arrived, pictureOf, pieceLimit, takePiece } from './photos.ts';
 
 const tags = ['photos'];
 const one = z.strictObject({ id: z.uuid(), photo: z.uuid() });
@@ -66,7 +67,8 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
         );
       }
       const { yardId, name } = callerIn(request);
-      return takePiece(source, yardId, { unitId, id, from, of, bytes: body }, name);
+      const taking = { source, threads: app.threads };
+      return takePiece(taking, yardId, { unitId, id, from, of, bytes: body }, name);
     },
   );
 };

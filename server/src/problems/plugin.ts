@@ -11,17 +11,19 @@ import {
   specEntry,
 } from '@fair-gable/core';
 import type { Change } from '@fair-gable/core';
-import { problemDetails, Refusal, refusals } from './problems.ts';
+import { problemDetails, Refusal, refusals } from '../refusal/index.ts';
 
 /** PostgreSQL's own codes. */
 const uniqueViolation = '23505';
 const diskFull = '53100';
+/** A statement that was ended for its length, and a lock that was not given. */
+const ended = /^(57014|55P03)$/;
 /** Values that a column cannot hold, such as text with a zero byte. */
 const dataException = /^22/;
 /** Connections lost or refused, shutting down, starting up, too many: it may answer in a moment. */
 const away = /^(08|57P0|53300|25P03|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN)/;
 const awayWords =
-  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|not queryable|DataSource is not|Driver not Connected/i;
+  /Connection terminated|Query read timeout|timeout exceeded when trying to connect|Client has encountered a connection error|not queryable|DataSource is not|Driver not Connected/i;
 
 const constraintRefusals: Readonly<Record<string, Refusal>> = {
   unit_stock_number: new Refusal(
@@ -79,6 +81,12 @@ const fromDatabase = (error: FastifyError): Refusal | undefined => {
     return new Refusal(
       'disk-full',
       'The server’s disk is full and nothing was saved. Tell whoever runs it to free some space; what you typed is kept here.',
+    );
+  }
+  if (ended.test(code)) {
+    return new Refusal(
+      'took-too-long',
+      'The server is busy with something long of this yard. Nothing was lost: what you typed is kept here, and is sent again by itself.',
     );
   }
   if (error instanceof QueryFailedError && dataException.test(code)) {

@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import { strangeIn, strangeSentence } from '@fair-gable/core';
-import { Refusal } from './problems.ts';
+import { Refusal } from '../refusal/index.ts';
 
 declare module 'fastify' {
   interface FastifyContextConfig {

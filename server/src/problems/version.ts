@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import { apiVersion } from '@fair-gable/core';
-import { Refusal } from './problems.ts';
+import { Refusal } from '../refusal/index.ts';
 
 /** Devices say which version they speak; other programs need not. */
 export const versionHeader = 'fair-gable-version';

@@ -170,7 +170,7 @@ const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 
 };
 
 /** The database's own time: one clock for all processes. */
-const now = async (yard: InYard): Promise<Date> => {
+export const now = async (yard: InYard): Promise<Date> => {
   const [row] = await yard.manager.query(
     `SELECT date_trunc('milliseconds', clock_timestamp()) AS at`,
   );
@@ -301,19 +301,22 @@ const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField
 
 /**
  * Adds units that are not here yet, all of them or none.
+ * @param at when the last of all that are being added is taken in
+ * @param after how many are added after these
  * @throws Refusal stock-number-taken, vin-taken
  */
 export const addUnits = async (
   yard: InYard,
   units: readonly UnitView[],
   author: Author,
+  at: Date,
+  after: number,
 ): Promise<void> => {
-  const at = await now(yard);
-  // A tick apart each, the last one now, so that they keep the order in which they came.
+  // A tick apart each, so that they keep the order in which they came.
   const rows = units.map(({ id, record }, i) => ({
     id,
     inStock: true,
-    createdAt: new Date(at.getTime() - units.length + 1 + i),
+    createdAt: new Date(at.getTime() - after - units.length + 1 + i),
     ...copiesOf(record),
   }));
   const fields = units.flatMap(({ id, record }) => rowsOf(yard.yardId, id, record));

@@ -66,6 +66,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
   app.get(
     '/api/screens/:token/live',
     {
+      config: { endless: true },
       schema: {
         tags,
         summary: 'News for a second screen, as they happen',

@@ -90,5 +90,5 @@ const jsonPlugin = async (app: App, { source }: { source: DataSource }) => {
 export const stockListPlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(csvPlugin, options);
   await app.register(jsonPlugin, options);
-  await app.register(takeListPlugin, options);
+  await app.register(takeListPlugin);
 };

@@ -1,15 +1,12 @@
 import { z } from 'zod';
-import type { DataSource } from 'typeorm';
 import { howKnownSchema, isFeatureKey, isSpecKey, type Column } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
-import { callerIn, yardOf } from '../people/index.ts';
-import { readList, takeList, type GivenList, type ReadList } from './take.ts';
+import { callerIn } from '../people/index.ts';
+import type { GivenList } from './reading.ts';
+import { readList, takeList, type ReadList } from './take.ts';
 
 const tags = ['units'];
 const bytes = 20_000_000;
-/** Problems beyond these are counted, and told once the first are mended. */
-const mostProblems = 200;
-const mostSample = 8;
 
 const columnSchema = z
   .string()
@@ -38,17 +35,17 @@ const summarySchema = z.strictObject({
   problemCount: z.number().int(),
 });
 
-const summaryOf = ({ lines, fresh, changed, same, problems }: ReadList) => ({
-  rows: lines.length,
+const summaryOf = ({ rows, fresh, changed, same, problems, problemCount }: ReadList) => ({
+  rows,
   fresh: fresh.length,
   changed: changed.length,
   same,
-  problems: problems.slice(0, mostProblems),
-  problemCount: problems.length,
+  problems: [...problems],
+  problemCount,
 });
 
 /** A list from elsewhere, looked at and taken in. */
-export const takeListPlugin = async (app: App, { source }: { source: DataSource }) => {
+export const takeListPlugin = async (app: App) => {
   app.post(
     '/api/stock-list/preview',
     {
@@ -58,7 +55,7 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
         tags,
         summary: 'What a list would do to the yard',
         description:
-          'Nothing is changed. Left out, `columns` are matched by the headings; null leaves a column out.',
+          'Nothing is changed. Left out, `columns` are matched by the headings; null leaves a column out. It is read in a thread of its own, one list of a yard at a time: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
         body: listSchema,
         response: {
           200: summarySchema.extend({
@@ -79,15 +76,18 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
         },
       },
     },
-    async (request) => {
-      const list = await readList(yardOf(source, request), request.body as GivenList);
+    async (request, reply) => {
+      const { yardId } = callerIn(request);
+      const list = await app.long(request, reply, (at) =>
+        readList(app.threads, yardId, request.body as GivenList, at),
+      );
       return {
         ...summaryOf(list),
         headings: [...list.headings],
         columns: [...list.columns] as Column[],
-        sample: list.cells.slice(0, mostSample).map((row) => [...row]),
+        sample: list.sample.map((row) => [...row]),
         decimal: list.decimal,
-        understood: list.understood.slice(0, mostSample).map((line) => [...line]),
+        understood: list.understood.map((line) => [...line]),
       };
     },
   );
@@ -106,10 +106,13 @@ export const takeListPlugin = async (app: App, { source }: { source: DataSource 
         response: { 200: summarySchema },
       },
     },
-    async (request) => {
+    async (request, reply) => {
       const { yardId, personId, name } = callerIn(request);
       const given = request.body as GivenList & { onlyGood: boolean };
-      return summaryOf(await takeList(source, yardId, given, { personId, name }));
+      const list = await app.long(request, reply, (at) =>
+        takeList(app.threads, yardId, given, { personId, name }, at),
+      );
+      return summaryOf(list);
     },
   );
 };

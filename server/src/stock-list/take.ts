@@ -1,58 +1,36 @@
 import { randomUUID } from 'node:crypto';
-import Papa from 'papaparse';
 import {
-  applyChange,
   changesByLine,
-  columnsOf,
-  decimalOf,
-  emptyRecord,
   entryOf,
   fieldText,
-  readLine,
-  repeatedLines,
+  recordByLine,
   textOf,
   tidyVin,
   type CellProblem,
-  type Change,
   type Column,
-  type Decimal,
-  type HowKnown,
   type Line,
-  type System,
   type UnitRecord,
 } from '@fair-gable/core';
 import { announce, inYard, type InYard } from '../database/index.ts';
-import { Refusal } from '../problems/index.ts';
+import type { AtWork } from '../long-work/index.ts';
 import {
   addUnits,
   editWithin,
+  now,
   recordsOf,
   type Author,
-  type Transactional,
+  type UnitView,
 } from '../record/index.ts';
-
-/** A list as somebody brings it. */
-export interface GivenList {
-  readonly text: string;
-  /** What each column holds; left out, by the headings. */
-  readonly columns?: readonly Column[] | undefined;
-  readonly system: System;
-  readonly how: HowKnown;
-  /** How its numbers are written; left out, by the list itself. */
-  readonly decimal?: Decimal | undefined;
-}
+import { Refusal } from '../refusal/index.ts';
+import { threadFile, type Threads } from '../threads/index.ts';
+import { inOrder, mostProblems, mostSample, type GivenList, type ListHead } from './reading.ts';
 
 /** A list read against the yard: what each line would do. */
-export interface ReadList {
-  readonly headings: readonly string[];
-  readonly columns: readonly Column[];
-  readonly cells: readonly (readonly string[])[];
+export interface ReadList extends ListHead {
   readonly lines: readonly Line[];
-  readonly problems: readonly CellProblem[];
   readonly fresh: readonly Line[];
   readonly changed: readonly Changed[];
   readonly same: number;
-  readonly decimal: Decimal;
   /** Of the first lines: what was understood of each cell, and what stands there now. */
   readonly understood: readonly (readonly Understood[])[];
 }
@@ -68,50 +46,28 @@ interface Changed {
   readonly line: Line;
 }
 
-/** More lines than this are brought in several lists. */
-const mostLines = 20_000;
+/** Longer than this no list is read, seconds; ten thousand lines of sixty columns take three. */
+const readsWithin = 30;
+/** Lines compared, and units made, in one go; then others are served. */
+const together = 100;
 
-const parsed = (text: string): { headings: readonly string[]; cells: string[][] } => {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: 'greedy',
+const thread = threadFile('read-thread', import.meta.url);
+
+/** The text of a list, read in a thread. @throws Refusal bad-file, bad-input, too-heavy, busy */
+const readText = async (
+  threads: Threads,
+  given: GivenList,
+  { signal, tell }: AtWork,
+): Promise<{ readonly head: ListHead; readonly lines: readonly Line[] }> => {
+  const lines: Line[] = [];
+  const head = await threads.run<ListHead, readonly Line[]>(thread, given, {
+    seconds: readsWithin,
+    signal,
+    onProgress: tell,
+    onPiece: (some) => lines.push(...some),
   });
-  const [headings, ...cells] = data;
-  const [broken] = errors.filter((e) => e.type === 'Quotes');
-  if (broken) {
-    throw new Refusal(
-      'bad-file',
-      `The list breaks off at line ${(broken.row ?? 0) + 1}: a quotation mark is opened and not closed. Save the list as CSV again; nothing was taken in.`,
-    );
-  }
-  if (!headings || cells.length === 0) {
-    throw new Refusal(
-      'bad-file',
-      'The list has no lines under its headings. Choose a CSV file with a line of headings and a line for each unit.',
-    );
-  }
-  if (cells.length > mostLines) {
-    throw new Refusal(
-      'bad-file',
-      `The list has ${cells.length} lines; up to ${mostLines} come in at once. Cut it in two.`,
-    );
-  }
-  return { headings, cells };
+  return { head, lines };
 };
-
-const refuseColumns = (columns: readonly Column[], headings: readonly string[]): void => {
-  const known = columns.filter((key) => key !== null);
-  if (columns.length !== headings.length || new Set(known).size !== known.length) {
-    throw new Refusal(
-      'bad-input',
-      'Columns: name one field for each heading, and none twice; nothing was saved.',
-    );
-  }
-};
-
-interface Known {
-  readonly id: string;
-  readonly record: UnitRecord;
-}
 
 interface Named {
   readonly stockNumber: string | undefined;
@@ -128,10 +84,12 @@ const namesOf = ({ stockNumber, vin }: Named): readonly string[] => [
 const unitsByName = async (
   yard: InYard,
   lines: readonly Line[],
-): Promise<ReadonlyMap<string, Known>> => {
+  { signal }: AtWork,
+): Promise<ReadonlyMap<string, UnitView>> => {
   const wanted = new Set(lines.flatMap(namesOf));
-  const byName = new Map<string, Known>();
+  const byName = new Map<string, UnitView>();
   for await (const unit of recordsOf(yard)) {
+    signal.throwIfAborted();
     const { record } = unit;
     const names = namesOf({
       stockNumber: textOf(record, 'stockNumber'),
@@ -142,7 +100,7 @@ const unitsByName = async (
   return byName;
 };
 
-const meant = (units: ReadonlyMap<string, Known>, line: Line): readonly Known[] => [
+const meant = (units: ReadonlyMap<string, UnitView>, line: Line): readonly UnitView[] => [
   ...new Set(namesOf(line).flatMap((name) => units.get(name) ?? [])),
 ];
 
@@ -152,41 +110,37 @@ const twoUnits = ({ number, stockNumber, vin }: Line): CellProblem => ({
   sentence: `Stock number and VIN: ${stockNumber} and ${vin} are two different units of this yard. Correct one of them.`,
 });
 
-/** @throws Refusal bad-file, bad-input */
-export const readList = async (yard: InYard, given: GivenList): Promise<ReadList> => {
-  const { headings, cells } = parsed(given.text);
-  const columns = given.columns ?? columnsOf(headings, cells);
-  refuseColumns(columns, headings);
-  const decimal = given.decimal ?? decimalOf(cells, columns, given.system);
-  const reading = { columns, system: given.system, how: given.how, decimal };
-  const lines = cells.map((row, i) => readLine(i + 1, row, reading));
-  const units = await unitsByName(yard, lines);
-  const torn = lines.filter((line) => meant(units, line).length > 1).map(twoUnits);
-  const problems = [...lines.flatMap((l) => l.problems), ...repeatedLines(lines), ...torn];
-  // A cell that cannot be read is left out, not its line.
-  const wrong = new Set(problems.filter(({ column }) => column < 0).map(({ line }) => line));
-  const good = lines.filter(({ number }) => !wrong.has(number));
-  const fresh = good.filter((line) => meant(units, line).length === 0);
-  const known = good.flatMap((line) => meant(units, line).map((unit) => ({ unit, line })));
-  const changed = known.filter(({ unit, line }) => changesByLine(unit.record, line).length > 0);
-  return {
-    headings,
-    columns,
-    cells,
-    lines,
-    problems: problems.toSorted((a, b) => a.line - b.line || a.column - b.column),
-    fresh,
-    changed: changed.map(({ unit, line }) => ({ unit: unit.id, line })),
-    same: known.length - changed.length,
-    decimal,
-    understood: lines
-      .slice(0, mostUnderstood)
-      .map((line) => understoodOf(line, columns, meant(units, line)[0]?.record)),
-  };
-};
+/** What is wrong once the lines are held against the yard. */
+const withTorn = (head: ListHead, torn: readonly Line[]): ListHead => ({
+  ...head,
+  problems: inOrder([...head.problems, ...torn.map(twoUnits)]).slice(0, mostProblems),
+  problemCount: head.problemCount + torn.length,
+  bad: [...new Set([...head.bad, ...torn.map(({ number }) => number)])],
+  lost: [...new Set([...head.lost, ...torn.map(({ number }) => number)])],
+});
 
-/** So many lines are shown with what was understood. */
-const mostUnderstood = 8;
+/** What each line would do to the units it means. */
+const compare = async (
+  lines: readonly Line[],
+  units: ReadonlyMap<string, UnitView>,
+  { breathe, tell }: AtWork,
+): Promise<Pick<ReadList, 'fresh' | 'changed' | 'same'>> => {
+  const [fresh, changed]: [Line[], Changed[]] = [[], []];
+  let same = 0;
+  for (const [i, line] of lines.entries()) {
+    if (i % together === 0) {
+      tell({ phase: 'comparing', done: i, of: lines.length });
+      await breathe();
+    }
+    const known = meant(units, line);
+    if (known.length === 0) fresh.push(line);
+    for (const unit of known) {
+      if (changesByLine(unit.record, line).length > 0) changed.push({ unit: unit.id, line });
+      else same += 1;
+    }
+  }
+  return { fresh, changed, same };
+};
 
 const understoodOf = (
   { sayings, system }: Line,
@@ -203,20 +157,73 @@ const understoodOf = (
     };
   });
 
-const recordOf = (line: Line, { name }: Author, at: string): UnitRecord =>
-  changesByLine(emptyRecord, line).reduce(
-    (record: UnitRecord, change: Change) => applyChange(record, change, name, at),
-    emptyRecord,
+const held = async (
+  yard: InYard,
+  read: { readonly head: ListHead; readonly lines: readonly Line[] },
+  at: AtWork,
+): Promise<ReadList> => {
+  const { lines } = read;
+  const units = await unitsByName(yard, lines, at);
+  const head = withTorn(
+    read.head,
+    lines.filter((line) => meant(units, line).length > 1),
   );
+  // A cell that cannot be read is left out, not its line.
+  const lost = new Set(head.lost);
+  const good = lines.filter(({ number }) => !lost.has(number));
+  return {
+    ...head,
+    lines,
+    ...(await compare(good, units, at)),
+    understood: lines
+      .slice(0, mostSample)
+      .map((line) => understoodOf(line, head.columns, meant(units, line)[0]?.record)),
+  };
+};
 
-const refuseProblems = ({ problems, lines }: ReadList): void => {
+/** What a list would do. @throws Refusal bad-file, bad-input, too-heavy, busy */
+export const readList = async (
+  threads: Threads,
+  yardId: string,
+  given: GivenList,
+  at: AtWork,
+): Promise<ReadList> => held(inYard(at.manager, yardId), await readText(threads, given, at), at);
+
+const refuseProblems = ({ problems, bad, rows }: ReadList): void => {
   const [first] = problems;
   if (!first) return;
-  const bad = new Set(problems.map(({ line }) => line)).size;
   throw new Refusal(
     'bad-file',
-    `${bad} of ${lines.length} lines have something that cannot be read, the first is line ${first.line}: ${first.sentence} Nothing was taken in. Correct the list, or take in what can be read.`,
+    `${bad.length} of ${rows} lines have something that cannot be read, the first is line ${first.line}: ${first.sentence} Nothing was taken in. Correct the list, or take in what can be read.`,
   );
+};
+
+/** Keeps what a list says, a hundred units at a time. */
+const keep = async (
+  yard: InYard,
+  { fresh, changed }: ReadList,
+  author: Author,
+  { breathe, tell }: AtWork,
+): Promise<void> => {
+  const of = fresh.length + changed.length;
+  const at = await now(yard);
+  for (let done = 0; done < fresh.length; done += together) {
+    tell({ phase: 'keeping', done, of });
+    const some = fresh.slice(done, done + together);
+    const made = some.map((line) => ({
+      id: randomUUID(),
+      record: recordByLine(line, author.name, at.toISOString()),
+    }));
+    await addUnits(yard, made, author, at, fresh.length - done - made.length);
+    await breathe();
+  }
+  for (const [i, { unit, line }] of changed.entries()) {
+    if (i % together === 0) {
+      tell({ phase: 'keeping', done: fresh.length + i, of });
+      await breathe();
+    }
+    await editWithin(yard, unit, (record) => changesByLine(record, line), author);
+  }
 };
 
 /**
@@ -224,31 +231,24 @@ const refuseProblems = ({ problems, lines }: ReadList): void => {
  * same list taken in again changes nothing.
  * @param onlyGood leaves out cells that cannot be read, and lines of which nobody can tell whose they are; otherwise one
  * of them leaves out all
- * @throws Refusal bad-file, bad-input, stock-number-taken, vin-taken
+ * @throws Refusal bad-file, bad-input, too-heavy, busy, stock-number-taken, vin-taken
  */
-export const takeList = (
-  source: Transactional,
+export const takeList = async (
+  threads: Threads,
   yardId: string,
   { onlyGood, ...given }: GivenList & { readonly onlyGood: boolean },
   author: Author,
-): Promise<ReadList> =>
-  source.transaction(async (manager) => {
-    // One list at a time: two of them must not both make the same unit.
-    await manager.query('SELECT id FROM yard WHERE id = $1 FOR UPDATE', [yardId]);
+  at: AtWork,
+): Promise<ReadList> => {
+  const read = await readText(threads, given, at);
+  return at.manager.transaction(async (manager) => {
     const yard = inYard(manager, yardId);
-    const list = await readList(yard, given);
+    const list = await held(yard, read, at);
     if (!onlyGood) refuseProblems(list);
-    const at = new Date().toISOString();
-    const made = list.fresh.map((line) => ({
-      id: randomUUID(),
-      record: recordOf(line, author, at),
-    }));
-    await addUnits(yard, made, author);
-    for (const { unit, line } of list.changed) {
-      await editWithin(yard, unit, (record) => changesByLine(record, line), author);
-    }
-    if (made.length + list.changed.length > 0) {
+    await keep(yard, list, author, at);
+    if (list.fresh.length + list.changed.length > 0) {
       await announce(manager, { yard: yardId, kind: 'stock', id: yardId });
     }
     return list;
   });
+};

@@ -14,7 +14,7 @@ import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
-import { keepingPictures, packUnit, unpackUnit, zipLimit } from './zip.ts';
+import { keepingPictures, packUnit, unpackInThread, zipLimit } from './zip.ts';
 
 const tags = ['unit files'];
 const taken = z.strictObject({
@@ -124,25 +124,24 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Take in a unit with its photos',
         description:
-          'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew.',
+          'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew. It is read in a thread of its own, one at a time for each yard: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
         response: { 201: taken },
       },
     },
     async (request, reply) => {
       const { body } = request as { body: unknown };
       if (!Buffer.isBuffer(body)) throw new Refusal('bad-file', 'No zip was sent.');
-      const { file, pictures } = await unpackUnit(body);
-      const { record, unsigned } = asBrought(callerIn(request), file.record);
-      const { yardId, personId, name } = callerIn(request);
-      await importUnit(
-        source,
-        yardId,
-        file.id,
-        record,
-        { personId, name },
-        keepingPictures(file.id, name, pictures),
-      );
-      return reply.status(201).send({ id: file.id, name: nameOf(record), unsigned });
+      const caller = callerIn(request);
+      const { yardId, personId, name } = caller;
+      const taken = await app.long(request, reply, async (at) => {
+        const { file, pictures } = await unpackInThread(app.threads, body, at);
+        const { record, unsigned } = asBrought(caller, file.record);
+        const author = { personId, name };
+        const keep = keepingPictures(file.id, name, pictures);
+        await importUnit(at.manager, yardId, file.id, record, author, keep);
+        return { id: file.id, name: nameOf(record), unsigned };
+      });
+      return reply.status(201).send(taken);
     },
   );
 };

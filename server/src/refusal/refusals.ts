@@ -26,8 +26,11 @@ export const refusals = {
   'too-large': { status: 413, title: 'Too much was sent at once' },
   'bad-picture': { status: 422, title: 'The picture cannot be taken' },
   'bad-file': { status: 422, title: 'The file cannot be taken in' },
+  'too-heavy': { status: 422, title: 'This is more than the server takes on' },
+  busy: { status: 429, title: 'Something long is at work' },
   'too-many': { status: 429, title: 'Too many tries' },
   'database-away': { status: 503, title: 'The database does not answer' },
+  'took-too-long': { status: 503, title: 'It took too long' },
   'disk-full': { status: 507, title: 'The server has no room left' },
   unexpected: { status: 500, title: 'Something went wrong here' },
 } as const;

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { Refusal } from '../problems/index.ts';
+import { Refusal } from '../refusal/index.ts';
 
 /** A picture made anew, with a small one of it. JPEG. */
 export interface Picture {
@@ -9,6 +9,8 @@ export interface Picture {
   readonly height: number;
 }
 
+/** The longest a photo may be, bytes. */
+export const photoLimit = 12_000_000;
 /** Pixels a side that a label can still be read by; and of the small one. */
 const side = 2000;
 const thumbSide = 360;

@@ -1,0 +1,2 @@
+export { problemDetails, Refusal, refusals, type RefusalCode } from './refusals.ts';
+export { answering, valueOf, type Answered } from './answered.ts';

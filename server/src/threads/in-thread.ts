@@ -1,0 +1,27 @@
+import { answering, type Answered } from '../refusal/index.ts';
+import type { Given, Progress, Said } from './threads.ts';
+
+/** What work in a thread says while it goes on. */
+export interface Saying<P> {
+  readonly progress: (progress: Progress) => void;
+  readonly piece: (piece: P) => void;
+}
+
+/**
+ * The work of a thread's file, as its default export: told when it begins and ends, refusals handed over as data.
+ * @example export default inThread((task: Task) => parse(task))
+ */
+export const inThread =
+  <T, V, P = never>(work: (task: T, say: Saying<P>) => V | Promise<V>) =>
+  async ({ task, port }: Given<T>): Promise<Answered<V>> => {
+    const post = (said: Said<P>): void => port.postMessage(said);
+    post({ at: 'began' });
+    const answered = await answering(() =>
+      work(task, {
+        progress: (progress) => post({ progress }),
+        piece: (piece) => post({ piece }),
+      }),
+    );
+    post({ at: 'ended' });
+    return answered;
+  };
