@@ -4,7 +4,7 @@ import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { join } from 'node:path';
 import { build } from './lib/build.mjs';
 import { startCluster } from './lib/postgres.mjs';
-import { checkNode, run } from './lib/run.mjs';
+import { checkNode, must, run } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { Failure, sentenceFor, step } from './lib/steps.mjs';
 
@@ -142,6 +142,10 @@ const main = async () => {
   if (wants(needsPostgres)) await step('Debian packages', () => ensureDebian(['postgresql']));
   if (wants(['e2e'])) await step('browser', () => ensureDebian(['chromium']));
   await step('npm packages', ensurePackages);
+  // What runs in threads of its own runs as it is compiled.
+  if (chosen.includes('server') && !chosen.includes('types')) {
+    await step('threads', () => must(bin('tsc'), ['-b', 'core', 'server'], { cwd: root }));
+  }
   if (wants(needsBuild) && !chosen.includes('build')) await step('program', () => build());
   const folder = throwAwayFolder();
   /** @type {Ground} */

@@ -58,8 +58,8 @@ export interface AppOptions {
 }
 
 const bodyLimit = 2_000_000;
-/** A request that takes longer than this to arrive is not somebody on a yard; looked after this often. */
-const arrivesWithin = 30_000;
+/** A hundred megabytes over a yard's line; a request that takes longer to arrive is nobody's. Looked after this often. */
+const arrivesWithin = 120_000;
 const lookEvery = 2000;
 
 /** Node takes the longer of its two limits for the body, so the one for the head must not be longer. */

@@ -186,6 +186,13 @@ describe('a list from elsewhere', () => {
     ]);
   });
 
+  it('counts all that cannot be read, and tells the first of it', async () => {
+    const lines = Array.from({ length: 300 }, (_, i) => `CC-${i},heavy\n`).join('');
+    const { body } = await preview(ines, `Stock,GVWR\n${lines},5000\n`);
+    expect([body.badCells, body.badLines, body.problemCount]).toEqual([300, 1, 301]);
+    expect(body.problems).toHaveLength(200);
+  });
+
   it('knows a unit by its stock number in whatever case', async () => {
     const text = 'Stock,GVWR\nnn-1,7100\n';
     expect((await take(ines, text)).body).toMatchObject({ fresh: 0, changed: 1 });

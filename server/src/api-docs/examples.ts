@@ -132,7 +132,16 @@ const offer = {
   spec: gvwr,
 };
 const list = { text: 'Stock #,Dry weight\r\nTQ-0500,5200\r\n', system: 'us', how: 'told' };
-const summary = { rows: 1, fresh: 1, changed: 0, same: 0, problems: [], problemCount: 0 };
+const summary = {
+  rows: 1,
+  fresh: 1,
+  changed: 0,
+  same: 0,
+  problems: [],
+  problemCount: 0,
+  badCells: 0,
+  badLines: 0,
+};
 
 const vehicle = {
   key: 'half-ton',

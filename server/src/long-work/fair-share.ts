@@ -21,7 +21,8 @@ const turnOf = (limit: LimitFunction): Promise<() => void> =>
 /** However much one yard asks at once, half of the database is left to the others; the yard's own requests wait their turn. */
 export const fairSharePlugin = fp(async (app: FastifyInstance) => {
   const yards = new Map<string, LimitFunction>();
-  app.addHook('preParsing', async (request, reply) => {
+  // Once all of it is here: who sends slowly takes no turn.
+  app.addHook('preValidation', async (request, reply) => {
     const { caller, routeOptions } = request;
     if (!caller || routeOptions.config.endless) return;
     const { yardId } = caller;

@@ -35,6 +35,7 @@ export interface ListHead {
   /** The first of them, by line and column; and how many there are. */
   readonly problems: readonly CellProblem[];
   readonly problemCount: number;
+  readonly badCells: number;
   /** Lines in which something is wrong; and of these the ones of which nobody can tell whose they are. */
   readonly bad: readonly number[];
   readonly lost: readonly number[];
@@ -106,17 +107,18 @@ const problemsAmong = (lines: readonly Line[]) => {
   const repeated = new Map(repeatedLines(lines).map((problem) => [problem.line, problem]));
   const problems: CellProblem[] = [];
   const [bad, lost]: [number[], number[]] = [[], []];
-  let problemCount = 0;
+  let [problemCount, badCells] = [0, 0];
   for (const line of lines) {
     const again = repeated.get(line.number);
     const own = again ? [...line.problems, again] : line.problems;
     if (own.length === 0) continue;
     bad.push(line.number);
     problemCount += own.length;
+    badCells += own.filter(({ column }) => column >= 0).length;
     if (own.some(({ column }) => column < 0)) lost.push(line.number);
     if (problems.length < mostProblems) problems.push(...own);
   }
-  return { problems: inOrder(problems).slice(0, mostProblems), problemCount, bad, lost };
+  return { problems: inOrder(problems).slice(0, mostProblems), problemCount, badCells, bad, lost };
 };
 
 export const inOrder = (problems: readonly CellProblem[]): readonly CellProblem[] =>

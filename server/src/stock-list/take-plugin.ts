@@ -33,15 +33,29 @@ const summarySchema = z.strictObject({
     z.strictObject({ line: z.number().int(), column: z.number().int(), sentence: z.string() }),
   ),
   problemCount: z.number().int(),
+  /** Cells that are left out, and lines of which nobody can tell whose they are. */
+  badCells: z.number().int(),
+  badLines: z.number().int(),
 });
 
-const summaryOf = ({ rows, fresh, changed, same, problems, problemCount }: ReadList) => ({
+const summaryOf = ({
+  rows,
+  fresh,
+  changed,
+  same,
+  problems,
+  problemCount,
+  lost,
+  badCells,
+}: ReadList) => ({
   rows,
   fresh: fresh.length,
   changed: changed.length,
   same,
   problems: [...problems],
   problemCount,
+  badCells,
+  badLines: lost.length,
 });
 
 /** A list from elsewhere, looked at and taken in. */

@@ -28,7 +28,23 @@ export class NoNetwork extends Plain {
 const lapses = new Set<() => void>();
 export const onLapse = (told: () => void): void => void lapses.add(told);
 
+/** Somebody pressed Stop. What the server had done by then stays done. */
+export class Stopped extends Plain {
+  constructor() {
+    super('Stopped. If it wasn’t done by then, nothing was taken in. Check the yard’s list.');
+  }
+}
+
 const answersWithin = 20_000;
+
+/** How something is sent that may take long. */
+export interface Sending {
+  readonly signal?: AbortSignal;
+  /** Past this nobody waits for it, ms. */
+  readonly within?: number;
+  /** Under which its progress is told. */
+  readonly work?: string;
+}
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
@@ -43,19 +59,30 @@ interface Sent {
   readonly content: BodyInit;
 }
 
-const send = async <T>(method: Method, path: string, sent?: Sent): Promise<T> => {
+const send = async <T>(
+  method: Method,
+  path: string,
+  sent?: Sent,
+  { signal, within = answersWithin, work }: Sending = {},
+): Promise<T> => {
   const headers: Record<string, string> = {
     accept: 'application/json',
     'fair-gable-version': String(apiVersion),
+    ...(work ? { 'fair-gable-work': work } : {}),
   };
   // Where a network swallows everything, nobody waits for ever.
-  const init: RequestInit = { method, headers, signal: AbortSignal.timeout(answersWithin) };
+  const late = AbortSignal.timeout(within);
+  const init: RequestInit = {
+    method,
+    headers,
+    signal: signal ? AbortSignal.any([signal, late]) : late,
+  };
   if (sent) {
     init.body = sent.content;
     headers['content-type'] = sent.type;
   }
   const response = await fetch(path, init).catch(() => {
-    throw new NoNetwork();
+    throw signal?.aborted ? new Stopped() : new NoNetwork();
   });
   if (!response.ok) {
     const refused = await asRefused(response);
@@ -70,20 +97,21 @@ const send = async <T>(method: Method, path: string, sent?: Sent): Promise<T> =>
  * @returns the answer's body; undefined where it has none
  * @throws Refused with the server's sentence; NoNetwork when it was not reached
  */
-export const ask = <T>(method: Method, path: string, body?: unknown): Promise<T> =>
+export const ask = <T>(method: Method, path: string, body?: unknown, as?: Sending): Promise<T> =>
   send<T>(
     method,
     path,
     body === undefined ? undefined : { type: 'application/json', content: JSON.stringify(body) },
+    as,
   );
 
 /** Sends a piece of something. @throws Refused, NoNetwork */
 export const sendBytes = <T>(path: string, bytes: ArrayBuffer): Promise<T> =>
   send<T>('PUT', path, { type: 'application/octet-stream', content: bytes });
 
-/** Sends a file as it is. @throws Refused, NoNetwork */
-export const sendFile = <T>(path: string, file: Blob, type: string): Promise<T> =>
-  send<T>('POST', path, { type, content: file });
+/** Sends a file as it is. @throws Refused, NoNetwork, Stopped */
+export const sendFile = <T>(path: string, file: Blob, type: string, as?: Sending): Promise<T> =>
+  send<T>('POST', path, { type, content: file }, as);
 
 /** Any error as a sentence to show. */
 export const saying = (error: unknown): string =>

@@ -2,6 +2,7 @@ import { useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { useSheets } from '../model-sheet/sheets.ts';
+import { tellWork, type Progress } from '../long-work/index.ts';
 import { useSession } from '../people/session.ts';
 import { useVehicles } from '../tow/vehicles.ts';
 import { useUnits } from '../yard/units.ts';
@@ -55,6 +56,9 @@ export const useLive = defineStore('live', () => {
     if (walk?.plan.id === id && !walk.events.some((one) => one.id === newest)) await joinWalk(id);
   };
 
+  const onWork = (event: MessageEvent<string>): void =>
+    tellWork(JSON.parse(event.data) as { id: string; progress: Progress });
+
   const catchUp = (): void => void Promise.all([units.load(), sheets.load()]);
   const onPeople = (): void => void session.reload().catch(() => undefined);
 
@@ -75,6 +79,7 @@ export const useLive = defineStore('live', () => {
     source.addEventListener('sheets', () => void sheets.load());
     source.addEventListener('vehicles', () => void vehicles.load());
     source.addEventListener('people', onPeople);
+    source.addEventListener('work', onWork);
     source.addEventListener('catch-up', catchUp);
   };
 

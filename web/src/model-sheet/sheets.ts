@@ -26,6 +26,9 @@ export interface Inherited {
   readonly values: SheetValues;
 }
 
+/** A sheet may touch hundreds of units, ms. */
+const patient = { within: 180_000 } as const;
+
 /** The yard's model sheets; on the device for where there is no network. */
 export const useSheets = defineStore('sheets', () => {
   const all = shallowRef<readonly KeptSheet[]>([]);
@@ -54,7 +57,7 @@ export const useSheets = defineStore('sheets', () => {
   /** Which units a sheet would touch, were it kept so. @throws Refused, NoNetwork */
   const preview = async (sheet: ModelSheet): Promise<readonly Touched[]> => {
     const path = `/api/model-sheets/${sheet.id}/preview`;
-    return (await ask<{ units: Touched[] }>('POST', path, { sheet })).units;
+    return (await ask<{ units: Touched[] }>('POST', path, { sheet }, patient)).units;
   };
 
   /** Keeps a sheet, and lets units follow it. @throws Refused, NoNetwork */
@@ -64,7 +67,8 @@ export const useSheets = defineStore('sheets', () => {
     units: readonly string[],
   ): Promise<void> => {
     const path = `/api/model-sheets/${sheet.id}`;
-    const { sheets } = await ask<{ sheets: KeptSheet[] }>('PUT', path, { sheet, basedOn, units });
+    const body = { sheet, basedOn, units };
+    const { sheets } = await ask<{ sheets: KeptSheet[] }>('PUT', path, body, patient);
     await take(sheets);
   };
 

@@ -15,7 +15,9 @@ import {
 import { featureChoices, searched, specChoices } from '../base/field-choices.ts';
 import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
-import { ask, saying } from '../api/client.ts';
+import { ask, saying, Stopped } from '../api/client.ts';
+import { useLongWork } from '../long-work/index.ts';
+import WorkBar from '../long-work/WorkBar.vue';
 import { useSession } from '../people/session.ts';
 import { systemNames } from '../people/systems.ts';
 import { textOfList } from './decode.ts';
@@ -29,6 +31,8 @@ interface Summary {
   readonly same: number;
   readonly problems: readonly CellProblem[];
   readonly problemCount: number;
+  readonly badCells: number;
+  readonly badLines: number;
 }
 interface Preview extends Summary {
   readonly headings: readonly string[];
@@ -55,6 +59,7 @@ const decimal = ref<Decimal>();
 const preview = ref<Preview>();
 const problem = ref('');
 const busy = ref(false);
+const { isAtWork, progress, run, stop } = useLongWork();
 
 const choices = [
   { key: null, label: '— left out —', words: '' },
@@ -84,12 +89,21 @@ const given = () => ({
   ...(decimal.value ? { decimal: decimal.value } : {}),
 });
 
-const look = (): Promise<void> =>
-  guarded(async () => {
-    const seen = await ask<Preview>('POST', '/api/stock-list/preview', given());
-    preview.value = seen;
-    columns.value = [...seen.columns];
+/** Whoever changes something meanwhile has looked anew; the earlier look is stopped, and nothing is said of it. */
+let looked = 0;
+const look = async (): Promise<void> => {
+  const mine = (looked += 1);
+  await guarded(async () => {
+    const path = '/api/stock-list/preview';
+    try {
+      const seen = await run((as) => ask<Preview>('POST', path, given(), as));
+      preview.value = seen;
+      columns.value = [...seen.columns];
+    } catch (error) {
+      if (mine === looked && !(error instanceof Stopped)) throw error;
+    }
   });
+};
 
 const choose = async (): Promise<void> => {
   const file = input.value?.files?.[0];
@@ -142,22 +156,20 @@ const unmatched = computed(
 const problemAt = (line: number, column: number): string | undefined =>
   preview.value?.problems.find((p) => p.line === line && p.column === column)?.sentence;
 
-/** Cells that are left out, and lines of which nobody can tell whose they are. */
-const badCells = computed(() => preview.value?.problems.filter((p) => p.column >= 0).length ?? 0);
-const badLines = computed(
-  () => new Set(preview.value?.problems.filter((p) => p.column < 0).map((p) => p.line)).size,
-);
-const bad = computed(() => badCells.value + badLines.value);
+const bad = computed(() => (preview.value?.badCells ?? 0) + (preview.value?.badLines ?? 0));
 const good = computed(() => (preview.value?.fresh ?? 0) + (preview.value?.changed ?? 0));
 
 const take = (onlyGood: boolean): Promise<void> =>
   guarded(async () => {
-    await ask<Summary>('POST', '/api/stock-list', { ...given(), onlyGood });
-    await units.load();
+    const list = { ...given(), onlyGood };
+    await run((as) => ask<Summary>('POST', '/api/stock-list', list, as)).finally(() =>
+      units.load(),
+    );
     await router.push({ name: 'yard' });
   });
 
-const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
+const counted = (n: number): string => n.toLocaleString('en-US');
+const plural = (n: number, noun: string): string => `${counted(n)} ${noun}${n === 1 ? '' : 's'}`;
 </script>
 
 <template>
@@ -212,12 +224,12 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
       <p class="notice" role="status">
         <strong>{{ plural(preview.rows, 'line') }}:</strong>
         {{ plural(preview.fresh, 'new unit') }}, {{ plural(preview.changed, 'unit') }} here
-        {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ preview.same }} as
+        {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ counted(preview.same) }} as
         {{ preview.same === 1 ? 'it is' : 'they are'
-        }}<template v-if="badLines"
-          >, <span class="wrong">{{ plural(badLines, 'line') }} left out</span></template
-        ><template v-if="badCells"
-          >, <span class="wrong">{{ plural(badCells, 'cell') }} left out</span></template
+        }}<template v-if="preview.badLines"
+          >, <span class="wrong">{{ plural(preview.badLines, 'line') }} left out</span></template
+        ><template v-if="preview.badCells"
+          >, <span class="wrong">{{ plural(preview.badCells, 'cell') }} left out</span></template
         >.
       </p>
       <p v-if="unmatched.length" class="notice soft">
@@ -293,7 +305,7 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
           </li>
         </ul>
         <p v-if="preview.problemCount > preview.problems.length" class="soft">
-          and {{ preview.problemCount - preview.problems.length }} more.
+          and {{ counted(preview.problemCount - preview.problems.length) }} more.
         </p>
       </section>
       <footer>
@@ -314,10 +326,19 @@ const plural = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' 
         <Button severity="secondary" label="Leave it" @click="router.push({ name: 'yard' })" />
       </footer>
     </template>
+    <WorkBar v-if="isAtWork" class="notice work" :progress="progress" @stop="stop" />
   </section>
 </template>
 
 <style scoped>
+/* However long the list is, how far it is stays in sight. */
+.work {
+  position: sticky;
+  bottom: 0;
+  padding-block: 12px;
+  background: var(--paper);
+}
+
 td small {
   display: block;
 }

@@ -2,6 +2,8 @@
 import Button from 'primevue/button';
 import { ref } from 'vue';
 import { saying } from '../api/client.ts';
+import { useLongWork } from '../long-work/index.ts';
+import WorkBar from '../long-work/WorkBar.vue';
 import { useUnits, type TakenFile } from '../yard/units.ts';
 
 /** Brings in a unit from a file. */
@@ -12,6 +14,7 @@ const emit = defineEmits<{
 const units = useUnits();
 const input = ref<HTMLInputElement>();
 const busy = ref(false);
+const { isAtWork, progress, run, stop } = useLongWork();
 
 const contentOf = async (file: File): Promise<unknown> => {
   try {
@@ -30,7 +33,7 @@ const take = async (): Promise<void> => {
   busy.value = true;
   try {
     if (await isZip(file)) {
-      emit('taken', await units.takeZip(file));
+      emit('taken', await run((as) => units.takeZip(file, as)));
       return;
     }
     const content = await contentOf(file);
@@ -66,5 +69,6 @@ const take = async (): Promise<void> => {
       :loading="busy"
       @click="input?.click()"
     />
+    <WorkBar v-if="isAtWork" :progress="progress" @stop="stop" />
   </span>
 </template>

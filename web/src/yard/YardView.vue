@@ -3,11 +3,10 @@ import { useWindowVirtualizer } from '@tanstack/vue-virtual';
 import { useElementBounding, useMediaQuery } from '@vueuse/core';
 import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
-import { computed, onMounted, ref, type ComponentPublicInstance } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
 import { amountOf } from '@fair-gable/core';
 import { useSession } from '../people/session.ts';
-import TakeFile from '../unit-file/TakeFile.vue';
 import { useLeft } from './left.ts';
 import UnitRow from './UnitRow.vue';
 import { useUnits, type TakenFile, type YardUnit } from './units.ts';
@@ -32,6 +31,9 @@ const lengthOf = (unit: YardUnit): number | undefined => amountOf(unit.record, '
 const longest = computed(() =>
   looked.value.reduce((most, row) => Math.max(most, lengthOf(row.unit) ?? 0), 240),
 );
+
+/** Who looks at the yard need not wait for it. */
+const TakeFile = defineAsyncComponent(() => import('../unit-file/TakeFile.vue'));
 
 const wholeUpTo = 60;
 

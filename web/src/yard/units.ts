@@ -11,7 +11,7 @@ import {
   type Objection,
   type UnitRecord,
 } from '@fair-gable/core';
-import { ask, NoNetwork, saying, sendFile } from '../api/client.ts';
+import { ask, NoNetwork, saying, sendFile, type Sending } from '../api/client.ts';
 import { keepUnit, keepUnits, keptUnits, useOutbox, type NewUnit } from '../outbox/index.ts';
 
 export interface YardUnit {
@@ -103,8 +103,8 @@ export const useUnits = defineStore('units', () => {
   };
 
   /** Takes in a unit with its photos, from a zip; its name. */
-  const takeZip = async (zip: Blob): Promise<TakenFile> => {
-    const taken = await sendFile<TakenFile>('/api/unit-files/zip', zip, 'application/zip');
+  const takeZip = async (zip: Blob, as: Sending): Promise<TakenFile> => {
+    const taken = await sendFile<TakenFile>('/api/unit-files/zip', zip, 'application/zip', as);
     await load();
     return taken;
   };

@@ -1,0 +1,2 @@
+export { tellWork, type Progress } from './news.ts';
+export { useLongWork } from './use-long-work.ts';
