@@ -62,6 +62,23 @@ describe('the OpenAPI document', () => {
     }
   });
 
+  it('says what is sent, whatever kind it is', () => {
+    const bodiless = told()
+      .filter(({ method }) => method === 'POST' || method === 'PUT')
+      .filter(({ method, url }) => operationOf(method, url)?.requestBody === undefined)
+      .map(nameOf);
+    // Nothing is sent with these but their address.
+    expect(bodiless).toEqual(['POST /api/people/:id/link', 'POST /api/walks/:id/screens']);
+    const kinds = told().flatMap(({ method, url }) =>
+      Object.keys(operationOf(method, url)?.requestBody?.content ?? {}),
+    );
+    expect([...new Set(kinds)].toSorted()).toEqual([
+      'application/json',
+      'application/octet-stream',
+      'application/zip',
+    ]);
+  });
+
   it('has no example of a route that is not there', () => {
     expect(Object.keys(examples).toSorted()).toEqual(
       Object.keys(rules)

@@ -1,3 +1,4 @@
+export { isSameName, nameSchema, tidyName } from './name.ts';
 export {
   firstAccountSchema,
   glossarySchema,

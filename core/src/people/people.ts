@@ -4,12 +4,13 @@ import { keepDays } from '../follow-up/index.ts';
 import { paces, routeSchema } from '../walk/index.ts';
 import { yardWaterSchema } from '../water/index.ts';
 import { savedViewsSchema } from '../yard/index.ts';
+import { nameSchema } from './name.ts';
 import { roles } from './roles.ts';
 
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
 const password = z.string().min(1).max(200);
 const newPassword = z.string().min(10, 'Use at least 10 characters.').max(200);
-const name = z.string().trim().min(1).max(80);
+const name = nameSchema;
 const system = z.enum(['us', 'metric']);
 const pace = z
   .number()

@@ -30,6 +30,8 @@ export const historyRowSchema = z.strictObject({
   /** Put beside a better source, which stays shown. */
   beside: z.literal(true).optional(),
   by: z.string(),
+  /** The address of the account that did it, for whoever records: a name may be another’s by now. */
+  account: z.string().optional(),
   at: z.iso.datetime(),
 });
 
@@ -43,5 +45,6 @@ export interface HistoryRow {
   readonly how: Entry<FieldValue>['how'];
   readonly beside?: true | undefined;
   readonly by: string;
+  readonly account?: string | undefined;
   readonly at: string;
 }

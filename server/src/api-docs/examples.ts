@@ -3,6 +3,8 @@ import { drawingOf, type UnitRecord } from '@fair-gable/core';
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {
   readonly body?: unknown;
+  /** What kind of bytes are sent, where it is no JSON. */
+  readonly bytes?: string;
   readonly answer?: unknown;
 }
 
@@ -248,7 +250,7 @@ export const examples: Readonly<Record<string, Example>> = {
   'GET /api/vehicles': { answer: { vehicles: [vehicle] } },
   'PUT /api/vehicles/:key': { body: vehicle },
   'DELETE /api/vehicles/:key': {},
-  'PUT /api/walks/:id/memos/:memo': {},
+  'PUT /api/walks/:id/memos/:memo': { bytes: 'application/octet-stream' },
   'GET /api/walks/:id/memos/:memo': {},
   'POST /api/walks/:id/screens': { answer: { token: screenToken, until: at } },
   'DELETE /api/walks/:id/screens': {},
@@ -287,10 +289,14 @@ export const examples: Readonly<Record<string, Example>> = {
   'GET /api/units/:id/photos/:photo': {},
   'GET /api/units/:id/photos/:photo/upload': { answer: { received: 512_000, done: false } },
   'PUT /api/units/:id/photos/:photo/upload': {
+    bytes: 'application/octet-stream',
     answer: { received: 12_000_000, done: true, width: 2000, height: 1500 },
   },
   'GET /api/units/:id/file.zip': {},
-  'POST /api/unit-files/zip': { answer: { id: unit, name: 'Fenlark 24 RKD', unsigned: false } },
+  'POST /api/unit-files/zip': {
+    bytes: 'application/zip',
+    answer: { id: unit, name: 'Fenlark 24 RKD', unsigned: false },
+  },
   'GET /api/catalogue': {
     answer: {
       stations: [row],
@@ -389,6 +395,7 @@ export const examples: Readonly<Record<string, Example>> = {
           from: 'viewer',
           to: 'technician',
           by: 'Maren Holt',
+          account: 'maren@thornquay.example',
           at,
         },
       ],

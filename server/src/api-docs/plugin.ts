@@ -18,20 +18,22 @@ ${Object.entries(refusals)
   .join('\n')}`;
 
 interface Media {
+  schema?: unknown;
   example?: unknown;
 }
 interface Operation {
-  requestBody?: { content?: Record<string, Media> };
+  requestBody?: { required?: boolean; content?: Record<string, Media> };
   responses?: Record<string, { content?: Record<string, Media>; [more: string]: unknown }>;
   [more: string]: unknown;
 }
 
 const json = 'application/json';
+const binary = { type: 'string', format: 'binary' } as const;
 const pathAsRegistered = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
 
 /** An operation with its example, whom it is for, and how refusals look. */
 const told = (operation: Operation, name: string): Operation => {
-  const { body, answer } = examples[name] ?? {};
+  const { body, answer, bytes } = examples[name] ?? {};
   const { requestBody, responses = {} } = operation;
   const request = requestBody?.content?.[json];
   const shown = Object.fromEntries(
@@ -44,6 +46,7 @@ const told = (operation: Operation, name: string): Operation => {
   const isForAnyone = rules[name] === 'anyone';
   return {
     ...operation,
+    ...(bytes ? { requestBody: { required: true, content: { [bytes]: { schema: binary } } } } : {}),
     ...(request
       ? { requestBody: { ...requestBody, content: { [json]: { ...request, example: body } } } }
       : {}),

@@ -4,6 +4,7 @@ import type { LinkFor, Role } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
 import { digest, hashPassword } from './hashes.ts';
+import { isFreeOn, nameTaken, rename } from './names.ts';
 import { isRight, type Try } from './sign-in.ts';
 import { noteOnYard } from './yard-changes.ts';
 
@@ -19,7 +20,7 @@ const freshToken = (): string => randomBytes(18).toString('base64url');
 
 /**
  * Invites an address to a yard. Whether it has an account makes no difference: the yard learns nothing of that.
- * @throws Refusal already-member where it is invited already
+ * @throws Refusal already-member where it is invited already, name-taken
  */
 export const invite = async (
   manager: EntityManager,
@@ -34,6 +35,7 @@ export const invite = async (
       { field: 'email' },
     );
   }
+  if (!(await isFreeOn(manager, yardId, name, { email }))) throw nameTaken(name);
   const [id, token, expiresAt] = [randomUUID(), freshToken(), until()];
   const tokenHash = digest(token);
   await manager.insert(Invitation, { yardId, id, name, email, role, tokenHash, expiresAt });
@@ -79,12 +81,33 @@ export const lookAtLink = (manager: EntityManager, token: string): Promise<LinkF
     return { kind: 'password' };
   });
 
+/**
+ * Under which name somebody comes onto a yard: their own, or where somebody has that there, the one they were invited by,
+ * if it can be given to them without a word of theirs.
+ * @throws Refusal name-taken where they belong to other yards too
+ */
+const nameOnYard = async (
+  manager: EntityManager,
+  { yardId, id, name: invitedAs, email }: Invitation,
+  { personId, name }: { readonly personId: string; readonly name: string },
+): Promise<string> => {
+  if (await isFreeOn(manager, yardId, name, { id, email })) return name;
+  const isElsewhere = await manager.existsBy(Membership, { personId });
+  const isFree = !isElsewhere && (await isFreeOn(manager, yardId, invitedAs, { id, email }));
+  if (!isFree) throw nameTaken(name);
+  await rename(manager, { personId, name }, invitedAs);
+  return invitedAs;
+};
+
 /** Takes the person of an invitation onto its yard. What they had of links dies: it would let its holder in here too. */
 const join = async (
   manager: EntityManager,
-  { yardId, id, role }: Invitation,
-  { personId, name }: { readonly personId: string; readonly name: string },
+  invitation: Invitation,
+  person: { readonly personId: string; readonly name: string },
 ): Promise<void> => {
+  const { yardId, id, role } = invitation;
+  const { personId } = person;
+  const name = await nameOnYard(manager, invitation, person);
   await manager.upsert(Membership, { yardId, personId, role, usedAt: new Date() }, [
     'yardId',
     'personId',
@@ -98,7 +121,7 @@ const join = async (
 /**
  * Accepts an invitation with one's own account: one is signed in, and holds the link.
  * @returns the yard one belongs to now
- * @throws Refusal wrong-link, not-your-invitation
+ * @throws Refusal wrong-link, not-your-invitation, name-taken
  */
 export const accept = async (
   manager: EntityManager,
@@ -121,7 +144,7 @@ export const accept = async (
  * Accepts an invitation by a password: that of the account its address has, or of a new one. Somebody who belongs to no yard
  * at present cannot sign in first.
  * @returns whether the link was one of an invitation
- * @throws Refusal sign-in-first where the address has an account of another password, too-many
+ * @throws Refusal sign-in-first where the address has an account of another password, too-many, name-taken
  */
 export const acceptBy = async (
   manager: EntityManager,

@@ -11,6 +11,7 @@ import type { App } from '../app-type.ts';
 import { Refusal } from '../problems/index.ts';
 import { callerIn } from './access.ts';
 import { Membership, Person } from './entities.ts';
+import { rename } from './names.ts';
 import { changeOwn } from './passwords.ts';
 import { beginSession } from './session-plugin.ts';
 import { PostgresSessionStore } from './session-store.ts';
@@ -18,9 +19,7 @@ import { PostgresSessionStore } from './session-store.ts';
 const tags = ['me'];
 const nothing = { 204: z.null().describe('Done.') };
 
-const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
-  const sessions = new PostgresSessionStore(source);
-
+const settingsPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/me',
     {
@@ -28,18 +27,26 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Set one’s own name, units and pace',
         description:
-          '`system` null takes the units of the yard one is at; `pace` null goes by one’s own walks, and left out it stays.',
+          '`system` null takes the units of the yard one is at; a name that nobody else of one’s yards has, told in their history; `pace` null goes by one’s own walks, and left out it stays.',
         body: ownSettingsSchema,
         response: nothing,
       },
     },
     async (request, reply) => {
       const { name, system, pace } = request.body;
-      const given = pace === undefined ? { name, system } : { name, system, pace };
-      await source.manager.update(Person, { id: callerIn(request).personId }, given);
+      const given = pace === undefined ? { system } : { system, pace };
+      const caller = callerIn(request);
+      await source.transaction(async (manager) => {
+        await rename(manager, caller, name);
+        await manager.update(Person, { id: caller.personId }, given);
+      });
       return reply.status(204).send(null);
     },
   );
+};
+
+const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
+  const sessions = new PostgresSessionStore(source);
 
   app.put(
     '/api/me/password',
@@ -127,6 +134,7 @@ const viewsPlugin = async (app: App, { source }: { source: DataSource }) => {
 
 /** One's own account: settings, password, views, and the browsers one is signed in with. */
 export const mePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(settingsPlugin, options);
   await app.register(accountPlugin, options);
   await app.register(viewsPlugin, options);
 };

@@ -30,6 +30,8 @@ const yardChangeSchema = z.strictObject({
   from: z.string().nullable(),
   to: z.string().nullable(),
   by: z.string(),
+  /** The address of the account that did it. */
+  account: z.string().nullable(),
   at: z.iso.datetime(),
 });
 
@@ -145,13 +147,14 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
     async (request) => {
       const changes = await yardHistory(source.manager, callerIn(request).yardId);
       return {
-        changes: changes.map(({ id, what, subject, from, to, by, at }) => ({
+        changes: changes.map(({ id, what, subject, from, to, by, account, at }) => ({
           id,
           what,
           subject,
           from,
           to,
           by,
+          account,
           at: at.toISOString(),
         })),
       };

@@ -79,7 +79,7 @@ const keepOneManager = async (
 
 /**
  * Invites somebody onto the yard. The answer is the same whether the address has an account or not.
- * @throws Refusal already-member
+ * @throws Refusal already-member, name-taken
  */
 export const addPerson = async (
   manager: EntityManager,

@@ -1,5 +1,7 @@
+import { In } from 'typeorm';
 import type { HistoryRow } from '@fair-gable/core';
 import type { InYard } from '../database/index.ts';
+import { Person } from '../people/index.ts';
 import { noSuchUnit } from './read.ts';
 import { RecordChange, Unit } from './entities.ts';
 
@@ -11,7 +13,9 @@ export interface HistoryQuery {
   readonly limit: number;
 }
 
-const toRow = (change: RecordChange): HistoryRow => ({
+type Accounts = ReadonlyMap<string, string>;
+
+const toRow = (change: RecordChange, accounts: Accounts): HistoryRow => ({
   id: change.id,
   part: change.part,
   key: change.key,
@@ -21,8 +25,16 @@ const toRow = (change: RecordChange): HistoryRow => ({
   how: change.how,
   ...(change.beside ? { beside: true } : {}),
   by: change.by,
+  account: accounts.get(change.personId ?? ''),
   at: change.at.toISOString(),
 });
+
+/** The addresses of whoever made some changes. */
+const accountsOf = async (yard: InYard, changes: readonly RecordChange[]): Promise<Accounts> => {
+  const ids = changes.flatMap(({ personId }) => personId ?? []);
+  const people = await yard.manager.findBy(Person, { id: In([...new Set(ids)]) });
+  return new Map(people.map(({ id, email }) => [id, email]));
+};
 
 /** Pages never overlap: a row is older by its time, then by the field's version, then by its id. */
 const older = `(c.at, coalesce(c.version, 0), c.id) <
@@ -32,13 +44,17 @@ const older = `(c.at, coalesce(c.version, 0), c.id) <
 /**
  * The changes of a unit's record, or of one field of it, latest first.
  * @param hidden keys that this reader may not see
+ * @param tellsAccounts whether this reader may see who is behind a name
  * @throws Refusal not-found
  */
 export const historyOf = async (
   yard: InYard,
   unitId: string,
   { part, key, before, limit }: HistoryQuery,
-  hidden: readonly string[],
+  {
+    hidden,
+    tellsAccounts,
+  }: { readonly hidden: readonly string[]; readonly tellsAccounts: boolean },
 ): Promise<readonly HistoryRow[]> => {
   if (!(await yard.findOne(Unit, { id: unitId }))) throw noSuchUnit();
   const rows = yard.manager
@@ -52,5 +68,7 @@ export const historyOf = async (
   if (part) rows.andWhere('c.part = :part', { part });
   if (key) rows.andWhere('c.key = :key', { key });
   if (before) rows.andWhere(older, { before });
-  return (await rows.getMany()).map(toRow);
+  const changes = await rows.getMany();
+  const accounts: Accounts = tellsAccounts ? await accountsOf(yard, changes) : new Map();
+  return changes.map((change) => toRow(change, accounts));
 };

@@ -108,7 +108,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'What was changed in a unit’s record, latest first',
         description:
-          'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has.',
+          'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has. `account` for whoever records.',
         params: unitId,
         querystring: historyQuery,
         response: { 200: z.strictObject({ changes: z.array(historyRowSchema) }) },
@@ -117,7 +117,9 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request) => {
       const hidden = hiddenFrom(request);
       const yard = yardOf(source, request);
-      const changes = await historyOf(yard, request.params.id, request.query, hidden);
+      const tellsAccounts = may(callerIn(request).role, 'record');
+      const reader = { hidden, tellsAccounts };
+      const changes = await historyOf(yard, request.params.id, request.query, reader);
       return { changes: [...changes] } as never;
     },
   );

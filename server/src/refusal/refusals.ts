@@ -19,6 +19,7 @@ export const refusals = {
   'stock-number-taken': { status: 409, title: 'The stock number is taken' },
   'vin-taken': { status: 409, title: 'The VIN is taken' },
   'sheet-taken': { status: 409, title: 'There is such a model sheet already' },
+  'name-taken': { status: 409, title: 'Somebody is called so already' },
   'already-member': { status: 409, title: 'This person is on this yard already' },
   'last-manager': { status: 409, title: 'A yard needs a manager' },
   'other-version': { status: 409, title: 'This page is of another version than the server' },

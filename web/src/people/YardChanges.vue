@@ -11,6 +11,7 @@ interface YardChange {
   readonly from: string | null;
   readonly to: string | null;
   readonly by: string;
+  readonly account: string | null;
   readonly at: string;
 }
 
@@ -29,6 +30,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,
   'person-added': ({ subject, to }) => `${subject} is here as ${to}`,
   'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
+  name: ({ from, to }) => `${from} is called ${to} now`,
   role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
   'password-link': ({ subject }) => `password link made for ${subject}`,
   'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
@@ -55,7 +57,10 @@ const told = (change: YardChange): string => words[change.what]?.(change) ?? cha
     <ul v-else>
       <li v-for="change in changes" :key="change.id">
         <span>{{ told(change) }}</span>
-        <span class="small soft">{{ change.by }}, {{ when(change.at) }}</span>
+        <span class="small soft"
+          >{{ change.by }}<template v-if="change.account"> ({{ change.account }})</template>,
+          {{ when(change.at) }}</span
+        >
       </li>
     </ul>
   </section>

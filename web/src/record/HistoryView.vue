@@ -101,7 +101,9 @@ const putBack = async (row: HistoryRow): Promise<void> => {
               shown(row, 'to')
             }}</span>
           </span>
-          <span class="small soft">{{ row.by }}</span>
+          <span class="small soft who"
+            >{{ row.by }}<template v-if="row.account"> ({{ row.account }})</template></span
+          >
           <button
             v-if="session.may('record') && row.from !== null && !isNow(row)"
             type="button"
@@ -147,7 +149,7 @@ h2 {
 
 li {
   display: grid;
-  grid-template-columns: 76px minmax(150px, 1fr) minmax(200px, 2fr) minmax(90px, 0.6fr) 76px;
+  grid-template-columns: 76px minmax(150px, 1fr) minmax(200px, 2fr) minmax(120px, 0.8fr) 76px;
   align-items: center;
   gap: 4px 14px;
   min-height: 44px;
@@ -169,6 +171,10 @@ li {
 
 del {
   color: var(--soft);
+}
+
+.who {
+  overflow-wrap: anywhere;
 }
 
 .back {
