@@ -20,7 +20,16 @@ export default ts.config(
   },
   { files: ['web/**/*.ts', 'e2e/**/*.ts'], languageOptions: { globals: globals.browser } },
   {
-    files: ['tools/**', 'server/**', 'demo/**', 'bench/**', 'e2e/**', '*.js', '.*.cjs'],
+    files: [
+      'tools/**',
+      'server/**',
+      'demo/**',
+      'bench/**',
+      'attack/**',
+      'e2e/**',
+      '*.js',
+      '.*.cjs',
+    ],
     languageOptions: { globals: globals.node },
   },
   {

@@ -24,7 +24,8 @@ beforeAll(async () => {
     routesOf(b).flatMap((route) => {
       const path = route.url.replaceAll(/:(\w+)/g, '{$1}');
       const body = paths[path]?.[route.method.toLowerCase()]?.requestBody;
-      return body ? [[nameOf(route), body.content['application/json'].schema as JsonSchema]] : [];
+      const json = body?.content['application/json'];
+      return json ? [[nameOf(route), json.schema as JsonSchema]] : [];
     }),
   );
 });
