@@ -43,6 +43,8 @@ interface Attack {
   readonly other: OtherYard;
   readonly routes: readonly Route[];
   readonly failures: Set<string>;
+  /** How often each status was answered: a run in which nothing gets through has tried nothing. */
+  readonly statuses: Map<number, number>;
 }
 
 /** People whose rights end the attack for others: what it does to them is put right between the rounds. */
@@ -70,7 +72,17 @@ const keptPeople = async (database: Client) => {
   };
 };
 
-const isMayed = ({ role }: Caller, { right }: Route): boolean =>
+/** What somebody is by now: a manager among the callers may have made them another. */
+const roleNow = async ({ database }: Attack, role: Role | null): Promise<Role | null> => {
+  if (role === null) return null;
+  const { rows } = await database.query(
+    `SELECT m.role FROM membership m JOIN person p ON p.id = m.person_id WHERE p.email = $1`,
+    [emailOf(role)],
+  );
+  return (rows[0]?.role as Role | undefined) ?? null;
+};
+
+const mayCall = (role: Role | null, { right }: Route): boolean =>
   right === 'anyone' || (role !== null && may(role, right as Right));
 
 /** What is wrong with an answer; undefined where nothing is. */
@@ -79,7 +91,6 @@ const faultOf = (caller: Caller, route: Route, answer: Answer): string | undefin
   const name = `${route.method} ${route.path}`;
   if (answer.status >= 500)
     return `${name} answered ${answer.status} to ${who}: ${answer.text.slice(0, 300)}`;
-  if (answer.status < 300 && !isMayed(caller, route)) return `${name} let ${who} in`;
   if (answer.text.includes(marker)) return `${name} told ${who} of another yard`;
   if (answer.status >= 400 && !answer.type.startsWith('application/problem+json')) {
     return `${name} answered ${answer.status} as ${answer.type || 'nothing'}`;
@@ -88,14 +99,21 @@ const faultOf = (caller: Caller, route: Route, answer: Answer): string | undefin
 };
 
 const sendOne = async (
-  { failures }: Attack,
+  attack: Attack,
   caller: Caller,
   route: Route,
   { path, sent }: Request,
 ): Promise<void> => {
+  const { failures, statuses } = attack;
   try {
-    const fault = faultOf(caller, route, await caller.ask.raw(route.method, path, sent));
+    const answer = await caller.ask.raw(route.method, path, sent);
+    statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
+    const fault = faultOf(caller, route, answer);
     if (fault) failures.add(fault);
+    const isIn = answer.status < 300 && !mayCall(caller.role, route);
+    if (isIn && !mayCall(await roleNow(attack, caller.role), route)) {
+      failures.add(`${route.method} ${route.path} let ${caller.role ?? 'nobody'} in`);
+    }
   } catch (error) {
     failures.add(`${route.method} ${route.path} broke the connection: ${String(error)}`);
   }
@@ -170,7 +188,7 @@ const open = async (): Promise<Attack> => {
   const told = { address: ground.address, manager: manager.ask };
   const other = await makeOtherYard(told, database);
   const routes = routesIn((await manager.ask('GET', '/api/openapi.json')).body);
-  return { ground, database, callers, other, routes, failures: new Set() };
+  return { ground, database, callers, other, routes, failures: new Set(), statuses: new Map() };
 };
 
 interface Watched {
@@ -248,6 +266,8 @@ export const fuzz = async (): Promise<readonly string[]> => {
     console.log(
       `  ${sent} requests to ${attack.routes.length} routes as ${callers.length} in ${seconds} s (seed ${seed}); health asked ${watched.asked} times, slowest ${Math.round(watched.slowest)} ms; heap ${warm.heap} → ${last.heap} MB, beside it ${warm.outside} → ${last.outside} MB`,
     );
+    const statuses = [...attack.statuses].toSorted(([a], [b]) => a - b);
+    console.log(`  answers: ${statuses.map(([status, n]) => `${n} × ${status}`).join(', ')}`);
     return judged(attack, { warm, end: last, watched, before, after });
   } finally {
     await database.end();

@@ -46,13 +46,11 @@ const day = 86_400_000;
  */
 const countTry = (source: DataSource, key: string): Promise<void> =>
   source.transaction(async (manager) => {
-    await manager.query(
-      `INSERT INTO sign_in_try (key, failures, last_at) VALUES ($1, 0, clock_timestamp()) ON CONFLICT DO NOTHING`,
-      [key],
-    );
+    // Found or made in one statement, and locked: a right try beside it may take the row away at any time.
     const [row] = await manager.query(
-      `SELECT failures, extract(epoch FROM clock_timestamp() - last_at) * 1000 AS ago
-       FROM sign_in_try WHERE key = $1 FOR UPDATE`,
+      `INSERT INTO sign_in_try AS t (key, failures, last_at) VALUES ($1, 0, clock_timestamp())
+       ON CONFLICT (key) DO UPDATE SET failures = t.failures
+       RETURNING failures, extract(epoch FROM clock_timestamp() - last_at) * 1000 AS ago`,
       [key],
     );
     const ago = Number(row.ago);
