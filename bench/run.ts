@@ -1,4 +1,4 @@
-// `npm run bench [-- checks core hands list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
+// `npm run bench [-- checks core hands hold list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
 // between machines, ratios much less. What was measured last stands in docs/performance.md.
 import { build } from '../tools/lib/build.mjs';
 import { aim, firstLoad } from '../tools/lib/first-load.mjs';
@@ -17,6 +17,7 @@ const benches: Readonly<Record<string, () => Promise<void> | void>> = {
   checks: async () => (await import('./checks.ts')).benchChecks(),
   shell: benchShell,
   hands: async () => (await import('./hands.ts')).benchHands(),
+  hold: async () => (await import('./hold.ts')).benchHold(),
   list: async () => (await import('./list.ts')).benchList(),
   search: async () => (await import('./search.ts')).benchSearching(),
   photos: async () => (await import('./photos.ts')).benchPhotos(),

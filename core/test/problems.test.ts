@@ -29,17 +29,17 @@ describe('people', () => {
     );
   });
 
-  it('begin a yard with a password of at least ten characters', () => {
+  it('begin a yard with a password of at least twelve characters', () => {
     const given = {
       token: 't',
       yard: 'North',
       name: 'Ada',
       email: 'ada@north.example',
-      password: 'a'.repeat(9),
+      password: 'a'.repeat(11),
     };
     expect(firstAccountSchema.safeParse(given).error?.issues[0]?.message).toBe(
-      'Use at least 10 characters.',
+      'Use at least 12 characters.',
     );
-    expect(firstAccountSchema.safeParse({ ...given, password: 'a'.repeat(10) }).success).toBe(true);
+    expect(firstAccountSchema.safeParse({ ...given, password: 'a'.repeat(12) }).success).toBe(true);
   });
 });

@@ -23,6 +23,7 @@ import { peoplePlugin, sessionPlugin } from './people/index.ts';
 import { photoPlugin } from './photo/index.ts';
 import {
   beforeRoutes,
+  freshPlugin,
   problemsPlugin,
   refuseAddress,
   strangePlugin,
@@ -113,6 +114,7 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
   await app.register(drainPlugin);
   await app.register(versionPlugin);
   await app.register(strangePlugin);
+  await app.register(freshPlugin);
   await app.register(sessionPlugin, { source, secret, publicUrl });
   await app.register(apiDocsPlugin);
   await app.register(livePlugin, { source });

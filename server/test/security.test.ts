@@ -167,6 +167,35 @@ describe('paths', () => {
   });
 });
 
+describe('an answer', () => {
+  it('of the API is kept by no cache', async () => {
+    for (const path of [
+      '/api/units',
+      '/api/session',
+      '/api/people',
+      '/api/health',
+      '/api/nothing',
+    ]) {
+      const { headers } = await maren('GET', path);
+      expect([path, headers['cache-control']]).toEqual([path, 'no-store']);
+    }
+  });
+});
+
+describe('a password', () => {
+  it.each(['1qaz2wsx3edc', 'QWERTY123456', 'leavemealone'])(
+    'that is tried first is not taken: %s',
+    async (next) => {
+      const body = { present: 'spring-ferry-22', next };
+      const answer = await maren('PUT', '/api/me/password', body);
+      expect([answer.status, answer.body.detail]).toEqual([
+        400,
+        expect.stringMatching(/^Password: it is one of those that are tried first/),
+      ]);
+    },
+  );
+});
+
 describe('an exported name', () => {
   it('cannot break out of its header, nor be taken for a formula', async () => {
     const { id } = await unitNamed(maren, 'TQ-0402');

@@ -3,7 +3,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import type { Role, System } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Membership, PasswordLink, Person, Secret, Yard } from './entities.ts';
-import { digest, hashPassword } from './hashes.ts';
+import { digest, hashNew } from './hashes.ts';
 import { invite } from './invitations.ts';
 
 export interface NewPerson {
@@ -25,7 +25,7 @@ export const createYard = async (
     const had = await manager.findOneBy(Person, { email });
     const personId = had?.id ?? randomUUID();
     if (!had) {
-      const passwordHash = await hashPassword(password);
+      const passwordHash = await hashNew(password);
       await manager.insert(Person, { id: personId, name, email, passwordHash, system: null });
     }
     await manager.insert(Membership, { yardId, personId, role });

@@ -1,9 +1,30 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
+import { Refusal } from '../problems/index.ts';
 import type { Person } from './entities.ts';
 
 /** Argon2id with the package's defaults, which follow OWASP's recommendation (19 MiB, 2 passes). */
 export const hashPassword = (password: string): Promise<string> => hash(password);
+
+/** Those of the 49,000 most common passwords that are long enough to be chosen here; read when somebody first chooses one. */
+const commonOnes = async (): Promise<ReadonlySet<string>> => {
+  const { dictionary } = await import('@zxcvbn-ts/language-common');
+  return new Set(dictionary['passwords-common']);
+};
+let common: Promise<ReadonlySet<string>> | undefined;
+
+/**
+ * What is kept of a password that somebody chooses.
+ * @throws Refusal bad-input for one that everybody tries first (OWASP ASVS 4.0.3, 2.1.7)
+ */
+export const hashNew = async (password: string): Promise<string> => {
+  common ??= commonOnes();
+  if (!(await common).has(password.toLowerCase())) return hashPassword(password);
+  throw new Refusal(
+    'bad-input',
+    'Password: it is one of those that are tried first. Choose another one; nothing was saved.',
+  );
+};
 
 /** Compared against when there is nothing to compare with, so that both cases take equally long. */
 const nobody = hashPassword(randomBytes(16).toString('hex'));

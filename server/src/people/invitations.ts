@@ -3,7 +3,7 @@ import { MoreThan, type EntityManager } from 'typeorm';
 import type { LinkFor, Role } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
-import { digest, hashPassword } from './hashes.ts';
+import { digest, hashNew } from './hashes.ts';
 import { isFreeOn, nameTaken, rename } from './names.ts';
 import { isRight, type Try } from './sign-in.ts';
 import { noteOnYard } from './yard-changes.ts';
@@ -167,7 +167,7 @@ export const acceptBy = async (
     );
   }
   const personId = randomUUID();
-  const passwordHash = await hashPassword(password);
+  const passwordHash = await hashNew(password);
   await manager.insert(Person, { id: personId, email, name, passwordHash, system: null });
   await join(manager, invitation, { personId, name });
   return true;

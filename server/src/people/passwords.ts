@@ -3,7 +3,7 @@ import { MoreThan, type EntityManager } from 'typeorm';
 import { announceEnd } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { KnownDevice, PasswordLink, Person, SessionRow } from './entities.ts';
-import { digest, hashPassword, isPassword } from './hashes.ts';
+import { digest, hashNew, isPassword } from './hashes.ts';
 import { acceptBy, linkDays, wrongLink } from './invitations.ts';
 import type { Try } from './sign-in.ts';
 
@@ -20,7 +20,7 @@ export const makeLink = async (
 };
 
 const set = async (manager: EntityManager, personId: string, password: string): Promise<void> => {
-  await manager.update(Person, { id: personId }, { passwordHash: await hashPassword(password) });
+  await manager.update(Person, { id: personId }, { passwordHash: await hashNew(password) });
   await manager.delete(SessionRow, { personId });
   await announceEnd(manager);
   await manager.delete(PasswordLink, { personId });

@@ -16,6 +16,7 @@ import { callerIn, type Caller } from './access.ts';
 import { firstAccount, isEmpty } from './accounts.ts';
 import { Membership } from './entities.ts';
 import { accept, lookAtLink } from './invitations.ts';
+import { digest } from './hashes.ts';
 import { mePlugin } from './me-plugin.ts';
 import { setByLink } from './passwords.ts';
 import { beginSession } from './session-plugin.ts';
@@ -77,7 +78,13 @@ const signIn = async (
   { email, password }: { readonly email: string; readonly password: string },
 ): Promise<void> => {
   const device = request.cookies[deviceCookie];
-  const account = await accountFor(source, { email, password, ip: request.ip, device });
+  const account = await accountFor(source, { email, password, ip: request.ip, device }).catch(
+    (error: unknown) => {
+      // Whoever looks after the server sees that somebody tries; the address itself is nobody's in a log.
+      request.log.warn({ account: digest(email).slice(0, 16), ip: request.ip }, 'sign-in refused');
+      throw error;
+    },
+  );
   await beginSession(request, account);
   request.knownDevice = await knowDevice(source.manager, account.personId, device);
 };

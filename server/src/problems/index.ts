@@ -1,3 +1,4 @@
+export { freshPlugin } from './fresh-plugin.ts';
 export { beforeRoutes } from './before-routes.ts';
 export { strangePlugin } from './strange-plugin.ts';
 export { problemsPlugin, refuseAddress } from './plugin.ts';

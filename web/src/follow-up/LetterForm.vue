@@ -79,11 +79,16 @@ const claims = computed(() =>
 );
 const hasPrice = computed(() => props.unit.record.specs.askingPrice !== undefined);
 
-/** One letter however often it is pressed: it keeps its id until it has gone. */
-const id = ref(crypto.randomUUID());
+/** One letter however often it is pressed: it keeps its id until it has gone, or says something else. */
+let tried = { id: crypto.randomUUID(), said: '' };
+const idOf = (said: string): string => {
+  if (tried.said !== said) tried = { id: crypto.randomUUID(), said };
+  return tried.id;
+};
 const send = async (): Promise<void> => {
   let sent: KeptLetter | undefined;
-  const letter = { id: id.value, walk: props.plan.id, ...draft.value };
+  const id = idOf(JSON.stringify(draft.value));
+  const letter = { id, walk: props.plan.id, ...draft.value };
   const putting = async (): Promise<void> => {
     sent = await ask<KeptLetter>('PUT', `/api/letters/${letter.id}`, letter);
     await load();
@@ -94,7 +99,7 @@ const send = async (): Promise<void> => {
     return;
   }
   done.value = `Handed to the mail for ${sent.to}.`;
-  id.value = crypto.randomUUID();
+  tried = { id: crypto.randomUUID(), said: '' };
   isOpen.value = false;
 };
 </script>

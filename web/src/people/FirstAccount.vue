@@ -28,7 +28,7 @@ const fields = [
     key: 'password',
     label: 'Password',
     type: 'password',
-    hint: 'at least 10 characters',
+    hint: 'at least 12 characters',
     fill: 'new-password',
   },
 ] as const;

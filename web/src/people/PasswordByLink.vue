@@ -77,14 +77,14 @@ const accept = (): Promise<boolean> =>
       <div v-if="link && !(link.kind === 'invitation' && session.session)">
         <label for="password"
           >{{ link.kind === 'invitation' ? 'Password' : 'New password' }}
-          <span class="soft small">at least 10 characters</span></label
+          <span class="soft small">at least 12 characters</span></label
         >
         <InputText
           id="password"
           v-model="password"
           type="password"
           :autocomplete="link.kind === 'invitation' ? 'current-password' : 'new-password'"
-          minlength="10"
+          minlength="12"
           required
         />
       </div>

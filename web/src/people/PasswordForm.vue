@@ -47,14 +47,14 @@ const change = async (): Promise<void> => {
       </div>
       <div class="field">
         <label for="next"
-          >New password <span class="soft small">at least 10 characters</span></label
+          >New password <span class="soft small">at least 12 characters</span></label
         >
         <InputText
           id="next"
           v-model="next"
           type="password"
           autocomplete="new-password"
-          minlength="10"
+          minlength="12"
           required
         />
       </div>
