@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
+import { asTheFileSays } from '@fair-gable/core';
 import {
   demo,
   desk,
@@ -284,14 +285,24 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   await other.getByRole('button', { name: 'Make the account' }).click();
   await expect(other.getByRole('heading', { name: 'No unit stands here yet' })).toBeVisible();
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
-  // Whoever brings it in is no technician: what one signed stays behind, and they are told.
-  await expect(other.getByText('without its inspection and signatures')).toBeVisible();
+  // Nobody signs by a file: what was signed stays behind, and whoever brings it in is told.
+  await expect(other.getByText('unsigned: a signature never comes with a file')).toBeVisible();
   await openUnit(other, 'TQ-0417');
   await expect(other.getByRole('heading', { level: 1, name: 'Fenlark 24 RKD' })).toBeVisible();
 
+  // Who wrote what is as the file says, and stands there so.
+  await other.goto(other.url().replace(/record.*/, 'record/labels'));
+  await expect(
+    other
+      .locator('.row, li')
+      .filter({ hasText: 'Gross weight rating' })
+      .getByText('in a file')
+      .first(),
+  ).toBeVisible();
+
   const again = other.waitForEvent('download');
   await other.getByRole('link', { name: 'Save as a unit file' }).click();
-  // The unit to the letter but for what a technician signed, and its photos beside it.
+  // The unit to the letter but for that mark and what a technician signed, and its photos beside it.
   const [before, after] = [path, await (await again).path()].map((at) =>
     unzipSync(readFileSync(at)),
   );
@@ -304,10 +315,8 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   const specs = Object.fromEntries(
     Object.entries(record.specs).filter(([key]) => !bySignature.includes(key)),
   );
-  expect(unit(after)).toEqual({
-    ...file,
-    record: { ...record, specs, inspection: {}, signatures: {} },
-  });
+  const brought = { ...record, specs, inspection: {}, signatures: {} };
+  expect(unit(after)).toEqual({ ...file, record: asTheFileSays(brought) });
   await context.close();
 });
 

@@ -10,7 +10,10 @@ import { roles } from './roles.ts';
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
 const password = z.string().min(1).max(200);
 /** OWASP ASVS 4.0.3, 2.1.1 and 2.1.2. */
-const newPassword = z.string().min(12, 'Use at least 12 characters.').max(128, 'Use at most 128 characters.');
+const newPassword = z
+  .string()
+  .min(12, 'Use at least 12 characters.')
+  .max(128, 'Use at most 128 characters.');
 const name = nameSchema;
 const system = z.enum(['us', 'metric']);
 const pace = z

@@ -4,7 +4,6 @@ import {
   isPublicTarget,
   publicLabel,
   specs,
-  stationEntry,
   stations,
   type FeatureKey,
   type HowKnown,
@@ -151,7 +150,7 @@ const cardOf = (planned: Point, { record, points }: ShownUnit) => {
   const label = now && isShown(now) ? publicLabel(now.id) : undefined;
   return {
     station: planned.station,
-    title: label ?? stationEntry(planned.station).label,
+    ...(label ? { title: label } : {}),
     numbers: numbersOf(now),
     photos: photosOf(record, planned),
   };

@@ -62,7 +62,9 @@ const stateWords: Readonly<Record<ScreenView['state'], string>> = {
     <template v-else>
       <header>
         <strong>{{ view.unit }}</strong>
-        <span v-if="view.station" class="soft">{{ stationEntry(view.station).label }}</span>
+        <span v-if="view.station && view.title" class="soft">{{
+          stationEntry(view.station).label
+        }}</span>
         <span v-if="problem" class="soft" role="status">waiting for the network</span>
       </header>
       <div v-if="view.state !== 'walking'" class="alone">
@@ -71,7 +73,7 @@ const stateWords: Readonly<Record<ScreenView['state'], string>> = {
       <div v-else class="card" aria-live="polite">
         <img v-if="photo" :src="photo" alt="" />
         <div>
-          <h1>{{ view.title }}</h1>
+          <h1>{{ view.title ?? (view.station && stationEntry(view.station).label) }}</h1>
           <dl>
             <div v-for="number in view.numbers" :key="number.label">
               <dd><FigureText :text="number.text" /></dd>
