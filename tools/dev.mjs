@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { dataFolder, freePort, startCluster } from './lib/postgres.mjs';
-import { checkNode } from './lib/run.mjs';
+import { checkNode, must } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { sentenceFor, step } from './lib/steps.mjs';
 
@@ -36,6 +36,8 @@ const main = async () => {
   process.on('SIGTERM', () => void stop(0));
   await step('Debian packages', () => ensureDebian(['postgresql']));
   await step('npm packages', ensurePackages);
+  // What runs in threads runs as it is compiled; whoever changes it starts again.
+  await step('threads', () => must(bin('tsc'), ['-b', 'core', 'server'], { cwd: root }));
   let databaseUrl = process.env['DATABASE_URL'];
   if (!databaseUrl) {
     const folder = process.env['FAIR_GABLE_DATA'] ?? dataFolder(root);

@@ -13,7 +13,7 @@ import { apiDocsPlugin } from './api-docs/index.ts';
 import type { App } from './app-type.ts';
 import { cataloguePlugin } from './catalogue/index.ts';
 import { followUpPlugin, type MailOutbox } from './follow-up/index.ts';
-import { drainPlugin, healthPlugin } from './health/index.ts';
+import { anonymousPlugin, drainPlugin, healthPlugin } from './health/index.ts';
 import { livePlugin } from './live/index.ts';
 import { fairSharePlugin, longWorkPlugin } from './long-work/index.ts';
 import { modelSheetPlugin } from './model-sheet/index.ts';
@@ -112,6 +112,7 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
       }),
   });
   await app.register(drainPlugin);
+  await app.register(anonymousPlugin);
   await app.register(versionPlugin);
   await app.register(strangePlugin);
   await app.register(freshPlugin);

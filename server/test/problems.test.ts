@@ -54,6 +54,15 @@ describe('problem details', () => {
     },
   );
 
+  it.each(['57014', '55P03'])(
+    'of a statement that took too long, or waited too long (%s), say that it is tried again',
+    async (code) => {
+      const { status, body } = await whileDatabaseFails(pgError(code));
+      expect([status, body.code]).toEqual([503, 'took-too-long']);
+      expect(body.detail).toContain('sent again by itself');
+    },
+  );
+
   it('of what a column cannot hold are the sender’s', async () => {
     const { status, body } = await whileDatabaseFails(pgError('22P05'));
     expect([status, body.code]).toEqual([400, 'bad-input']);

@@ -13,6 +13,8 @@ export const rights = {
   look: roles,
   present: ['manager', 'specialist', 'technician', 'guest'],
   record: ['manager', 'specialist', 'technician'],
+  /** Goes on with a walk that a colleague gives, and hears what was spoken on it; a guest has their own alone. */
+  'join-walks': ['manager', 'specialist', 'technician'],
   /** Tries what is to be tried before a unit is shown working, and signs for it. */
   inspect: ['technician'],
   operate: ['manager', 'specialist', 'technician'],

@@ -1,2 +1,3 @@
+export { anonymousPlugin } from './anonymous.ts';
 export { healthPlugin } from './plugin.ts';
 export { drainPlugin } from './drain.ts';

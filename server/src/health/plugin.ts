@@ -49,7 +49,7 @@ export const healthPlugin = async (app: App, { source }: { source: DataSource })
   app.get(
     '/api/health',
     {
-      config: { rateLimit: false },
+      config: { rateLimit: false, anonymous: true },
       schema: {
         tags: ['health'],
         summary: 'Whether this process and its database are well',

@@ -108,7 +108,10 @@ export class LongWork {
       };
       const at = { manager: runner.manager, signal, tell: teller(this.source, asked), breathe };
       return await work(at).finally(() =>
-        runner.query('SELECT pg_advisory_unlock(hashtextextended($1, 4782))', lock),
+        // A connection that broke has given it up already.
+        runner
+          .query('SELECT pg_advisory_unlock(hashtextextended($1, 4782))', lock)
+          .catch(() => undefined),
       );
     } finally {
       await runner.release();

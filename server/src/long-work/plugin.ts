@@ -4,6 +4,7 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../app-type.ts';
 import { callerIn } from '../people/index.ts';
+import { Left } from '../refusal/index.ts';
 import { LongWork, type AtWork } from './long-work.ts';
 
 declare module 'fastify' {
@@ -24,7 +25,7 @@ export const workHeader = 'fair-gable-work';
 const leaving = ({ raw }: FastifyReply): AbortSignal => {
   const left = new AbortController();
   raw.once('close', () => {
-    if (!raw.writableFinished) left.abort(new Error('Whoever asked has left.'));
+    if (!raw.writableFinished) left.abort(new Left());
   });
   return left.signal;
 };

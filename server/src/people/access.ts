@@ -116,6 +116,7 @@ const refuseForeign = (request: FastifyRequest, publicUrl?: string): void => {
 
 const notYours: Readonly<Record<Exclude<Access, 'anyone' | 'look'>, string>> = {
   record: 'Ask a specialist or manager of this yard to change it.',
+  'join-walks': 'Ask a specialist of this yard to go on with it.',
   present: 'Ask a specialist of this yard to present it.',
   inspect: 'Ask a technician of this yard to inspect it.',
   operate: 'Ask somebody of this yard to operate it.',

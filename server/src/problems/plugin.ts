@@ -11,7 +11,7 @@ import {
   specEntry,
 } from '@fair-gable/core';
 import type { Change } from '@fair-gable/core';
-import { problemDetails, Refusal, refusals } from '../refusal/index.ts';
+import { Left, problemDetails, Refusal, refusals } from '../refusal/index.ts';
 
 /** PostgreSQL's own codes. */
 const uniqueViolation = '23505';
@@ -126,7 +126,8 @@ const toRefusal = (error: FastifyError, body: unknown): Refusal => {
 };
 
 /** Whoever asked closed the page before the answer was out: no fault of ours, and nobody reads what is said of it. */
-const hasLeft = ({ code }: FastifyError): boolean => code === 'ERR_STREAM_PREMATURE_CLOSE';
+const hasLeft = (error: FastifyError): boolean =>
+  error instanceof Left || error.code === 'ERR_STREAM_PREMATURE_CLOSE';
 
 /** Every error leaves as problem details; unexpected ones are logged and answered generically. */
 export const problemsPlugin = fp(async (app: FastifyInstance) => {

@@ -1,2 +1,2 @@
-export { problemDetails, Refusal, refusals, type RefusalCode } from './refusals.ts';
+export { Left, problemDetails, Refusal, refusals, type RefusalCode } from './refusals.ts';
 export { answering, valueOf, type Answered } from './answered.ts';

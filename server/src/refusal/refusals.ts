@@ -49,6 +49,13 @@ export class Refusal extends Error {
   }
 }
 
+/** Whoever asked has gone, or pressed Stop: nobody hears an answer, and it is no fault of anybody’s. */
+export class Left extends Error {
+  constructor() {
+    super('Whoever asked has left.');
+  }
+}
+
 /** A refusal as the body of an answer. */
 export const problemDetails = (refusal: Refusal) => ({
   type: `urn:fair-gable:problem:${refusal.code}`,

@@ -77,8 +77,8 @@ export class Threads {
   /**
    * Runs a task in a thread.
    * @param file of the thread, by `threadFile`
-   * @throws Refusal what the thread refused; too-heavy past its time or memory; busy where too many wait. AbortError when
-   * the signal says so
+   * @throws Refusal what the thread refused; too-heavy past its time or memory; busy where too many wait. The signal's own
+   * reason when it says so
    */
   async run<T, P = never>(
     file: string,
@@ -109,6 +109,7 @@ export class Threads {
       await hasEnded;
       return valueOf(answered);
     } catch (error) {
+      if (signal?.aborted) throw signal.reason;
       if (late.signal.aborted) throw tooLong(seconds);
       if (codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY') throw tooMuch();
       if (isFull(error)) throw full();

@@ -79,8 +79,7 @@ export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promis
 };
 
 /**
- * That somebody may add to a walk, and hear what was spoken on it: a guest of their own walks alone; whoever records goes on
- * with a colleague's too.
+ * That somebody may add to a walk, and hear what was spoken on it: their own, or with the right `join-walks` a colleague's.
  * @throws Refusal not-found, not-your-role
  */
 export const refuseOthers = async (
@@ -90,7 +89,7 @@ export const refuseOthers = async (
 ): Promise<void> => {
   const walk = await yard.findOne(Walk, { id: walkId });
   if (!walk) throw missing();
-  if (may(role, 'record') || walk.personId === personId) return;
+  if (may(role, 'join-walks') || walk.personId === personId) return;
   throw new Refusal(
     'not-your-role',
     'This walk is somebody else’s. Ask a specialist of this yard to go on with it.',

@@ -59,7 +59,7 @@ const chosen = computed(
 /** A guest hears what was spoken on their own walks alone. */
 const mayHear = computed(
   () =>
-    session.may('record') ||
+    session.may('join-walks') ||
     (session.may('present') && chosen.value?.by === session.session?.person.name),
 );
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
