@@ -1,13 +1,15 @@
-// `npm run attack [-- promises starts fuzz]`: breaks the program on purpose, on yards that are thrown away. Not part of
+// `npm run attack [-- promises guards starts fuzz]`: breaks the program on purpose, on yards that are thrown away. Not part of
 // `npm test`. Ends with a line “held” or the list of what did not.
 import { build } from '../tools/lib/build.mjs';
 import { fuzz } from './fuzz.ts';
+import { attackGuards } from './guards.ts';
 import { attackPromises } from './promises.ts';
 import { attackStarts } from './starts.ts';
 
 /** Each says what did not hold; nothing where all did. */
 const attacks: Readonly<Record<string, () => Promise<readonly string[]>>> = {
   promises: attackPromises,
+  guards: attackGuards,
   starts: attackStarts,
   fuzz,
 };

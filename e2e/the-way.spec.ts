@@ -286,7 +286,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   await expect(other.getByRole('heading', { name: 'No unit stands here yet' })).toBeVisible();
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
   // Nobody signs by a file: what was signed stays behind, and whoever brings it in is told.
-  await expect(other.getByText('unsigned: a signature never comes with a file')).toBeVisible();
+  await expect(other.getByText('Signatures don’t come in with a file')).toBeVisible();
   await openUnit(other, 'TQ-0417');
   await expect(other.getByRole('heading', { level: 1, name: 'Fenlark 24 RKD' })).toBeVisible();
 

@@ -37,7 +37,7 @@ describe('what can be no data', () => {
     const unit = JSON.parse('{"format":"fair-gable/unit","version":8,"x":{"__proto__":1}}');
     expect(readUnitFile(unit)).toMatchObject({
       ok: false,
-      message: expect.stringMatching(/^x\.__proto__: no field is called so/),
+      message: expect.stringMatching(/^x\.__proto__: a field can’t have that name/),
     });
     const sheet = JSON.parse(
       String.raw`{"format":"fair-gable/model-sheet","sheet":{"series":"a\u0000"}}`,

@@ -56,6 +56,7 @@ const hostile: Readonly<Record<string, string>> = {
   'a million empty cells': `Stock,GVWR${',x'.repeat(998)}\n${`A${','.repeat(999)}\n`.repeat(1000)}`,
   'brackets in its headings': `${'('.repeat(80_000)},Stock\n1,A-1\n`,
   'sizes that never end': `Stock,Bed size\n${Array.from({ length: 300 }, (_, i) => `A-${i},${'60 x '.repeat(4000)}\n`).join('')}`,
+  'one stock number on twenty thousand lines': `Stock,GVWR\n${'A-1,5000\n'.repeat(20_000)}`,
   'one cell of ten megabytes': `Stock,GVWR\nA-1,${'9'.repeat(10_000_000)}\n`,
   'twenty thousand lines': `Stock,GVWR,Dry weight\n${Array.from({ length: 20_000 }, (_, i) => `A-${i},${5000 + (i % 900)},3000\n`).join('')}`,
 };
@@ -74,7 +75,7 @@ describe('a list with', () => {
     const text = `${headings}\n${line.repeat(9000)}`;
     const { status, body } = await preview(ines, text);
     expect(status).toBe(422);
-    expect(body.detail).toMatch(/^The list says more than 1,000,000 things/);
+    expect(body.detail).toMatch(/^The list has more than 1,000,000 values/);
   });
 });
 
@@ -89,7 +90,7 @@ describe('long work', () => {
     const busy = answers.find(({ status }) => status === 429)?.body;
     expect([busy.code, busy.detail]).toEqual([
       'busy',
-      expect.stringMatching(/^Something long of this yard is at work\. Wait/),
+      expect.stringMatching(/^This yard is already working on a list/),
     ]);
   });
 

@@ -59,7 +59,7 @@ describe('problem details', () => {
     async (code) => {
       const { status, body } = await whileDatabaseFails(pgError(code));
       expect([status, body.code]).toEqual([503, 'took-too-long']);
-      expect(body.detail).toContain('sent again by itself');
+      expect(body.detail).toContain('will be sent again');
     },
   );
 

@@ -77,6 +77,7 @@ describe('route × role', () => {
       'look',
       'present',
       'record',
+      'join-walks',
       'inspect',
       'operate',
       'see-prices',

@@ -190,7 +190,7 @@ describe('a password', () => {
       const answer = await maren('PUT', '/api/me/password', body);
       expect([answer.status, answer.body.detail]).toEqual([
         400,
-        expect.stringMatching(/^Password: it is one of those that are tried first/),
+        expect.stringMatching(/^Password: it’s on the lists of passwords people try first/),
       ]);
     },
   );

@@ -175,7 +175,7 @@ describe('a list from elsewhere', () => {
       [4, 0],
     ]);
     expect(seen.problems[0].sentence).toBe(
-      'Gross weight rating: a character in it is broken. Type the cell again, or save the list as UTF-8.',
+      'Gross weight rating has a broken character. Retype the cell, or save the list as UTF-8.',
     );
     expect((await take(ines, text)).status).toBe(422);
     expect((await take(ines, text, { onlyGood: true })).body).toMatchObject({ fresh: 3 });

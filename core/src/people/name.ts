@@ -32,4 +32,4 @@ export const nameSchema = z
   .overwrite(tidyName)
   .min(1, 'Type a name.')
   .max(80)
-  .regex(/[\p{L}\p{N}]/u, 'A name has a letter or a figure in it.');
+  .regex(/[\p{L}\p{N}]/u, 'A name needs at least one letter or number.');

@@ -105,7 +105,7 @@ const lost = '\uFFFD';
 
 const readCell = (key: SpecKey | FeatureKey, text: string, reading: Reading): Read => {
   if (isBroken(text) || text.includes(lost)) {
-    return `${entryFor(key).label}: a character in it is broken. Type the cell again, or save the list as UTF-8.`;
+    return `${entryFor(key).label} has a broken character. Retype the cell, or save the list as UTF-8.`;
   }
   return isSpecKey(key) ? readSpec(key, text, reading) : readFeature(key, text, reading.how);
 };

@@ -21,7 +21,7 @@ const digestOf = (body: unknown): string =>
 const otherBody = (): Refusal =>
   new Refusal(
     'other-body',
-    'Something else was sent under the same id before, and that stays. Enter it again, so that it gets an id of its own; nothing was saved.',
+    'Something different was already sent under this id, and that one stays. Enter yours again so it gets its own id; nothing was saved.',
   );
 
 /**

@@ -77,10 +77,7 @@ const keepLetter = (yard: InYard, row: Omit<LetterRow, 'yardId'>): Promise<Lette
     if (isNew) await within.insertMissing(LetterRow, [row]);
     const kept = await within.findOne(LetterRow, { id });
     if (!kept) {
-      throw new Refusal(
-        'not-found',
-        'This letter was forgotten with its buyer. Write another one.',
-      );
+      throw new Refusal('not-found', 'This message was forgotten with its buyer. Write a new one.');
     }
     return kept;
   });

@@ -38,12 +38,12 @@ const looks = 40;
 const busyYard = (): Refusal =>
   new Refusal(
     'busy',
-    'Something long of this yard is at work. Wait until it is done, then send this again; nothing was taken in.',
+    'This yard is already working on a list, a file or a model sheet. Wait until that’s done, then send this again. Nothing was added.',
   );
 const busyServer = (): Refusal =>
   new Refusal(
     'busy',
-    'The server has much to read at the moment. Wait a little, then send this again; nothing was taken in.',
+    'The server is busy with other yards’ files. Wait a minute, then send this again. Nothing was added.',
   );
 
 /** Tells how far it is, a few times a second. */

@@ -22,7 +22,7 @@ export const hashNew = async (password: string): Promise<string> => {
   if (!(await common).has(password.toLowerCase())) return hashPassword(password);
   throw new Refusal(
     'bad-input',
-    'Password: it is one of those that are tried first. Choose another one; nothing was saved.',
+    'Password: it’s on the lists of passwords people try first. Choose another one; nothing was saved.',
   );
 };
 

@@ -37,7 +37,7 @@ export const isFreeOn = async (
 export const nameTaken = (name: string): Refusal =>
   new Refusal(
     'name-taken',
-    `Name: somebody on this yard is called ${name} already. Add something that tells the two apart; nothing was saved.`,
+    `Name: someone in this yard already goes by ${name}. Add an initial or a nickname to tell the two apart; nothing was saved.`,
     { field: 'name' },
   );
 

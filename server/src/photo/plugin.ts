@@ -67,7 +67,7 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
         );
       }
       const { yardId, name } = callerIn(request);
-      const taking = { source, threads: app.threads };
+      const taking = { source, threads: app.pictureThreads };
       return takePiece(taking, yardId, { unitId, id, from, of, bytes: body }, name);
     },
   );

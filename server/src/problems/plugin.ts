@@ -86,7 +86,7 @@ const fromDatabase = (error: FastifyError): Refusal | undefined => {
   if (ended.test(code)) {
     return new Refusal(
       'took-too-long',
-      'The server is busy with something long of this yard. Nothing was lost: what you typed is kept here, and is sent again by itself.',
+      'The server is busy with a long job for this yard. Nothing was lost: what you typed is still here and will be sent again.',
     );
   }
   if (error instanceof QueryFailedError && dataException.test(code)) {

@@ -92,7 +92,7 @@ const refuseSayings = (said: number): void => {
   if (said <= mostSayings) return;
   throw new Refusal(
     'bad-file',
-    `The list says more than ${mostSayings.toLocaleString('en-US')} things; no more come in at once. Cut it in two.`,
+    `The list has more than ${mostSayings.toLocaleString('en-US')} values. Split it in two and send each half.`,
   );
 };
 

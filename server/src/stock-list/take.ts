@@ -13,14 +13,7 @@ import {
 } from '@fair-gable/core';
 import { announce, inYard, type InYard } from '../database/index.ts';
 import type { AtWork } from '../long-work/index.ts';
-import {
-  addUnits,
-  editWithin,
-  now,
-  recordsOf,
-  type Author,
-  type UnitView,
-} from '../record/index.ts';
+import { addUnits, editWithin, now, recordsOf, Unit, type Author } from '../record/index.ts';
 import { Refusal } from '../refusal/index.ts';
 import { threadFile, type Threads } from '../threads/index.ts';
 import { inOrder, mostProblems, mostSample, type GivenList, type ListHead } from './reading.ts';
@@ -80,29 +73,50 @@ const namesOf = ({ stockNumber, vin }: Named): readonly string[] => [
   ...(vin ? [`v ${tidyVin(vin)}`] : []),
 ];
 
-/** The units in stock that the lines mean, under their names. */
-const unitsByName = async (
+/** A unit that a line means, and whether the line says something that it does not say yet. */
+interface Meant {
+  readonly id: string;
+  readonly isNews: boolean;
+}
+
+interface HeldAgainst {
+  /** By the number of the line. */
+  readonly meant: ReadonlyMap<number, readonly Meant[]>;
+  /** Of the first lines, what the unit they mean says so far. */
+  readonly first: ReadonlyMap<number, UnitRecord>;
+}
+
+/** The lines that can be taken; no two of them have a name in common. */
+const linesByName = (lines: readonly Line[]): ReadonlyMap<string, Line> =>
+  new Map(lines.flatMap((line) => namesOf(line).map((name) => [name, line] as const)));
+
+/** Holds the lines against the units in stock, one unit after the other: a yard of ten thousand never lies in memory whole. */
+const holdAgainst = async (
   yard: InYard,
   lines: readonly Line[],
-  { signal }: AtWork,
-): Promise<ReadonlyMap<string, UnitView>> => {
-  const wanted = new Set(lines.flatMap(namesOf));
-  const byName = new Map<string, UnitView>();
-  for await (const unit of recordsOf(yard)) {
-    signal.throwIfAborted();
-    const { record } = unit;
-    const names = namesOf({
-      stockNumber: textOf(record, 'stockNumber'),
-      vin: textOf(record, 'vin'),
-    });
-    for (const name of names) if (wanted.has(name)) byName.set(name, unit);
+  { breathe, tell }: AtWork,
+): Promise<HeldAgainst> => {
+  const byName = linesByName(lines);
+  const meant = new Map<number, readonly Meant[]>();
+  const first = new Map<number, UnitRecord>();
+  const of = await yard.manager.countBy(Unit, { yardId: yard.yardId, inStock: true });
+  let done = 0;
+  for await (const { id, record } of recordsOf(yard)) {
+    if (done % together === 0) {
+      tell({ phase: 'comparing', done, of });
+      await breathe();
+    }
+    done += 1;
+    const [stockNumber, vin] = [textOf(record, 'stockNumber'), textOf(record, 'vin')];
+    const its = new Set(namesOf({ stockNumber, vin }).flatMap((name) => byName.get(name) ?? []));
+    for (const line of its) {
+      const isNews = changesByLine(record, line).length > 0;
+      meant.set(line.number, [...(meant.get(line.number) ?? []), { id, isNews }]);
+      if (line.number <= mostSample && !first.has(line.number)) first.set(line.number, record);
+    }
   }
-  return byName;
+  return { meant, first };
 };
-
-const meant = (units: ReadonlyMap<string, UnitView>, line: Line): readonly UnitView[] => [
-  ...new Set(namesOf(line).flatMap((name) => units.get(name) ?? [])),
-];
 
 const twoUnits = ({ number, stockNumber, vin }: Line): CellProblem => ({
   line: number,
@@ -119,27 +133,19 @@ const withTorn = (head: ListHead, torn: readonly Line[]): ListHead => ({
   lost: [...new Set([...head.lost, ...torn.map(({ number }) => number)])],
 });
 
-/** What each line would do to the units it means. */
-const compare = async (
+/** What each line would do to the unit it means. */
+const doings = (
   lines: readonly Line[],
-  units: ReadonlyMap<string, UnitView>,
-  { breathe, tell }: AtWork,
-): Promise<Pick<ReadList, 'fresh' | 'changed' | 'same'>> => {
-  const [fresh, changed]: [Line[], Changed[]] = [[], []];
-  let same = 0;
-  for (const [i, line] of lines.entries()) {
-    if (i % together === 0) {
-      tell({ phase: 'comparing', done: i, of: lines.length });
-      await breathe();
-    }
-    const known = meant(units, line);
-    if (known.length === 0) fresh.push(line);
-    for (const unit of known) {
-      if (changesByLine(unit.record, line).length > 0) changed.push({ unit: unit.id, line });
-      else same += 1;
-    }
-  }
-  return { fresh, changed, same };
+  { meant }: HeldAgainst,
+): Pick<ReadList, 'fresh' | 'changed' | 'same'> => {
+  const of = (line: Line): readonly Meant[] => meant.get(line.number) ?? [];
+  const known = lines.flatMap((line) => of(line).map((unit) => ({ line, ...unit })));
+  const changed = known.filter(({ isNews }) => isNews);
+  return {
+    fresh: lines.filter((line) => of(line).length === 0),
+    changed: changed.map(({ id, line }) => ({ unit: id, line })),
+    same: known.length - changed.length,
+  };
 };
 
 const understoodOf = (
@@ -163,21 +169,20 @@ const held = async (
   at: AtWork,
 ): Promise<ReadList> => {
   const { lines } = read;
-  const units = await unitsByName(yard, lines, at);
-  const head = withTorn(
-    read.head,
-    lines.filter((line) => meant(units, line).length > 1),
-  );
   // A cell that cannot be read is left out, not its line.
-  const lost = new Set(head.lost);
-  const good = lines.filter(({ number }) => !lost.has(number));
+  const unreadable = new Set(read.head.lost);
+  const readable = lines.filter(({ number }) => !unreadable.has(number));
+  const against = await holdAgainst(yard, readable, at);
+  const isTorn = ({ number }: Line): boolean => (against.meant.get(number)?.length ?? 0) > 1;
+  const head = withTorn(read.head, readable.filter(isTorn));
+  const good = readable.filter((line) => !isTorn(line));
   return {
     ...head,
     lines,
-    ...(await compare(good, units, at)),
+    ...doings(good, against),
     understood: lines
       .slice(0, mostSample)
-      .map((line) => understoodOf(line, head.columns, meant(units, line)[0]?.record)),
+      .map((line) => understoodOf(line, head.columns, against.first.get(line.number))),
   };
 };
 

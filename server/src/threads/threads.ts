@@ -47,17 +47,17 @@ export const threadFile = (name: string, from: string): string => {
 const tooLong = (seconds: number): Refusal =>
   new Refusal(
     'too-heavy',
-    `It was not read within ${seconds} seconds, and nothing was taken in. Cut it in two, and send one after the other.`,
+    `It took longer than ${seconds} seconds to read, so nothing was added. Split it in two and send each half.`,
   );
 const tooMuch = (): Refusal =>
   new Refusal(
     'too-heavy',
-    'It needs more memory than the server has for one file, and nothing was taken in. Cut it in two, and send one after the other.',
+    'It needs more memory than the server allows for one file, so nothing was added. Split it in two and send each half.',
   );
 const full = (): Refusal =>
   new Refusal(
     'busy',
-    'The server is reading files of others. Wait a moment, then send it again; nothing was taken in.',
+    'The server is busy reading other files. Wait a minute, then send it again. Nothing was added.',
   );
 
 const codeOf = (error: unknown): unknown => (error as { code?: unknown } | null)?.code;

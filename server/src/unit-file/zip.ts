@@ -10,7 +10,7 @@ import { unitName, type NamedPicture } from './unpack.ts';
 /** Bytes of a zip that is taken in. */
 export const zipLimit = 100_000_000;
 /** Three hundred photos need thirty, seconds. */
-const unpacksWithin = 120;
+const unpacksWithin = 60;
 
 const thread = threadFile('unpack-thread', import.meta.url);
 

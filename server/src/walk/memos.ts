@@ -31,7 +31,7 @@ export const keepMemo = async (
   if (its.buyerForgotten) {
     throw new Refusal(
       'not-found',
-      'Whoever this walk was for was forgotten, and the voice memo with them. Leave it out.',
+      'The buyer on this walk was forgotten, and the voice memo with them. Leave it out.',
     );
   }
   const kind = beginnings.find(({ is }) => is(bytes));

@@ -31,7 +31,7 @@ export const onLapse = (told: () => void): void => void lapses.add(told);
 /** Somebody pressed Stop. What the server had done by then stays done. */
 export class Stopped extends Plain {
   constructor() {
-    super('Stopped. If it wasn’t done by then, nothing was taken in. Check the yard’s list.');
+    super('Stopped. If it wasn’t finished by then, nothing was added. Check the yard’s list.');
   }
 }
 

@@ -8,15 +8,15 @@ const props = defineProps<{ progress?: Progress | undefined }>();
 const emit = defineEmits<{ stop: [] }>();
 
 const words: Readonly<Record<string, string>> = {
-  reading: 'Reading it',
-  pictures: 'Making the pictures',
-  comparing: 'Comparing it with the yard',
-  keeping: 'Taking it in',
+  reading: 'Reading',
+  pictures: 'Processing photos',
+  comparing: 'Comparing with your yard',
+  keeping: 'Saving',
 };
 const text = computed(() => {
-  if (!props.progress) return 'Sending it…';
+  if (!props.progress) return 'Sending…';
   const { phase, done, of } = props.progress;
-  return `${words[phase] ?? 'At work'}: ${Math.floor((100 * done) / Math.max(of, 1))} %`;
+  return `${words[phase] ?? 'At work'}: ${Math.floor((100 * done) / Math.max(of, 1))}%`;
 });
 </script>
 

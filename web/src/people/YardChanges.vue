@@ -30,7 +30,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,
   'person-added': ({ subject, to }) => `${subject} is here as ${to}`,
   'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
-  name: ({ from, to }) => `${from} is called ${to} now`,
+  name: ({ from, to }) => `${from} is now ${to}`,
   role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
   'password-link': ({ subject }) => `password link made for ${subject}`,
   'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,

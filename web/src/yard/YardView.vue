@@ -72,7 +72,7 @@ const visible = computed(() =>
 
 const taken = async (unit: TakenFile): Promise<void> => {
   const text = unit.unsigned
-    ? `${unit.name} is in the yard, unsigned: a signature never comes with a file. A technician inspects it here and signs.`
+    ? `${unit.name} is in the yard. Signatures don’t come in with a file, so a technician needs to inspect it here and sign.`
     : `${unit.name} is in the yard.`;
   notice.value = { text, wrong: false };
   // What was left out is read before one goes on.
