@@ -167,7 +167,7 @@ export const whoSaid = ({
   readonly filed?: true | undefined;
 }): string => (filed ? `${by}, as the file says` : by);
 
-/** The same in a narrow column, by first name. */
+/** The same in a narrow column: by first name, or that a file said it. */
 export const whoBriefly = ({
   by,
   filed,
@@ -176,7 +176,7 @@ export const whoBriefly = ({
   readonly filed?: true | undefined;
 }): string => {
   const [first = by] = by.split(' ');
-  return filed ? `${first}, in a file` : first;
+  return filed ? 'by file' : first;
 };
 
 /**

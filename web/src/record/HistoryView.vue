@@ -149,7 +149,7 @@ h2 {
 
 li {
   display: grid;
-  grid-template-columns: 76px minmax(150px, 1fr) minmax(200px, 2fr) minmax(120px, 0.8fr) 76px;
+  grid-template-columns: 76px minmax(150px, 1fr) minmax(180px, 1.4fr) minmax(120px, 1.3fr) 76px;
   align-items: center;
   gap: 4px 14px;
   min-height: 44px;

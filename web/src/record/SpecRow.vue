@@ -7,6 +7,7 @@ import {
   knownBy,
   otherSystem,
   whoBriefly,
+  whoSaid,
   type Change,
   type HowKnown as How,
   type Objection,
@@ -109,7 +110,7 @@ const besides = computed(() =>
         ><FigureText v-if="isMeasure" :text="shown" /><template v-else>{{ shown }}</template></span
       >
       <EvidenceMark :how="entry?.how" bare />
-      <span class="source small soft"
+      <span class="source small soft" :title="entry && whoSaid(entry)"
         >{{ word }}<template v-if="entry">, {{ whoBriefly(entry) }}</template></span
       >
     </button>
