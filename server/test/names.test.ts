@@ -100,6 +100,13 @@ describe('an invitation', () => {
     expect((await invite(maren, 'nell ash', 'new3@buyer.example')).body.code).toBe('name-taken');
   });
 
+  it('may be under a name that somebody has on another yard, or is invited by there', async () => {
+    const una = await signedIn(b.app, 'una@other.example');
+    expect((await invite(una, 'Zed Moor', 'zed1@buyer.example')).status).toBe(201);
+    expect((await invite(maren, 'Zed Moor', 'zed2@buyer.example')).status).toBe(201);
+    expect((await invite(una, 'Bram Oake', 'zed3@buyer.example')).status).toBe(201);
+  });
+
   it('of somebody called as a colleague is: they change it first, or are called as invited', async () => {
     const una = await signedIn(b.app, 'una@other.example');
     await called(una, 'Ines Rook');

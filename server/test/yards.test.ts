@@ -35,6 +35,8 @@ const ids = {
   units: randomUUID(),
   walks: randomUUID(),
   photos: randomUUID(),
+  /** A photo that is on its way. */
+  coming: randomUUID(),
   memos: randomUUID(),
   buyers: randomUUID(),
   'follow-ups': randomUUID(),
@@ -56,20 +58,37 @@ const sending =
     return answer;
   };
 
+/** How wide a photo of the first yard is: a number that is in nothing else. */
+const wide = 1987;
+
+/** An event counted so far on. */
+const paused = (counter: number) => ({
+  id: randomUUID(),
+  device: ids.units,
+  counter,
+  elapsed: counter,
+  what: { kind: 'pause' },
+});
+
+const picture = (width: number): Promise<Buffer> =>
+  sharp({ create: { width, height: 30, channels: 3, background: '#204060' } })
+    .jpeg()
+    .toBuffer();
+
 /** A unit with a photo, another on its way, and a walk on which something was spoken. */
 const seedUnit = async (sent: ReturnType<typeof sending>, word: string): Promise<void> => {
   const changes = [specChange('series', word)];
   await sent('POST', '/api/units', { id: ids.units, changes });
+  await sent('POST', `/api/units/${ids.units}/edits`, editOf([specChange('series', word, 1)]));
   await sent('POST', `/api/units/${ids.units}/edits`, editOf([specChange('floorPlan', word)]));
-  const picture = await sharp({
-    create: { width: 40, height: 30, channels: 3, background: '#204060' },
-  })
-    .jpeg()
-    .toBuffer();
+  const bytes = await picture(word === marker ? wide : 40);
   const upload = (id: string, of: number) =>
     `/api/units/${ids.units}/photos/${id}/upload?from=0&of=${of}`;
-  await sent('PUT', upload(ids.photos, picture.length), picture, octets);
-  await sent('PUT', upload(randomUUID(), 900), Buffer.alloc(300, word), octets);
+  // Of photos the other yard has one of its own, so that this one is asked for where there is none.
+  const photo = word === marker ? ids.photos : randomUUID();
+  await sent('PUT', upload(photo, bytes.length), bytes, octets);
+  const coming = word === marker ? ids.coming : randomUUID();
+  await sent('PUT', upload(coming, 900), Buffer.alloc(300, word), octets);
   const point = {
     id: 'specs.gvwr',
     station: 'labels',
@@ -89,6 +108,7 @@ const seedUnit = async (sent: ReturnType<typeof sending>, word: string): Promise
     what: typeof what === 'string' ? { kind: what } : what,
   }));
   await sent('POST', `${path}/events`, { events });
+  if (word === marker) await sent('POST', `${path}/events`, { events: [paused(900)] });
   const sound = Buffer.concat([Buffer.from('1a45dfa3', 'hex'), Buffer.from(word)]);
   await sent('PUT', `${path}/memos/${ids.memos}`, sound, octets);
   await sent('POST', `${path}/screens`);
@@ -226,7 +246,10 @@ describe('another yard', () => {
         ? await who(route.method, path + query, Buffer.from('abcd'), { 'content-type': bytes })
         : await who(route.method, path, bodyOf(route));
       const text = JSON.stringify(answer.body);
-      expect([name, text.includes(marker), answer.status < 500]).toEqual([name, false, true]);
+      const hasTold = text.includes(marker) || text.includes(`${wide}`);
+      expect([name, hasTold, answer.status < 500]).toEqual([name, false, true]);
+      // They have no such photo, even where they have such a unit.
+      if (name === 'GET /api/units/:id/photos/:photo') expect(answer.status).toBe(404);
       const after = await sums();
       const changed = Object.keys(before).filter((table) => after[table] !== before[table]);
       expect([name, changed]).toEqual([name, []]);
@@ -249,6 +272,23 @@ describe('another yard', () => {
     );
     const who = await signedIn(b.app, tess.email);
     await seed(who, 'Plain');
+    // What was changed there since is nothing that stands in the way of one's own.
+    const again = editOf([specChange('series', 'Plain as well')]);
+    expect((await who('POST', `/api/units/${ids.units}/edits`, again)).status).toBe(200);
+    // How far that walk has come there counts for nothing here.
+    const ahead = { events: [paused(1800)] };
+    expect((await who('POST', `/api/walks/${ids.walks}/events`, ahead)).status).toBe(400);
     await askAll(who);
+    // A photo under the id of one that is on its way there is made of its own pieces, and takes none of theirs away.
+    const before = await sums();
+    const path = `/api/units/${ids.units}/photos/${ids.coming}/upload`;
+    expect((await who('GET', path)).body).toEqual({ received: 0, done: false });
+    const bytes = await picture(40);
+    for (const from of [0, 100]) {
+      const piece = from === 0 ? bytes.subarray(0, 100) : bytes.subarray(100);
+      const answer = await who('PUT', `${path}?from=${from}&of=${bytes.length}`, piece, octets);
+      expect(answer.body).toMatchObject({ done: from > 0 });
+    }
+    expect(await sums()).toEqual(before);
   });
 });
