@@ -87,7 +87,9 @@ const openedTables = (source: string): readonly Opened[] => {
 
 /** Which tests hold yards apart: of their things one, of people and streams those of people. */
 const testsFor = (what: string): string =>
-  /^(people|live)\//.test(what) ? 'roles|invitations|live|names|accounts' : 'server/test/yards';
+  /^(people|live)\//.test(what)
+    ? 'yards|roles|invitations|live|names|accounts'
+    : 'server/test/yards';
 
 /** Whether the tests that hold yards apart find it out. */
 const isFound = (ground: string, postgres: string, what: string): boolean => {
