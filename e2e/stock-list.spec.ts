@@ -39,6 +39,28 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   );
 });
 
+test('a long list says how far it is, and is stopped by key with nothing taken in', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(demo('/yard/list'));
+  const lines = Array.from({ length: 15_000 }, (_, i) => `ZZ-${i},Tarn,19 RD,3900`);
+  const buffer = Buffer.from(['Stock #,Series,Plan,Dry Weight', ...lines].join('\r\n'));
+  await page
+    .getByLabel('List file')
+    .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer });
+  await expect(page.getByRole('status').filter({ hasText: '15,000 lines' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it in: 15,000 units' }).press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: /^Saving: \d+%$/ })).toBeVisible();
+  await expectSound(page, 'a list at work');
+  await page.getByRole('button', { name: 'Stop' }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Stopped. If it wasn’t finished by then');
+  // What was looked at is still there, and goes in when asked again; here nothing of it has.
+  await expect(page.getByRole('button', { name: 'Take it in: 15,000 units' })).toBeEnabled();
+  const here = await page.request.get(demo('/api/units?text=zz-1&limit=1'));
+  expect((await here.json()).total).toBe(0);
+});
+
 test('the yard is looked through, by words and by a sentence that is kept', async ({ page }) => {
   await signIn(page);
   const units = page.getByRole('list', { name: 'Units' }).getByRole('listitem');

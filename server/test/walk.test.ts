@@ -62,6 +62,22 @@ describe('a walk', () => {
     expect((await ask('GET', `/api/walks/${plan.id}`)).body.events).toEqual(before.events);
   });
 
+  it('says whose it is by the account, whatever they are called; to a guest only whether it is theirs', async () => {
+    const path = `/api/walks/${plan.id}`;
+    expect((await ask('GET', path)).body).toMatchObject({
+      own: true,
+      account: 'ines@thornquay.example',
+    });
+    const bram = await signedIn(b.app, 'bram@thornquay.example');
+    expect((await bram('GET', path)).body).toMatchObject({
+      own: false,
+      account: 'ines@thornquay.example',
+    });
+    const ivo = await signedIn(b.app, 'ivo@thornquay.example');
+    const seen = (await ivo('GET', path)).body;
+    expect([seen.own, seen.account]).toEqual([false, undefined]);
+  });
+
   it('is listed with its unit', async () => {
     const { body } = await ask('GET', `/api/units/${plan.unit}/walks`);
     expect(body.walks.map((w: { plan: WalkPlan }) => w.plan.id)).toEqual([plan.id]);
@@ -81,6 +97,14 @@ describe('a walk', () => {
       400,
       expect.stringMatching(/^counter: an event is counted far ahead/),
     ]);
+    // Nor step by step, with however many devices.
+    const steps = [400, 900, 1400].map((counter) => ({
+      ...event(counter, { kind: 'pause' }),
+      device: randomUUID(),
+    }));
+    const answers = [];
+    for (const step of steps) answers.push((await post([step])).status);
+    expect(answers).toEqual([204, 400, 400]);
     const maren = await signedIn(b.app, 'maren@thornquay.example');
     const events = [event(4, { kind: 'pause' })];
     expect((await maren('POST', `/api/walks/${plan.id}/events`, { events })).status).toBe(204);

@@ -108,7 +108,7 @@ const seedUnit = async (sent: ReturnType<typeof sending>, word: string): Promise
     what: typeof what === 'string' ? { kind: what } : what,
   }));
   await sent('POST', `${path}/events`, { events });
-  if (word === marker) await sent('POST', `${path}/events`, { events: [paused(900)] });
+  if (word === marker) await sent('POST', `${path}/events`, { events: [paused(400)] });
   const sound = Buffer.concat([Buffer.from('1a45dfa3', 'hex'), Buffer.from(word)]);
   await sent('PUT', `${path}/memos/${ids.memos}`, sound, octets);
   await sent('POST', `${path}/screens`);
@@ -276,7 +276,7 @@ describe('another yard', () => {
     const again = editOf([specChange('series', 'Plain as well')]);
     expect((await who('POST', `/api/units/${ids.units}/edits`, again)).status).toBe(200);
     // How far that walk has come there counts for nothing here.
-    const ahead = { events: [paused(1800)] };
+    const ahead = { events: [paused(800)] };
     expect((await who('POST', `/api/walks/${ids.walks}/events`, ahead)).status).toBe(400);
     await askAll(who);
     // A photo under the id of one that is on its way there is made of its own pieces, and takes none of theirs away.

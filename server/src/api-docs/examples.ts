@@ -53,7 +53,14 @@ const event = {
   elapsed: 9000,
   what: { kind: 'said', point: 'specs.gvwr' },
 };
-const given = { plan, by: 'Ines Rook', createdAt: at, events: [event] };
+const given = {
+  plan,
+  by: 'Ines Rook',
+  own: true,
+  account: 'ines@thornquay.example',
+  createdAt: at,
+  events: [event],
+};
 const followUp = {
   id: 'f0110000-0000-4000-8000-000000000001',
   walk,

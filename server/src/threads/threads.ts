@@ -1,4 +1,4 @@
-import { MessageChannel, type MessagePort, type Transferable } from 'node:worker_threads';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { Refusal, valueOf, type Answered } from '../refusal/index.ts';
 
@@ -25,7 +25,6 @@ export interface Apart<P> {
   readonly signal?: AbortSignal | undefined;
   readonly onProgress?: ((progress: Progress) => void) | undefined;
   readonly onPiece?: ((piece: P) => void) | undefined;
-  readonly transfer?: readonly Transferable[];
 }
 
 const mostThreads = 2;
@@ -83,7 +82,7 @@ export class Threads {
   async run<T, P = never>(
     file: string,
     task: unknown,
-    { seconds, signal, onProgress, onPiece, transfer = [] }: Apart<P>,
+    { seconds, signal, onProgress, onPiece }: Apart<P>,
   ): Promise<T> {
     const { port1, port2 } = new MessageChannel();
     const late = new AbortController();
@@ -103,7 +102,7 @@ export class Threads {
       const given = { task, port: port2 } satisfies Given<unknown>;
       const answered: Answered<T> = await this.pool.run(given, {
         filename: file,
-        transferList: [port2, ...transfer],
+        transferList: [port2],
         signal: AbortSignal.any(signals),
       });
       await hasEnded;

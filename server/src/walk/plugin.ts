@@ -6,7 +6,15 @@ import { inYard } from '../database/index.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { memoPlugin } from './memo-plugin.ts';
-import { keepEvents, keepWalk, lastWalks, readWalk, refuseOthers, walksOf } from './walks.ts';
+import {
+  keepEvents,
+  keepWalk,
+  lastWalks,
+  readWalk,
+  refuseOthers,
+  toldTo,
+  walksOf,
+} from './walks.ts';
 
 const tags = ['walks'];
 const nothing = { 204: z.null().describe('Kept.') };
@@ -16,6 +24,8 @@ const walkView = z.strictObject({
   by: z.string(),
   createdAt: z.iso.datetime(),
   events: z.array(walkEventSchema),
+  own: z.boolean().describe('Whether it is the caller’s.'),
+  account: z.string().optional().describe('Whose it is, for whoever records.'),
   idle: z
     .number()
     .int()
@@ -87,7 +97,11 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         response: { 200: walkView },
       },
     },
-    async (request) => (await readWalk(yardOf(source, request), request.params.id)) as never,
+    async (request) => {
+      const yard = yardOf(source, request);
+      const walk = await readWalk(yard, request.params.id);
+      return (await toldTo(yard, [walk], callerIn(request)))[0] as never;
+    },
   );
 
   app.get(
@@ -103,8 +117,9 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request) => {
-      const walks = await lastWalks(yardOf(source, request), request.query.take);
-      return { walks: [...walks] } as never;
+      const yard = yardOf(source, request);
+      const walks = await lastWalks(yard, request.query.take);
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
     },
   );
 
@@ -119,8 +134,9 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request) => {
-      const walks = await walksOf(yardOf(source, request), request.params.id);
-      return { walks: [...walks] } as never;
+      const yard = yardOf(source, request);
+      const walks = await walksOf(yard, request.params.id);
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
     },
   );
 };

@@ -96,21 +96,28 @@ export const refuseOthers = async (
   );
 };
 
-/** An event is counted one on from the last its device knew of: so many may have gone on elsewhere meanwhile. */
-const mostAhead = 1000;
+/** Events that were refused were counted all the same: a device may be so far ahead of what is here. */
+const mostAhead = 500;
 
-/** Events that were counted far ahead would be the last for ever. @throws Refusal bad-input */
+/**
+ * Events that were counted far ahead would be the last for ever. Each is counted one on from the last its device knew of, so whatever
+ * devices somebody has, the highest of theirs is no more than the highest of the others, and as many as are theirs.
+ * @throws Refusal bad-input
+ */
 const refuseAhead = async (
   yard: InYard,
   walkId: string,
   events: readonly WalkEvent[],
+  personId: string | null,
 ): Promise<void> => {
   const [row] = await yard.manager.query(
-    `SELECT coalesce(max(counter), 0)::int AS last FROM walk_event WHERE yard_id = $1 AND walk_id = $2`,
-    [yard.yardId, walkId],
+    `SELECT coalesce(max(counter) FILTER (WHERE person_id IS DISTINCT FROM $3), 0)::int AS others,
+            count(*) FILTER (WHERE person_id IS NOT DISTINCT FROM $3)::int AS own
+     FROM walk_event WHERE yard_id = $1 AND walk_id = $2`,
+    [yard.yardId, walkId, personId],
   );
   const last = Math.max(...events.map(({ counter }) => counter));
-  if (last <= row.last + events.length + mostAhead) return;
+  if (last <= row.others + row.own + events.length + mostAhead) return;
   throw new Refusal(
     'bad-input',
     'counter: an event is counted far ahead of this walk. Open the walk again; nothing was kept.',
@@ -137,7 +144,7 @@ export const keepEvents = async (
 ): Promise<void> => {
   const walk = await yard.findOne(Walk, { id: walkId });
   if (!walk) throw missing();
-  await refuseAhead(yard, walkId, events);
+  await refuseAhead(yard, walkId, events, personId);
   const sent = events.map((event) => ({ id: event.id, body: { walkId, event } }));
   const fresh = await firstSent(yard, 'event', sent);
   await yard.insertMissing(
@@ -205,4 +212,31 @@ export const walksOf = async (yard: InYard, unitId: string): Promise<readonly Wa
 export const lastWalks = async (yard: InYard, take: number): Promise<readonly WalkView[]> => {
   const walks = await yard.find(Walk, {}, { order: { createdAt: 'DESC', id: 'ASC' }, take });
   return (await withEvents(yard, walks)).filter(isBegun);
+};
+
+/** A walk as somebody is told of it. */
+export interface ToldWalk extends WalkView {
+  /** Whether it is theirs: a name may be another’s by now. */
+  readonly own: boolean;
+  /** The address of whoever’s it is, for whoever records. */
+  readonly account?: string;
+}
+
+/** Whose some walks are, as the caller may be told. */
+export const toldTo = async (
+  yard: InYard,
+  walks: readonly WalkView[],
+  { personId, role }: { readonly personId: string; readonly role: Role },
+): Promise<readonly ToldWalk[]> => {
+  const rows: { id: string; personId: string; email: string }[] = await yard.manager.query(
+    `SELECT w.id, p.id AS "personId", p.email FROM walk w JOIN person p ON p.id = w.person_id
+     WHERE w.yard_id = $1 AND w.id = ANY ($2)`,
+    [yard.yardId, walks.map(({ plan }) => plan.id)],
+  );
+  const owners = new Map(rows.map((row) => [row.id, row]));
+  return walks.map((walk) => {
+    const owner = owners.get(walk.plan.id);
+    const account = may(role, 'record') && owner ? { account: owner.email } : {};
+    return { ...walk, own: owner?.personId === personId, ...account };
+  });
 };

@@ -43,6 +43,7 @@ const walksHere = async (): Promise<readonly WalkView[]> =>
       plan,
       events,
       by: session.session?.person.name ?? '',
+      own: true,
       createdAt: new Date(anchor.at - anchor.elapsed).toISOString(),
     }))
     .toSorted((a, b) => b.createdAt.localeCompare(a.createdAt));
@@ -58,9 +59,7 @@ const chosen = computed(
 );
 /** A guest hears what was spoken on their own walks alone. */
 const mayHear = computed(
-  () =>
-    session.may('join-walks') ||
-    (session.may('present') && chosen.value?.by === session.session?.person.name),
+  () => session.may('join-walks') || (session.may('present') && chosen.value?.own === true),
 );
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
 
@@ -139,7 +138,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
           {{ log.done.length }} of {{ chosen.plan.points.length - log.leftOut.length }} cards in
           {{ clock(log.worked) }}
         </h2>
-        <p class="soft">{{ log.finished ? 'finished' : 'not finished' }} · {{ plannedWords }}</p>
+        <p class="soft">
+          {{ log.finished ? 'finished' : 'not finished' }} · {{ plannedWords
+          }}<template v-if="chosen.account"> · {{ chosen.by }} ({{ chosen.account }})</template>
+        </p>
         <RouterLink
           v-if="log.finished && isOfToday"
           :to="{ name: 'give', params: { walk: chosen.plan.id } }"

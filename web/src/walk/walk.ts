@@ -20,6 +20,9 @@ export interface WalkView {
   readonly by: string;
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
+  /** Whether it is one's own, and whose account gave it, as the server tells. */
+  readonly own?: boolean;
+  readonly account?: string;
   /** Milliseconds since the last of them came in. */
   readonly idle?: number;
 }
