@@ -296,7 +296,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
     other
       .locator('.row, li')
       .filter({ hasText: 'Gross weight rating' })
-      .getByText('by file')
+      .getByText('from a file')
       .first(),
   ).toBeVisible();
 

@@ -56,7 +56,10 @@ describe('a unit file', () => {
       expect(others.every((other) => other.filed)).toBe(true);
     }
     const gvwr = entryOf(record, 'specs', 'gvwr') as Entry<FieldValue>;
-    expect([whoSaid(gvwr), whoBriefly(gvwr)]).toEqual(['Bram Oake, as the file says', 'by file']);
+    expect([whoSaid(gvwr), whoBriefly(gvwr)]).toEqual([
+      'Bram Oake, as the file says',
+      'from a file',
+    ]);
     expect(readUnitFile(JSON.parse(JSON.stringify(toUnitFile(file.id, record))))).toMatchObject({
       ok: true,
     });
@@ -75,7 +78,7 @@ describe('a unit file', () => {
     expect(said('read', value)).toMatchObject({ by: 'Bo Ark', version: 2 });
     expect(said('read', value).filed).toBeUndefined();
     const beside = said('told', { kind: 'quantity', amount: 1234 });
-    expect(statementsOf(beside).map((s) => whoBriefly(s))).toEqual(['by file', 'Bo']);
+    expect(statementsOf(beside).map((s) => whoBriefly(s))).toEqual(['from a file', 'Bo']);
   });
 
   it('brings no signature, and what was tried by a technician alone', () => {

@@ -176,7 +176,7 @@ export const whoBriefly = ({
   readonly filed?: true | undefined;
 }): string => {
   const [first = by] = by.split(' ');
-  return filed ? 'by file' : first;
+  return filed ? 'from a file' : first;
 };
 
 /**

@@ -134,7 +134,7 @@ const triedWord = computed(() => {
         <span>{{ feature.label }}</span>
         <span class="small soft source">
           <EvidenceMark :how="entry?.how" bare />
-          {{ word }}{{ triedWord }}
+          {{ word }}{{ triedWord }}<template v-if="entry?.filed">, from a file</template>
         </span>
       </button>
       <div class="choice">

@@ -167,7 +167,8 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
                 :src="`/api/walks/${chosen.plan.id}/memos/${m.memo}`"
                 :aria-label="`What was said: ${m.label}`"
               />
-              <template v-if="m.mark === 'asked' && m.note && session.may('record')">
+              <template v-if="m.mark === 'asked' && m.note && session.may('record')"
+                >{{ ' ' }}
                 <RouterLink
                   v-if="isOnList(m.note)"
                   class="onward"
