@@ -25,4 +25,5 @@ export { peoplePlugin } from './plugin.ts';
 export { rules, type Access } from './rules.ts';
 export { sessionPlugin } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';
+export { accountsBehind } from './names.ts';
 export { noteOnYard } from './yard-changes.ts';

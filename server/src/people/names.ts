@@ -1,8 +1,18 @@
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { isSameName } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Membership, Person } from './entities.ts';
 import { noteOnYard } from './yard-changes.ts';
+
+/** The addresses of the accounts behind some changes, by person; a name may be another’s by now. */
+export const accountsBehind = async (
+  manager: EntityManager,
+  changes: readonly { readonly personId: string | null }[],
+): Promise<ReadonlyMap<string | null, string>> => {
+  const ids = new Set(changes.flatMap(({ personId }) => personId ?? []));
+  const people = await manager.findBy(Person, { id: In([...ids]) });
+  return new Map(people.map(({ id, email }) => [id, email]));
+};
 
 /** Two who take a name at once do so one after the other. */
 const alone = (manager: EntityManager, yardId: string): Promise<unknown> =>

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { In, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { announce } from '../database/index.ts';
 import type { Caller } from './access.ts';
-import { Person, YardChange } from './entities.ts';
+import { YardChange } from './entities.ts';
 
 /** What was done to a yard, as its history has it. */
 export interface Noted {
@@ -31,23 +31,9 @@ export const noteOnYard = async (
   await announce(manager, { yard: yardId, kind: 'people', id: yardId });
 };
 
-/** A change with the address of the account behind it, where that is there still. */
-export interface ToldChange extends YardChange {
-  readonly account: string | null;
-}
-
 /** What was changed about the yard and its people, latest first. */
-export const yardHistory = async (
+export const yardHistory = (
   manager: EntityManager,
   yardId: string,
-): Promise<readonly ToldChange[]> => {
-  const order = { at: 'DESC', id: 'ASC' } as const;
-  const changes = await manager.find(YardChange, { where: { yardId }, order, take: 200 });
-  const ids = [...new Set(changes.flatMap(({ personId }) => personId ?? []))];
-  const people = await manager.findBy(Person, { id: In(ids) });
-  const accounts = new Map(people.map(({ id, email }) => [id, email]));
-  return changes.map((change) => ({
-    ...change,
-    account: accounts.get(change.personId ?? '') ?? null,
-  }));
-};
+): Promise<readonly YardChange[]> =>
+  manager.find(YardChange, { where: { yardId }, order: { at: 'DESC', id: 'ASC' }, take: 200 });

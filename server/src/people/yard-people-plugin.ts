@@ -9,6 +9,7 @@ import {
 } from '@fair-gable/core';
 import type { App } from '../app-type.ts';
 import { callerIn } from './access.ts';
+import { accountsBehind } from './names.ts';
 import { yardHistory } from './yard-changes.ts';
 import {
   addPerson,
@@ -146,15 +147,16 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
     },
     async (request) => {
       const changes = await yardHistory(source.manager, callerIn(request).yardId);
+      const accounts = await accountsBehind(source.manager, changes);
       return {
-        changes: changes.map(({ id, what, subject, from, to, by, account, at }) => ({
+        changes: changes.map(({ id, what, subject, from, to, by, personId, at }) => ({
           id,
           what,
           subject,
           from,
           to,
           by,
-          account,
+          account: accounts.get(personId) ?? null,
           at: at.toISOString(),
         })),
       };

@@ -1,7 +1,6 @@
-import { In } from 'typeorm';
 import type { HistoryRow } from '@fair-gable/core';
 import type { InYard } from '../database/index.ts';
-import { Person } from '../people/index.ts';
+import { accountsBehind } from '../people/index.ts';
 import { noSuchUnit } from './read.ts';
 import { RecordChange, Unit } from './entities.ts';
 
@@ -13,7 +12,7 @@ export interface HistoryQuery {
   readonly limit: number;
 }
 
-type Accounts = ReadonlyMap<string, string>;
+type Accounts = ReadonlyMap<string | null, string>;
 
 const toRow = (change: RecordChange, accounts: Accounts): HistoryRow => ({
   id: change.id,
@@ -25,16 +24,9 @@ const toRow = (change: RecordChange, accounts: Accounts): HistoryRow => ({
   how: change.how,
   ...(change.beside ? { beside: true } : {}),
   by: change.by,
-  account: accounts.get(change.personId ?? ''),
+  account: accounts.get(change.personId),
   at: change.at.toISOString(),
 });
-
-/** The addresses of whoever made some changes. */
-const accountsOf = async (yard: InYard, changes: readonly RecordChange[]): Promise<Accounts> => {
-  const ids = changes.flatMap(({ personId }) => personId ?? []);
-  const people = await yard.manager.findBy(Person, { id: In([...new Set(ids)]) });
-  return new Map(people.map(({ id, email }) => [id, email]));
-};
 
 /** Pages never overlap: a row is older by its time, then by the field's version, then by its id. */
 const older = `(c.at, coalesce(c.version, 0), c.id) <
@@ -69,6 +61,8 @@ export const historyOf = async (
   if (key) rows.andWhere('c.key = :key', { key });
   if (before) rows.andWhere(older, { before });
   const changes = await rows.getMany();
-  const accounts: Accounts = tellsAccounts ? await accountsOf(yard, changes) : new Map();
+  const accounts: Accounts = tellsAccounts
+    ? await accountsBehind(yard.manager, changes)
+    : new Map();
   return changes.map((change) => toRow(change, accounts));
 };

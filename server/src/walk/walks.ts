@@ -9,7 +9,7 @@ import {
   type WalkPlan,
 } from '@fair-gable/core';
 import { announce, firstSent, isFirst, type InYard } from '../database/index.ts';
-import { Person } from '../people/index.ts';
+import { accountsBehind, Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Unit } from '../record/index.ts';
 import { Walk, WalkEventRow } from './entities.ts';
@@ -17,6 +17,8 @@ import { Walk, WalkEventRow } from './entities.ts';
 export interface WalkView {
   readonly plan: WalkPlan;
   readonly by: string;
+  /** Whose it is, while they are known. */
+  readonly personId: string | null;
   readonly createdAt: string;
   readonly events: readonly WalkEvent[];
   /** Milliseconds since the last of them came in: where its clock stands now. */
@@ -49,6 +51,7 @@ const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
     ...(walk.about ? { about: walk.about } : {}),
   },
   by: walk.by,
+  personId: walk.personId,
   createdAt: walk.createdAt.toISOString(),
   events: events.map(toEvent),
 });
@@ -215,7 +218,7 @@ export const lastWalks = async (yard: InYard, take: number): Promise<readonly Wa
 };
 
 /** A walk as somebody is told of it. */
-export interface ToldWalk extends WalkView {
+export interface ToldWalk extends Omit<WalkView, 'personId'> {
   /** Whether it is theirs: a name may be another’s by now. */
   readonly own: boolean;
   /** The address of whoever’s it is, for whoever records. */
@@ -228,15 +231,9 @@ export const toldTo = async (
   walks: readonly WalkView[],
   { personId, role }: { readonly personId: string; readonly role: Role },
 ): Promise<readonly ToldWalk[]> => {
-  const rows: { id: string; personId: string; email: string }[] = await yard.manager.query(
-    `SELECT w.id, p.id AS "personId", p.email FROM walk w JOIN person p ON p.id = w.person_id
-     WHERE w.yard_id = $1 AND w.id = ANY ($2)`,
-    [yard.yardId, walks.map(({ plan }) => plan.id)],
-  );
-  const owners = new Map(rows.map((row) => [row.id, row]));
-  return walks.map((walk) => {
-    const owner = owners.get(walk.plan.id);
-    const account = may(role, 'record') && owner ? { account: owner.email } : {};
-    return { ...walk, own: owner?.personId === personId, ...account };
+  const accounts = may(role, 'record') ? await accountsBehind(yard.manager, walks) : undefined;
+  return walks.map(({ personId: owner, ...walk }) => {
+    const account = accounts?.get(owner);
+    return { ...walk, own: owner === personId, ...(account ? { account } : {}) };
   });
 };
