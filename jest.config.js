@@ -25,5 +25,10 @@ const project = (name, extra = {}) => ({
 // A machine that does other things beside is slow, not wrong: nothing here is a timed test.
 export default {
   testTimeout: 30_000,
-  projects: [project('core'), project('server'), project('web'), project('tools')],
+  projects: [
+    project('core'),
+    project('server', { globalSetup: '<rootDir>/test/each-run.mjs' }),
+    project('web'),
+    project('tools'),
+  ],
 };

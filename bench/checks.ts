@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+import { browser as browserPath } from '../tools/lib/setup.mjs';
 import { build } from 'vite';
 import { readUnitFile, type UnitRecord } from '@fair-gable/core';
 import { frame, slowed } from './phone.ts';
@@ -39,7 +40,7 @@ const row = (what: string, ms: number): string =>
 export const benchChecks = async (): Promise<void> => {
   const ground = mkdtempSync(join(tmpdir(), 'fair-gable-bench-'));
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath,
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {

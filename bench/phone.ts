@@ -1,5 +1,6 @@
 // A phone of a benchmark's own: the demo yard in Chromium, somebody signed in, and what a page works for something.
 import { chromium, type Page } from '@playwright/test';
+import { browser as browserPath } from '../tools/lib/setup.mjs';
 import { openGround, type Ground } from './ground.ts';
 
 export interface Phone {
@@ -11,7 +12,7 @@ export interface Phone {
 export const openPhone = async (): Promise<Phone> => {
   const ground = await openGround();
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath,
     args: ['--no-sandbox', '--disable-gpu'],
   });
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });

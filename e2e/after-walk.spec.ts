@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, signIn, typeInto } from './yard.ts';
+import {
+  demo,
+  desk,
+  expectSound,
+  openUnit,
+  phone,
+  shellKept,
+  signIn,
+  typeInto,
+  withShell,
+} from './yard.ts';
 
 const toPlan = async (page: Page, unit: string): Promise<void> => {
   await openUnit(page, unit);
@@ -80,7 +90,6 @@ test('a number that changes while one presents is the new one, on the card and b
 }) => {
   await page.setViewportSize(phone);
   await signIn(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await begin(page, 'TQ-0411');
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: /A screen for the buyer/ }).click();
@@ -148,83 +157,87 @@ test('a number that changes while one presents is the new one, on the card and b
   await maren.context().close();
 });
 
-test('what was asked, spoken and promised becomes follow-ups and a message, without a network till the end', async ({
-  page,
-}) => {
-  await page.setViewportSize(phone);
-  await signIn(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await begin(page, 'TQ-0403');
-  await page.context().setOffline(true);
-  await page.getByRole('button', { name: 'Liked' }).click();
-  await said(page).click();
-  await page.getByRole('button', { name: 'Promise' }).click();
-  await page.getByRole('button', { name: /Say it instead/ }).click();
-  await expect(page.getByRole('button', { name: /^Stop at 0:0[1-9]/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Stop at/ }).click();
-  await expect(page.locator('audio')).toBeVisible();
-  await typeInto(page.getByLabel('In a few words'), 'send the manual');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await said(page).click();
-  await page.getByRole('button', { name: 'Finish', exact: true }).click();
-  await page.context().setOffline(false);
-  await page.setViewportSize(desk);
-  await expect(page.getByText(/^From this walk: .*send the manual/)).toBeVisible({
-    timeout: 30_000,
+test.describe('without a network', () => {
+  test.use(withShell);
+
+  test('what was asked, spoken and promised becomes follow-ups and a message, without a network till the end', async ({
+    page,
+  }) => {
+    await page.setViewportSize(phone);
+    await signIn(page);
+    await shellKept(page);
+    await begin(page, 'TQ-0403');
+    await page.context().setOffline(true);
+    await page.getByRole('button', { name: 'Liked' }).click();
+    await said(page).click();
+    await page.getByRole('button', { name: 'Promise' }).click();
+    await page.getByRole('button', { name: /Say it instead/ }).click();
+    await expect(page.getByRole('button', { name: /^Stop at 0:0[1-9]/ })).toBeVisible();
+    await page.getByRole('button', { name: /^Stop at/ }).click();
+    await expect(page.locator('audio')).toBeVisible();
+    await typeInto(page.getByLabel('In a few words'), 'send the manual');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await said(page).click();
+    await page.getByRole('button', { name: 'Finish', exact: true }).click();
+    await page.context().setOffline(false);
+    await page.setViewportSize(desk);
+    await expect(page.getByText(/^From this walk: .*send the manual/)).toBeVisible({
+      timeout: 30_000,
+    });
+    // What was said into the phone is heard here.
+    const memo = page.locator('[data-part="marks"] audio');
+    await expect
+      .poll(
+        async () => (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
+        {
+          timeout: 30_000,
+        },
+      )
+      .toBe(200);
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
+    await expect(followUp).toHaveCount(1);
+    await typeInto(page.getByLabel(/^Due:/), '2030-01-02');
+    await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
+
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('alert')).toContainText('Name');
+    await typeInto(page.getByLabel('Name', { exact: true }), 'Asa Fenn');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('alert')).toContainText('E-mail or phone');
+    await typeInto(page.getByLabel('E-mail'), 'asa@harbour.example');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Draft a message' }).click();
+    const text = page.getByLabel('Message', { exact: true });
+    await expect(text).toHaveValue(/^Hello Asa Fenn,/);
+    await expect(text).toHaveValue(/By 2 Jan 2030: .*send the manual/);
+    await expect(text).not.toHaveValue(/price/);
+    await page.getByText('With the asking price').click();
+    await expect(text).toHaveValue(/asking price/);
+    await page.getByText('With the asking price').click();
+    await expectSound(page, 'after a walk');
+    await page.getByRole('button', { name: 'Send it to asa@harbour.example' }).click();
+    await expect(page.getByText('Handed to the mail for asa@harbour.example.')).toBeVisible();
+
+    await page.goto(demo('/walks'));
+    await expect(page.getByText('send the manual').first()).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Over \d+ walks/ })).toBeVisible();
+    await expectSound(page, 'walks');
+
+    // They ask to be forgotten.
+    const context = await page.context().browser()?.newContext({ viewport: desk });
+    const maren = await context!.newPage();
+    await signIn(maren, 'maren');
+    await maren.goto(demo('/settings'));
+    const buyers = maren.getByRole('region', { name: 'Buyers' });
+    const asa = buyers.getByRole('listitem').filter({ hasText: 'Asa Fenn' });
+    const file = maren.waitForEvent('download');
+    await asa.getByRole('button', { name: 'Save what is kept' }).click();
+    expect((await file).suggestedFilename()).toBe('what-we-keep-of-asa-fenn.json');
+    await asa.getByRole('button', { name: 'Forget…' }).click();
+    await asa.getByRole('button', { name: 'Forget Asa Fenn' }).click();
+    await expect(asa).toHaveCount(0);
+    await expect(maren.getByText('a buyer was forgotten').first()).toBeVisible();
+    await context!.close();
   });
-  // What was said into the phone is heard here.
-  const memo = page.locator('[data-part="marks"] audio');
-  await expect
-    .poll(
-      async () => (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
-      {
-        timeout: 30_000,
-      },
-    )
-    .toBe(200);
-  await page.getByRole('button', { name: 'Put it on the list' }).click();
-  const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
-  await expect(followUp).toHaveCount(1);
-  await typeInto(page.getByLabel(/^Due:/), '2030-01-02');
-  await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
-
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('alert')).toContainText('Name');
-  await typeInto(page.getByLabel('Name', { exact: true }), 'Asa Fenn');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('alert')).toContainText('E-mail or phone');
-  await typeInto(page.getByLabel('E-mail'), 'asa@harbour.example');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('button', { name: 'Draft a message' }).click();
-  const text = page.getByLabel('Message', { exact: true });
-  await expect(text).toHaveValue(/^Hello Asa Fenn,/);
-  await expect(text).toHaveValue(/By 2 Jan 2030: .*send the manual/);
-  await expect(text).not.toHaveValue(/price/);
-  await page.getByText('With the asking price').click();
-  await expect(text).toHaveValue(/asking price/);
-  await page.getByText('With the asking price').click();
-  await expectSound(page, 'after a walk');
-  await page.getByRole('button', { name: 'Send it to asa@harbour.example' }).click();
-  await expect(page.getByText('Handed to the mail for asa@harbour.example.')).toBeVisible();
-
-  await page.goto(demo('/walks'));
-  await expect(page.getByText('send the manual').first()).toBeVisible();
-  await expect(page.getByRole('heading', { name: /^Over \d+ walks/ })).toBeVisible();
-  await expectSound(page, 'walks');
-
-  // They ask to be forgotten.
-  const context = await page.context().browser()?.newContext({ viewport: desk });
-  const maren = await context!.newPage();
-  await signIn(maren, 'maren');
-  await maren.goto(demo('/settings'));
-  const buyers = maren.getByRole('region', { name: 'Buyers' });
-  const asa = buyers.getByRole('listitem').filter({ hasText: 'Asa Fenn' });
-  const file = maren.waitForEvent('download');
-  await asa.getByRole('button', { name: 'Save what is kept' }).click();
-  expect((await file).suggestedFilename()).toBe('what-we-keep-of-asa-fenn.json');
-  await asa.getByRole('button', { name: 'Forget…' }).click();
-  await asa.getByRole('button', { name: 'Forget Asa Fenn' }).click();
-  await expect(asa).toHaveCount(0);
-  await expect(maren.getByText('a buyer was forgotten').first()).toBeVisible();
-  await context!.close();
 });

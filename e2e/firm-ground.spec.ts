@@ -8,8 +8,10 @@ import {
   openUnit,
   phone,
   row,
+  shellKept,
   signIn,
   typeInto,
+  withShell,
 } from './yard.ts';
 
 /** Another browser, signed in as somebody. */
@@ -64,56 +66,60 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   await bram.context().close();
 });
 
-test('without a network the record goes on; it is sent when it is back', async ({ page }) => {
-  await page.setViewportSize(phone);
-  await signIn(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await openUnit(page, 'TQ-0365');
-  await page.goto(page.url().replace(/record.*/, 'record/hitch'));
-  await expect(row(page, 'powerJack')).toBeVisible();
-  await page.context().setOffline(true);
-  await row(page, 'powerJack').getByRole('button', { name: 'standard' }).click();
-  await expect(page.getByText('1 not sent yet')).toBeVisible();
-  await page.goto(page.url().replace(/record.*/, 'record/labels'));
-  await enter(page, 'hitchWeight', '612 lb', 'Measured');
-  await expect(page.getByText('2 not sent yet')).toBeVisible();
-  await page.reload();
-  await expect(row(page, 'hitchWeight')).toContainText('612');
-  await page.getByText('2 not sent yet').click();
-  await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
-  await expect(page.getByRole('listitem')).toHaveCount(2);
-  await expect(page.getByText('Hitch weight, as built: 612 lb')).toBeVisible();
-  await expectSound(page, 'unsent');
-  await page.context().setOffline(false);
-  await expect(page.getByText('Everything you did here is on the server')).toBeVisible({
-    timeout: 15_000,
-  });
-  await saved(page);
-});
+test.describe('without a network', () => {
+  test.use(withShell);
 
-test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
-  await signIn(page, 'bram');
-  await openUnit(page, 'TQ-0365');
-  await goTo(page, /^11 Label panel/);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await page.context().setOffline(true);
-  await enter(page, 'ccc', '2,222 lb', 'Read');
-  const elsewhere = await another(browser, 'bram');
-  await elsewhere.goto(demo('/settings'));
-  await elsewhere
-    .getByRole('button', { name: /^Sign (it out|out everywhere else)/ })
-    .last()
-    .click();
-  await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
-  await page.context().setOffline(false);
-  // Nothing of the yard stays on a screen that nobody is signed in at.
-  await expect(page).toHaveURL(/sign-in\?then=/);
-  await typeInto(page.getByLabel('E-mail'), 'bram@thornquay.example');
-  await typeInto(page.getByLabel('Password'), 'spring-ferry-22');
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(row(page, 'ccc')).toContainText('2,222');
-  await saved(page);
-  await elsewhere.context().close();
+  test('the record goes on; it is sent when it is back', async ({ page }) => {
+    await page.setViewportSize(phone);
+    await signIn(page);
+    await shellKept(page);
+    await openUnit(page, 'TQ-0365');
+    await page.goto(page.url().replace(/record.*/, 'record/hitch'));
+    await expect(row(page, 'powerJack')).toBeVisible();
+    await page.context().setOffline(true);
+    await row(page, 'powerJack').getByRole('button', { name: 'standard' }).click();
+    await expect(page.getByText('1 not sent yet')).toBeVisible();
+    await page.goto(page.url().replace(/record.*/, 'record/labels'));
+    await enter(page, 'hitchWeight', '612 lb', 'Measured');
+    await expect(page.getByText('2 not sent yet')).toBeVisible();
+    await page.reload();
+    await expect(row(page, 'hitchWeight')).toContainText('612');
+    await page.getByText('2 not sent yet').click();
+    await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
+    await expect(page.getByRole('listitem')).toHaveCount(2);
+    await expect(page.getByText('Hitch weight, as built: 612 lb')).toBeVisible();
+    await expectSound(page, 'unsent');
+    await page.context().setOffline(false);
+    await expect(page.getByText('Everything you did here is on the server')).toBeVisible({
+      timeout: 15_000,
+    });
+    await saved(page);
+  });
+
+  test('a lapsed sign-in loses nothing', async ({ page, browser }) => {
+    await signIn(page, 'bram');
+    await openUnit(page, 'TQ-0365');
+    await goTo(page, /^11 Label panel/);
+    await shellKept(page);
+    await page.context().setOffline(true);
+    await enter(page, 'ccc', '2,222 lb', 'Read');
+    const elsewhere = await another(browser, 'bram');
+    await elsewhere.goto(demo('/settings'));
+    await elsewhere
+      .getByRole('button', { name: /^Sign (it out|out everywhere else)/ })
+      .last()
+      .click();
+    await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
+    await page.context().setOffline(false);
+    // Nothing of the yard stays on a screen that nobody is signed in at.
+    await expect(page).toHaveURL(/sign-in\?then=/);
+    await typeInto(page.getByLabel('E-mail'), 'bram@thornquay.example');
+    await typeInto(page.getByLabel('Password'), 'spring-ferry-22');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(row(page, 'ccc')).toContainText('2,222');
+    await saved(page);
+    await elsewhere.context().close();
+  });
 });
 
 test('a value’s history stands beside it, and a unit’s on its page; any change can be put back', async ({
@@ -190,26 +196,6 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   await expect(petra).toHaveCount(0);
   await maren.context().close();
 });
-
-for (const mode of ['dark', 'sunlight']) {
-  test(`every view is sound in the ${mode} mode`, async ({ page }) => {
-    await signIn(page);
-    await openUnit(page, 'TQ-0417');
-    const record = page.url();
-    await page.evaluate((m) => localStorage.setItem('fair-gable-mode', m), mode);
-    for (const place of ['record/labels', 'record/hitch', 'walk', 'history']) {
-      await page.goto(record.replace(/record.*/, place));
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await expectSound(page, `${place}, ${mode}`);
-    }
-    await page.goto(demo('/walks'));
-    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
-    await expectSound(page, `walks, ${mode}`);
-    await page.goto(demo('/yard'));
-    await expect(page.getByRole('link', { name: /Outline of/ }).first()).toBeVisible();
-    await expectSound(page, `yard, ${mode}`);
-  });
-}
 
 test('a guest presenter sees no price, changes nothing, and gives a walk that operates nothing', async ({
   page,

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, inUnit, signIn, typeInto } from './yard.ts';
+import { demo, desk, inUnit, shellKept, signIn, typeInto, withShell } from './yard.ts';
+
+test.use(withShell);
 
 /** All that a browser keeps of this address, as one text; what is under somebody’s own key is listed apart. */
 const leftBehind = (page: Page) =>
@@ -106,7 +108,7 @@ for (const { how, out } of ways) {
     await page.setViewportSize(desk);
     // Whoever is taken off is of no use to the journeys after this one.
     await signIn(page, how.startsWith('being taken') ? 'ivo' : 'ines');
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await shellKept(page);
     if (how.startsWith('being taken')) await page.goto(demo('/yard'));
     else await lookRound(page);
     await out(page);

@@ -1,11 +1,13 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, signIn, walkSent } from './yard.ts';
+import { demo, openUnit, phone, shellKept, signIn, walkSent, withShell } from './yard.ts';
+
+test.use(withShell);
 
 /** Begins a walk of a unit on a phone; its address. */
 const begin = async (page: Page, unit: string): Promise<string> => {
   await page.setViewportSize(phone);
   await signIn(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await shellKept(page);
   await openUnit(page, unit);
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByRole('button', { name: 'Start the walk' }).click();

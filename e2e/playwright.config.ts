@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browser } from '../tools/lib/setup.mjs';
 
 export default defineConfig({
   testDir: '.',
@@ -15,11 +16,13 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
+    // Keeping the shell costs each test a second: only those keep it that go without a network (`withShell`).
+    serviceWorkers: 'block',
     // Colours are looked at when they have arrived, not on their way.
     contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browser,
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, expectSound, openUnit, signIn, unitsInDemo, typeInto } from './yard.ts';
+import { demo, expectSound, openUnit, signIn, typeInto, unitsInDemo } from './yard.ts';
 
 const list = [
   'Stock #,Series,Plan,Dry Weight,Colour of the roof',

@@ -11,10 +11,12 @@ import {
   openUnit,
   phone,
   row,
+  shellKept,
   signIn,
+  typeInto,
   unitsInDemo,
   walkSent,
-  typeInto,
+  withShell,
 } from './yard.ts';
 
 /** The whole way, as one would go it: record, check, take in, walk, log, file. */
@@ -119,142 +121,148 @@ const planned = async (page: Page): Promise<void> => {
   await expect(page.locator('.sum.busy')).toHaveCount(0);
 };
 
-test('a walk is planned, given on a phone with the network cut in the middle, and logged', async ({
-  page,
-  context,
-}) => {
-  await signIn(page);
-  await openUnit(page, 'TQ-0417');
-  await page.getByRole('link', { name: 'Walk', exact: true }).click();
-  await typeInto(page.getByLabel('Minutes the buyer has'), '10');
-  await page.getByLabel('Minutes the buyer has').press('Tab');
-  await expect(page.getByText(/2\d cards, about 8 min/)).toBeVisible();
-  // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
-  for (const sentence of [
-    /2 × 30 lb of propane/,
-    /^The coupler drops over/,
-    /^Your safety chains cross/,
-    /unhitched, this breakaway cable/,
-    /^The tongue jack’s electric/,
-    /^The house battery is/,
-    /^Turn this battery disconnect/,
-    /47 gal of fresh/,
-    /^The gray tank/,
-  ]) {
+test.describe('without a network', () => {
+  test.use(withShell);
+
+  test('a walk is planned, given on a phone with the network cut in the middle, and logged', async ({
+    page,
+    context,
+  }) => {
+    await signIn(page);
+    await openUnit(page, 'TQ-0417');
+    await page.getByRole('link', { name: 'Walk', exact: true }).click();
+    await typeInto(page.getByLabel('Minutes the buyer has'), '10');
+    await page.getByLabel('Minutes the buyer has').press('Tab');
+    await expect(page.getByText(/2\d cards, about 8 min/)).toBeVisible();
+    // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
+    for (const sentence of [
+      /2 × 30 lb of propane/,
+      /^The coupler drops over/,
+      /^Your safety chains cross/,
+      /unhitched, this breakaway cable/,
+      /^The tongue jack’s electric/,
+      /^The house battery is/,
+      /^Turn this battery disconnect/,
+      /47 gal of fresh/,
+      /^The gray tank/,
+    ]) {
+      await planned(page);
+      const card = page.getByRole('checkbox', { name: sentence });
+      if (!(await card.isChecked())) await card.click();
+      await expect(card).toBeChecked();
+    }
+    // What else there is at the hitch is taken out, so that the walk goes from one of these to the next.
+    for (const sentence of [
+      /^One seven-way plug/,
+      /^The plug parks/,
+      /^This tongue jack lifts/,
+      /^If the battery’s dead/,
+      /^There’s a light at the hitch/,
+      /^The battery box vents/,
+    ]) {
+      await planned(page);
+      const card = page.getByRole('checkbox', { name: sentence });
+      if (await card.isChecked()) await card.click();
+      await expect(card).not.toBeChecked();
+    }
     await planned(page);
-    const card = page.getByRole('checkbox', { name: sentence });
-    if (!(await card.isChecked())) await card.click();
-    await expect(card).toBeChecked();
-  }
-  // What else there is at the hitch is taken out, so that the walk goes from one of these to the next.
-  for (const sentence of [
-    /^One seven-way plug/,
-    /^The plug parks/,
-    /^This tongue jack lifts/,
-    /^If the battery’s dead/,
-    /^There’s a light at the hitch/,
-    /^The battery box vents/,
-  ]) {
-    await planned(page);
-    const card = page.getByRole('checkbox', { name: sentence });
-    if (await card.isChecked()) await card.click();
-    await expect(card).not.toBeChecked();
-  }
-  await planned(page);
-  const cap = page.getByRole('checkbox', { name: /^This cover keeps weather off/ });
-  if (!(await cap.isChecked())) await cap.click();
-  await expect(cap).toBeChecked();
-  await cap.click();
-  await expect(cap).not.toBeChecked();
-  await expect(page.getByText('taken out by you').first()).toBeVisible();
-  await expect(page.getByRole('heading', { name: /^Get ready/ })).toBeVisible();
-  // The shell must be on the device before the network goes.
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    const cap = page.getByRole('checkbox', { name: /^This cover keeps weather off/ });
+    if (!(await cap.isChecked())) await cap.click();
+    await expect(cap).toBeChecked();
+    await cap.click();
+    await expect(cap).not.toBeChecked();
+    await expect(page.getByText('taken out by you').first()).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Get ready/ })).toBeVisible();
+    // The shell must be on the device before the network goes.
+    await shellKept(page);
 
-  await page.setViewportSize(phone);
-  await page.getByRole('button', { name: 'Start the walk' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const card = page.getByRole('article').getByRole('heading');
-  const said = page.getByRole('button', { name: /^Said/ });
-  const shown = page.getByRole('button', { name: 'Shown', exact: true });
-  const later = page.getByRole('button', { name: 'Later', exact: true });
+    await page.setViewportSize(phone);
+    await page.getByRole('button', { name: 'Start the walk' }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const card = page.getByRole('article').getByRole('heading');
+    const said = page.getByRole('button', { name: /^Said/ });
+    const shown = page.getByRole('button', { name: 'Shown', exact: true });
+    const later = page.getByRole('button', { name: 'Later', exact: true });
 
-  await expect(card).toHaveText('You’ve got 2 × 30 lb of propane.');
-  await expect(page.getByText('Lift the access lid')).toBeVisible();
-  await expect(page.getByText(/Smell of gas/)).toBeVisible();
-  await expectSound(page, 'card');
-  await said.click();
-  await expect(card).toContainText('coupler');
-  await shown.click();
-  await later.click();
-  await expect(card).toContainText('sets the trailer’s brakes');
+    await expect(card).toHaveText('You’ve got 2 × 30 lb of propane.');
+    await expect(page.getByText('Lift the access lid')).toBeVisible();
+    await expect(page.getByText(/Smell of gas/)).toBeVisible();
+    await expectSound(page, 'card');
+    await said.click();
+    await expect(card).toContainText('coupler');
+    await shown.click();
+    await later.click();
+    await expect(card).toContainText('sets the trailer’s brakes');
 
-  await walkSent(page);
-  await context.setOffline(true);
-  await said.click();
-  await expect(card).toContainText('up and down with a switch');
-  await page.getByRole('button', { name: 'Asked' }).click();
-  await typeInto(page.getByLabel('In a few words, if you like'), 'How much does it lift?');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await shown.click();
-  await said.click();
-  // What was tapped is on the device once the next card is there and its count stands.
-  await expect(card).toContainText('nothing drains the battery');
-  await expect(page.getByText(/4 not sent/)).toBeVisible();
-  // The tab is closed and opened again with no network: nothing is lost.
-  await page.reload();
-  await expect(card).toContainText('nothing drains the battery');
-  await expect(page.getByText(/4 not sent/)).toBeVisible();
-  await expect(page.getByText(/card 6 of \d+/)).toBeVisible();
-  await context.setOffline(false);
-  await walkSent(page);
+    await walkSent(page);
+    await context.setOffline(true);
+    await said.click();
+    await expect(card).toContainText('up and down with a switch');
+    await page.getByRole('button', { name: 'Asked' }).click();
+    await typeInto(page.getByLabel('In a few words, if you like'), 'How much does it lift?');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await shown.click();
+    await said.click();
+    // What was tapped is on the device once the next card is there and its count stands.
+    await expect(card).toContainText('nothing drains the battery');
+    await expect(page.getByText(/4 not sent/)).toBeVisible();
+    // The tab is closed and opened again with no network: nothing is lost.
+    await page.reload();
+    await expect(card).toContainText('nothing drains the battery');
+    await expect(page.getByText(/4 not sent/)).toBeVisible();
+    await expect(page.getByText(/card 6 of \d+/)).toBeVisible();
+    await context.setOffline(false);
+    await walkSent(page);
 
-  await said.click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(card).toContainText('nothing drains the battery');
+    await said.click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(card).toContainText('nothing drains the battery');
 
-  await page.getByRole('button', { name: 'Jump to…' }).click();
-  await page.getByRole('button', { name: /^10 Utilities/ }).click();
-  await expect(card).toContainText('47 gal of fresh');
-  await expect(page.getByRole('status')).toContainText('Fenlark');
-  await said.click();
-  await expect(page.getByText('do not say')).toBeVisible();
-  await page.getByRole('button', { name: /missed so far/ }).click();
-  await expect(page.getByRole('button', { name: /Safety chains.*come-back pile/s })).toBeVisible();
-  await page.getByRole('button', { name: /Safety chains/ }).click();
-  await expect(card).toContainText('cross under here');
-  await said.click();
+    await page.getByRole('button', { name: 'Jump to…' }).click();
+    await page.getByRole('button', { name: /^10 Utilities/ }).click();
+    await expect(card).toContainText('47 gal of fresh');
+    await expect(page.getByRole('status')).toContainText('Fenlark');
+    await said.click();
+    await expect(page.getByText('do not say')).toBeVisible();
+    await page.getByRole('button', { name: /missed so far/ }).click();
+    await expect(
+      page.getByRole('button', { name: /Safety chains.*come-back pile/s }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /Safety chains/ }).click();
+    await expect(card).toContainText('cross under here');
+    await said.click();
 
-  await page.getByRole('button', { name: 'Pause' }).click();
-  // The clock stands still once the pause is written, not when the finger lifts.
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
-  const stopped = await page.locator('[data-clock]').innerText();
-  await page.waitForTimeout(1500);
-  expect(await page.locator('[data-clock]').innerText()).toBe(stopped);
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.locator('[data-clock]')).not.toHaveText(stopped, { timeout: 5000 });
+    await page.getByRole('button', { name: 'Pause' }).click();
+    // The clock stands still once the pause is written, not when the finger lifts.
+    await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+    const stopped = await page.locator('[data-clock]').innerText();
+    await page.waitForTimeout(1500);
+    expect(await page.locator('[data-clock]').innerText()).toBe(stopped);
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.locator('[data-clock]')).not.toHaveText(stopped, { timeout: 5000 });
 
-  await page.getByRole('button', { name: 'Finish', exact: true }).click();
-  await expect(page.getByRole('heading', { name: /7 of \d+ cards in 0:\d\d/ })).toBeVisible();
-  await expectSound(page, 'log on the phone');
-  await page.setViewportSize(desk);
-  const part = (name: string) => page.locator(`[data-part="${name}"]`);
-  await expect(part('done')).toContainText('You’ve got 2 × 30 lb of propane.');
-  await expect(part('done').getByRole('listitem')).toHaveCount(7);
-  await expect(part('missed')).toContainText('Battery disconnect');
-  await expect(part('missed')).not.toContainText('Safety chains');
-  await expect(part('marks')).toContainText('asked');
-  await expect(part('marks')).toContainText('Power tongue jack: “How much does it lift?”');
-  await part('marks').getByRole('button', { name: 'Put it on the open questions' }).click();
-  await part('marks').getByRole('link', { name: 'on the open questions' }).click();
-  await expect(page.getByRole('button', { name: /How much does it lift\?/ })).toBeVisible();
-  await page.goBack();
-  await expect(
-    part('done')
-      .getByText(/^0:\d\d$/)
-      .first(),
-  ).toBeVisible();
-  await expect(page.getByText('finished · 10 minutes planned')).toBeVisible();
+    await page.getByRole('button', { name: 'Finish', exact: true }).click();
+    await expect(page.getByRole('heading', { name: /7 of \d+ cards in 0:\d\d/ })).toBeVisible();
+    await expectSound(page, 'log on the phone');
+    await page.setViewportSize(desk);
+    const part = (name: string) => page.locator(`[data-part="${name}"]`);
+    await expect(part('done')).toContainText('You’ve got 2 × 30 lb of propane.');
+    await expect(part('done').getByRole('listitem')).toHaveCount(7);
+    await expect(part('missed')).toContainText('Battery disconnect');
+    await expect(part('missed')).not.toContainText('Safety chains');
+    await expect(part('marks')).toContainText('asked');
+    await expect(part('marks')).toContainText('Power tongue jack: “How much does it lift?”');
+    await part('marks').getByRole('button', { name: 'Put it on the open questions' }).click();
+    await part('marks').getByRole('link', { name: 'on the open questions' }).click();
+    await expect(page.getByRole('button', { name: /How much does it lift\?/ })).toBeVisible();
+    await page.goBack();
+    await expect(
+      part('done')
+        .getByText(/^0:\d\d$/)
+        .first(),
+    ).toBeVisible();
+    await expect(page.getByText('finished · 10 minutes planned')).toBeVisible();
+  });
 });
 
 test('the unit leaves as a file, and comes into an empty yard as the same unit', async ({

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, desk, phone, signIn, typeInto, inUnit, recordOf } from './yard.ts';
+import { demo, desk, inUnit, phone, recordOf, signIn, typeInto } from './yard.ts';
 
 /** What is kept is what was meant: by whom it is known, whose label it is, in whose units it was typed. */
 test('a tap on what the sheet says is known by the sheet, not measured', async ({ page }) => {

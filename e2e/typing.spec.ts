@@ -3,14 +3,14 @@ import {
   demo,
   desk,
   goTo,
+  idOf,
+  inUnit,
   openUnit,
   phone,
+  recordOf,
   row,
   signIn,
   typeInto,
-  idOf,
-  inUnit,
-  recordOf,
 } from './yard.ts';
 
 /** Key by key: every key does what it says, and nothing that was typed is lost. */

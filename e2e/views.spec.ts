@@ -1,41 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, desk, expectSound, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
-
-for (const [name, size] of Object.entries({ desk, phone })) {
-  test(`every view is sound at the ${name}`, async ({ page }) => {
-    await page.setViewportSize(size);
-    await page.goto(demo('/sign-in'));
-    await expectSound(page, 'sign-in');
-    await signIn(page);
-    await expectSound(page, 'yard');
-    await openUnit(page, 'TQ-0365');
-    await expectSound(page, 'record');
-    const record = page.url();
-    await page.goto(record.replace(/record.*/, 'record/labels'));
-    await row(page, 'ccc').getByRole('button').first().click();
-    await expect(row(page, 'ccc').getByText('How is it known?')).toBeVisible();
-    await expectSound(page, 'record, field open');
-    await page.goto(record.replace(/record.*/, 'record/utilities'));
-    await row(page, 'shoreInlet')
-      .getByRole('button', { name: /Shore-power inlet/ })
-      .click();
-    await expect(row(page, 'shoreInlet').getByText('Back from the coupler')).toBeVisible();
-    await expectSound(page, 'record, feature open');
-    await page.goto(record.replace(/record.*/, 'walk'));
-    await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
-    await expectSound(page, 'plan');
-    await page.goto(record.replace(/record.*/, 'log'));
-    await expect(page.getByText('No walk was given here yet')).toBeVisible();
-    await expectSound(page, 'empty log');
-    await page.goto(demo('/walks'));
-    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
-    await expectSound(page, 'walks');
-    await page.goto(demo('/yard/take-in'));
-    await typeInto(page.getByLabel('Width', { exact: true }), '7 cubits');
-    await typeInto(page.getByLabel('Propane cylinders'), '230');
-    await expectSound(page, 'take in');
-  });
-}
+import { demo, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
 
 test('the keyboard walks round the outline and sets states', async ({ page }) => {
   await signIn(page);

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, signIn, walkSent, typeInto } from './yard.ts';
+import { demo, openUnit, phone, shellKept, signIn, typeInto, walkSent, withShell } from './yard.ts';
+
+test.use(withShell);
 
 /** Begins a walk of a unit on a phone, all of it sent; the walk's id. */
 const begin = async (
@@ -9,7 +11,7 @@ const begin = async (
 ): Promise<string> => {
   await page.setViewportSize(phone);
   await signIn(page, name);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await shellKept(page);
   await openUnit(page, unit);
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByRole('button', { name: 'Start the walk' }).click();

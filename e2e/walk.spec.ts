@@ -1,5 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, expectSound, openUnit, phone, signIn, walkSent, typeInto } from './yard.ts';
+import {
+  demo,
+  desk,
+  expectSound,
+  openUnit,
+  phone,
+  shellKept,
+  signIn,
+  typeInto,
+  walkSent,
+  withShell,
+} from './yard.ts';
 
 const planOf = async (page: Page, unit: string): Promise<void> => {
   await openUnit(page, unit);
@@ -35,31 +46,35 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
 });
 
-test('with eight minutes left the best of what is left is given, and undo takes that back', async ({
-  page,
-}) => {
-  await page.setViewportSize(phone);
-  await signIn(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await planOf(page, 'TQ-0417');
-  await page.getByRole('button', { name: 'Start the walk' }).click();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  const total = Number((await page.getByText(/^card 1 of/).innerText()).match(/of (\d+)/)?.[1]);
-  await page.context().setOffline(true);
-  await page.getByRole('button', { name: /^Said/ }).click();
-  await page.getByRole('button', { name: 'Re-plan' }).click();
-  await typeInto(page.getByLabel('Minutes left'), '3');
-  await page.getByLabel('Minutes left').press('Tab');
-  await expect(page.getByText(/\d+ left out:/)).toBeVisible();
-  await expectSound(page, 'a new plan');
-  await page.getByRole('button', { name: 'Give it so' }).click();
-  await expect(page.locator('[data-clock]')).toContainText(/of [34] min/);
-  const after = Number((await page.getByText(/^card 2 of/).innerText()).match(/of (\d+)/)?.[1]);
-  expect(after).toBeLessThan(total);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(`card 2 of ${total}`)).toBeVisible();
-  await page.context().setOffline(false);
-  await walkSent(page);
+test.describe('without a network', () => {
+  test.use(withShell);
+
+  test('with eight minutes left the best of what is left is given, and undo takes that back', async ({
+    page,
+  }) => {
+    await page.setViewportSize(phone);
+    await signIn(page);
+    await shellKept(page);
+    await planOf(page, 'TQ-0417');
+    await page.getByRole('button', { name: 'Start the walk' }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const total = Number((await page.getByText(/^card 1 of/).innerText()).match(/of (\d+)/)?.[1]);
+    await page.context().setOffline(true);
+    await page.getByRole('button', { name: /^Said/ }).click();
+    await page.getByRole('button', { name: 'Re-plan' }).click();
+    await typeInto(page.getByLabel('Minutes left'), '3');
+    await page.getByLabel('Minutes left').press('Tab');
+    await expect(page.getByText(/\d+ left out:/)).toBeVisible();
+    await expectSound(page, 'a new plan');
+    await page.getByRole('button', { name: 'Give it so' }).click();
+    await expect(page.locator('[data-clock]')).toContainText(/of [34] min/);
+    const after = Number((await page.getByText(/^card 2 of/).innerText()).match(/of (\d+)/)?.[1]);
+    expect(after).toBeLessThan(total);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText(`card 2 of ${total}`)).toBeVisible();
+    await page.context().setOffline(false);
+    await walkSent(page);
+  });
 });
 
 test('a rehearsal counts what was missed, and leaves no log', async ({ page }) => {

@@ -35,6 +35,13 @@ export const signIn = async (page: Page, name: Somebody = 'ines'): Promise<void>
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
 };
 
+/** For tests that close and open a page without a network: the browser keeps the program's shell. Elsewhere it need not. */
+export const withShell = { serviceWorkers: 'allow' } as const;
+
+/** The shell is on the device, and the page runs by it. */
+export const shellKept = (page: Page): Promise<void> =>
+  page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+
 export const openUnit = async (page: Page, stockNumber: string): Promise<void> => {
   await page.getByRole('link', { name: stockNumber }).first().click();
   await expect(page.locator('.particulars')).toContainText(stockNumber);
@@ -84,9 +91,16 @@ export const enter = async (page: Page, key: string, typed: string, how: string)
   await expect(keep).toHaveCount(0);
 };
 
+/** What axe finds against a page. Only that is worked out, in the page itself: no view of ours has frames. */
+export const axe = (page: Page) =>
+  new AxeBuilder({ page })
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode()
+    .analyze();
+
 /** Nothing serious for axe, and nothing that sticks out sideways. */
 export const expectSound = async (page: Page, view: string): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axe(page);
   const serious = violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${view}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { browser as browserPath } from './lib/setup.mjs';
 import { networkFrom, serve } from '../server/dist/index.js';
 import { build } from './lib/build.mjs';
 import { startCluster } from './lib/postgres.mjs';
@@ -278,7 +279,7 @@ const serving = await serve({
   signInsPerMinute: 1000,
 });
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath,
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {

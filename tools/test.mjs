@@ -4,24 +4,24 @@ import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { join } from 'node:path';
 import { build } from './lib/build.mjs';
 import { startCluster } from './lib/postgres.mjs';
-import { checkNode, must, run } from './lib/run.mjs';
+import { checkNode, run } from './lib/run.mjs';
 import { ensureDebian, ensurePackages, root } from './lib/setup.mjs';
 import { Failure, sentenceFor, step } from './lib/steps.mjs';
 
 /** @typedef {{ passed: number, failed: number }} Count */
-/** @typedef {{ cluster?: import('./lib/postgres.mjs').Cluster, folder: string }} Ground */
+/** @typedef {{ cluster?: import('./lib/postgres.mjs').Cluster, folder: string, workers: number }} Ground */
 
 const bin = (/** @type {string} */ name) => join(root, 'node_modules/.bin', name);
 
-/** Runs a program with its output on the screen. @param {string} command @param {readonly string[]} args @param {NodeJS.ProcessEnv} [env] */
-const shown = async (command, args, env = {}) =>
-  (
-    await run(command, args, {
-      cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, ...env },
-    })
-  ).code;
+/** Runs a program and shows what it printed once it has ended: two that run side by side are read one after the other. @param {string} command @param {readonly string[]} args @param {NodeJS.ProcessEnv} [env] */
+const shown = async (command, args, env = {}) => {
+  const { code, output } = await run(command, args, {
+    cwd: root,
+    env: { ...process.env, ...env },
+  });
+  process.stdout.write(output);
+  return code;
+};
 
 /** A suite that is one check: it passes or fails as a whole. @param {readonly (readonly [string, ...string[]])[]} commands */
 const oneCheck = (commands) => async () => {
@@ -41,13 +41,13 @@ const readReport = (file) =>
 /** A Jest project. A run that left no report, or ran no test, is a failure. @param {string} project */
 const jest =
   (project) =>
-  async (/** @type {Ground} */ { cluster, folder }) => {
+  async (/** @type {Ground} */ { cluster, folder, workers }) => {
     const file = join(folder, `${project}.json`);
     // A test that failed may have left something running; it does not hold up the others.
     const args = ['--selectProjects', project, '--forceExit', '--json', '--outputFile', file];
     // Each file of the server's has a database of its own. Those of the tools start and kill whole servers: one by one.
-    const workers = project === 'tools' ? '--runInBand' : '--maxWorkers=2';
-    await shown(bin('jest'), [...args, workers], {
+    const atOnce = project === 'tools' ? '--runInBand' : `--maxWorkers=${workers}`;
+    await shown(bin('jest'), [...args, atOnce], {
       NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
       TEST_POSTGRES: cluster?.urlOf('postgres') ?? '',
     });
@@ -71,8 +71,12 @@ const playwright = async (/** @type {Ground} */ { cluster, folder }) => {
   return { passed, failed: passed + failed === 0 ? 1 : failed };
 };
 
-/** @type {Record<string, (ground: Ground) => Promise<Count>>} in the order in which they run */
+/** @type {Record<string, (ground: Ground) => Promise<Count>>} */
 const suites = {
+  build: async () => {
+    await step('building', () => build());
+    return { passed: 1, failed: 0 };
+  },
   format: oneCheck([['prettier', '--check', '--log-level', 'warn', '.']]),
   lint: oneCheck([['eslint', '.', '--max-warnings', '0']]),
   types: oneCheck([
@@ -95,16 +99,25 @@ const suites = {
   core: jest('core'),
   web: jest('web'),
   server: jest('server'),
-  build: async () => {
-    await step('building', () => build());
-    return { passed: 1, failed: 0 };
-  },
   tools: jest('tools'),
   e2e: playwright,
 };
 
+/**
+ * In this order. What stands in two lanes runs side by side, each on one of two cores: the tools start and kill servers one by
+ * one, and wait for most of their time.
+ * @type {readonly (readonly (readonly string[])[])[]}
+ */
+const stages = [
+  [['build']],
+  [['tools'], ['format', 'lint', 'types', 'boundaries', 'core', 'web']],
+  [['server']],
+  [['e2e']],
+];
+
 const needsPostgres = ['server', 'tools', 'e2e'];
-const needsBuild = ['tools', 'e2e'];
+// What runs in threads of its own runs as it is compiled.
+const needsBuild = ['server', 'tools', 'e2e'];
 
 const chosenSuites = () => {
   const asked = process.argv.slice(2);
@@ -113,9 +126,7 @@ const chosenSuites = () => {
     throw new Failure(
       `There is no suite “${strange}”. There are: ${Object.keys(suites).join(', ')}.`,
     );
-  return asked.length
-    ? Object.keys(suites).filter((name) => asked.includes(name))
-    : Object.keys(suites);
+  return asked.length ? asked : Object.keys(suites);
 };
 
 const throwAwayFolder = () => {
@@ -127,11 +138,39 @@ const throwAwayFolder = () => {
 /** @param {string} name @param {Ground} ground @returns {Promise<Count>} */
 const runSuite = async (name, ground) => {
   const began = performance.now();
-  process.stdout.write(`\n── ${name}\n`);
   const count = await (suites[name]?.(ground) ?? { passed: 0, failed: 1 });
   const seconds = ((performance.now() - began) / 1000).toFixed(1);
-  process.stdout.write(`   ${name}: ${count.passed} good, ${count.failed} bad, ${seconds} s\n`);
+  process.stdout.write(`── ${name}: ${count.passed} good, ${count.failed} bad, ${seconds} s\n\n`);
   return count;
+};
+
+/** @param {readonly Count[]} counts @returns {Count} */
+const sum = (counts) =>
+  counts.reduce((a, b) => ({ passed: a.passed + b.passed, failed: a.failed + b.failed }), {
+    passed: 0,
+    failed: 0,
+  });
+
+/** @param {readonly string[]} lane @param {Ground} ground @returns {Promise<Count>} */
+const runLane = async (lane, ground) => {
+  /** @type {Count[]} */
+  const counts = [];
+  for (const name of lane) counts.push(await runSuite(name, ground));
+  return sum(counts);
+};
+
+/** @param {readonly string[]} chosen @param {Omit<Ground, 'workers'>} ground @returns {Promise<Count>} */
+const runStages = async (chosen, ground) => {
+  /** @type {Count[]} */
+  const counts = [];
+  for (const stage of stages) {
+    const lanes = stage
+      .map((lane) => lane.filter((name) => chosen.includes(name)))
+      .filter((lane) => lane.length > 0);
+    const workers = lanes.length > 1 ? 1 : 2;
+    counts.push(...(await Promise.all(lanes.map((lane) => runLane(lane, { ...ground, workers })))));
+  }
+  return sum(counts);
 };
 
 const main = async () => {
@@ -140,33 +179,25 @@ const main = async () => {
   const wants = (/** @type {readonly string[]} */ names) =>
     chosen.some((name) => names.includes(name));
   if (wants(needsPostgres)) await step('Debian packages', () => ensureDebian(['postgresql']));
-  if (wants(['e2e'])) await step('browser', () => ensureDebian(['chromium']));
+  if (wants(['e2e'])) await step('browser', () => ensureDebian(['chromium-headless-shell']));
   await step('npm packages', ensurePackages);
-  // What runs in threads of its own runs as it is compiled.
-  if (chosen.includes('server') && !chosen.includes('types')) {
-    await step('threads', () => must(bin('tsc'), ['-b', 'core', 'server'], { cwd: root }));
-  }
   if (wants(needsBuild) && !chosen.includes('build')) await step('program', () => build());
   const folder = throwAwayFolder();
-  /** @type {Ground} */
+  /** @type {Omit<Ground, 'workers'>} */
   const ground = { folder };
-  const total = { passed: 0, failed: 0 };
+  let total = { passed: 0, failed: 0 };
   try {
     if (wants(needsPostgres)) {
       ground.cluster = await step('throw-away PostgreSQL', () =>
         startCluster(folder, { throwAway: true }),
       );
     }
-    for (const name of chosen) {
-      const count = await runSuite(name, ground);
-      total.passed += count.passed;
-      total.failed += count.failed;
-    }
+    total = await runStages(chosen, ground);
   } finally {
     await ground.cluster?.stop();
     rmSync(folder, { recursive: true, force: true });
   }
-  process.stdout.write(`\n${total.passed} passed, ${total.failed} failed\n`);
+  process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);
   process.exitCode = total.failed > 0 ? 1 : 0;
 };
 

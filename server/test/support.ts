@@ -24,14 +24,51 @@ const admin = async (sql: string): Promise<void> => {
   await client.query(sql).finally(() => client.end());
 };
 
-/** A database of this test file's own, and its address. */
-export const freshDatabase = async (): Promise<string> => {
-  if (!cluster) throw new Error('TEST_POSTGRES is not set: run the tests with npm test.');
-  const name = `test_${randomUUID().replaceAll('-', '')}`;
-  await admin(`CREATE DATABASE "${name}"`);
+const addressOf = (name: string): string => {
   const url = new URL(cluster);
   url.pathname = `/${name}`;
   return url.href;
+};
+
+/** A database of this test file's own, and its address. */
+export const freshDatabase = async (template = 'template1'): Promise<string> => {
+  if (!cluster) throw new Error('TEST_POSTGRES is not set: run the tests with npm test.');
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await admin(`CREATE DATABASE "${name}" TEMPLATE "${template}"`);
+  return addressOf(name);
+};
+
+/** The demo yard, and a second yard to be kept apart. */
+const fill = async (url: string): Promise<void> => {
+  const source = await openDatabase(url);
+  await loadDemo(source, demoFolder);
+  await source.transaction((manager) =>
+    createYard(manager, { name: 'Other yard', system: 'metric' }, [
+      { name: 'Una Vell', email: 'una@other.example', role: 'manager', password },
+    ]),
+  );
+  await source.destroy();
+};
+
+/** Any number of ours. */
+const templateLock = 1781;
+
+/** The filled database of this run, which every test file copies: the first that asks makes it. */
+const filledDatabase = async (): Promise<string> => {
+  const name = `filled_${process.env['TEST_RUN']}`;
+  const client = new Client({ connectionString: cluster });
+  await client.connect();
+  try {
+    await client.query('SELECT pg_advisory_lock($1)', [templateLock]);
+    const { rowCount } = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
+    if (rowCount) return name;
+    await client.query(`CREATE DATABASE "${name}_unfinished"`);
+    await fill(addressOf(`${name}_unfinished`));
+    await client.query(`ALTER DATABASE "${name}_unfinished" RENAME TO "${name}"`);
+    return name;
+  } finally {
+    await client.end();
+  }
 };
 
 export interface Bench {
@@ -48,14 +85,8 @@ export const bench = async (
   signInsPerMinute = 1000,
   more: Partial<AppOptions> = {},
 ): Promise<Bench> => {
-  const url = await freshDatabase();
+  const url = await freshDatabase(await filledDatabase());
   const source = await openDatabase(url);
-  await loadDemo(source, demoFolder);
-  await source.transaction((manager) =>
-    createYard(manager, { name: 'Other yard', system: 'metric' }, [
-      { name: 'Una Vell', email: 'una@other.example', role: 'manager', password },
-    ]),
-  );
   const app = await buildApp({ source, secret, signInsPerMinute, ...more });
   await app.ready();
   const close = async (): Promise<void> => {

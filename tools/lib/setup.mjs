@@ -8,6 +8,9 @@ import { Failure } from './steps.mjs';
 /** The checkout's own folder. */
 export const root = new URL('../..', import.meta.url).pathname.replace(/\/$/, '');
 
+/** Debian's Chromium without a window: the same engine, with a third less to do. */
+export const browser = '/usr/bin/chromium-headless-shell';
+
 const postgresFolder = '/usr/lib/postgresql';
 
 /** Debian packages this project uses, and how one tells that they are there. */
@@ -15,7 +18,7 @@ const debian = {
   postgresql: () =>
     existsSync(postgresFolder) &&
     readdirSync(postgresFolder).some((v) => existsSync(join(postgresFolder, v, 'bin', 'initdb'))),
-  chromium: () => existsSync('/usr/bin/chromium'),
+  'chromium-headless-shell': () => existsSync(browser),
 };
 
 const aptEnvironment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };

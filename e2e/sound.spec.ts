@@ -1,0 +1,100 @@
+import { expect, test } from '@playwright/test';
+import { unitPath } from './on-the-lot.ts';
+import { demo, desk, expectSound, openUnit, phone, row, signIn, typeInto } from './yard.ts';
+
+// They change nothing that another one looks at: both workers take of them.
+test.describe.configure({ mode: 'parallel' });
+
+for (const [name, size] of Object.entries({ desk, phone })) {
+  test(`every view is sound at the ${name}`, async ({ page }) => {
+    await page.setViewportSize(size);
+    await page.goto(demo('/sign-in'));
+    await expectSound(page, 'sign-in');
+    await signIn(page);
+    await expectSound(page, 'yard');
+    await openUnit(page, 'TQ-0365');
+    await expectSound(page, 'record');
+    const record = page.url();
+    await page.goto(record.replace(/record.*/, 'record/labels'));
+    await row(page, 'ccc').getByRole('button').first().click();
+    await expect(row(page, 'ccc').getByText('How is it known?')).toBeVisible();
+    await expectSound(page, 'record, field open');
+    await page.goto(record.replace(/record.*/, 'record/utilities'));
+    await row(page, 'shoreInlet')
+      .getByRole('button', { name: /Shore-power inlet/ })
+      .click();
+    await expect(row(page, 'shoreInlet').getByText('Back from the coupler')).toBeVisible();
+    await expectSound(page, 'record, feature open');
+    await page.goto(record.replace(/record.*/, 'walk'));
+    await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
+    await expectSound(page, 'plan');
+    await page.goto(record.replace(/record.*/, 'log'));
+    await expect(page.getByText('No walk was given here yet')).toBeVisible();
+    await expectSound(page, 'empty log');
+    await page.goto(demo('/walks'));
+    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
+    await expectSound(page, 'walks');
+    await page.goto(demo('/yard/take-in'));
+    await typeInto(page.getByLabel('Width', { exact: true }), '7 cubits');
+    await typeInto(page.getByLabel('Propane cylinders'), '230');
+    await expectSound(page, 'take in');
+  });
+}
+
+for (const mode of ['dark', 'sunlight']) {
+  test(`every view is sound in the ${mode} mode`, async ({ page }) => {
+    await signIn(page);
+    await openUnit(page, 'TQ-0417');
+    const record = page.url();
+    await page.evaluate((m) => localStorage.setItem('fair-gable-mode', m), mode);
+    for (const place of ['record/labels', 'record/hitch', 'walk', 'history']) {
+      await page.goto(record.replace(/record.*/, place));
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expectSound(page, `${place}, ${mode}`);
+    }
+    await page.goto(demo('/walks'));
+    await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
+    await expectSound(page, `walks, ${mode}`);
+    await page.goto(demo('/yard'));
+    await expect(page.getByRole('link', { name: /Outline of/ }).first()).toBeVisible();
+    await expectSound(page, `yard, ${mode}`);
+  });
+}
+
+for (const [name, size] of Object.entries({ desk, phone })) {
+  test(`the pages of taking in are sound at the ${name}, in each mode`, async ({ page }) => {
+    await page.setViewportSize(size);
+    await signIn(page);
+    await openUnit(page, 'TQ-0377');
+    const unit = unitPath(page);
+    for (const mode of ['light', 'dark', 'sunlight']) {
+      await page.evaluate((to) => (document.documentElement.dataset['mode'] = to), mode);
+      for (const part of [
+        'round',
+        'labels',
+        'photos',
+        'condition',
+        'wheels',
+        'inspection',
+        'aboard',
+        'questions',
+        'disclosure',
+      ]) {
+        await page.evaluate(
+          (path) => history.pushState({}, '', path),
+          `${new URL(unit).pathname}/${part}`,
+        );
+        await page.evaluate(() =>
+          dispatchEvent(new PopStateEvent('popstate', { state: history.state })),
+        );
+        await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+        await expectSound(page, `${part}, ${mode}`);
+      }
+    }
+    await page.goto(demo('/yard/left'));
+    await page.getByRole('button', { name: /^to repair/ }).click();
+    await page.getByRole('button', { name: 'as you walk' }).click();
+    await expect(page.locator('[data-left]').first()).toBeVisible();
+    await expectSound(page, 'what is left');
+  });
+}
