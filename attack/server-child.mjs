@@ -1,6 +1,6 @@
 // The built server in a process of its own, which tells what it has in memory.
 import { fileURLToPath } from 'node:url';
-import { networkFrom, serve } from '../server/dist/index.js';
+import { networkFrom, serve } from '../server/dist/program/index.js';
 
 const here = (/** @type {string} */ path) => fileURLToPath(new URL(path, import.meta.url));
 const mb = (/** @type {number} */ bytes) => Math.round(bytes / 1_000_000);

@@ -2,7 +2,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { networkFrom, serve, type Serving } from '../server/dist/index.js';
+import { networkFrom, serve, type Serving } from '../server/dist/program/index.js';
 import { startCluster } from '../tools/lib/postgres.mjs';
 
 const demoFolder = fileURLToPath(new URL('../demo', import.meta.url));

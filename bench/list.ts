@@ -1,6 +1,6 @@
 // A page of 50 out of 10,000 units with filter and sort, against the same SQL through pg alone.
 import { Client } from 'pg';
-import { pageParameters, pageStatement, type ListQuery } from '../server/dist/index.js';
+import { pageParameters, pageStatement, type ListQuery } from '../server/dist/program/index.js';
 import { openGround, p95, timed, type Ground } from './ground.ts';
 
 const units = 10_000;

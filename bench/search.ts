@@ -1,6 +1,6 @@
 // Words in all text of 10,000 units over the API, against the bare SQL; and 5,000 lines taken in, against COPY of the same rows.
 import { Client } from 'pg';
-import { pageParameters, pageStatement } from '../server/dist/index.js';
+import { pageParameters, pageStatement } from '../server/dist/program/index.js';
 import { fillYard } from './list.ts';
 import { openGround, p95, timed, type Ground } from './ground.ts';
 

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { FullConfig } from '@playwright/test';
 import { Client } from 'pg';
-import { networkFrom, serve, type Serving } from '../server/dist/index.js';
+import { networkFrom, serve, type Serving } from '../server/dist/program/index.js';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 

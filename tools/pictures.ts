@@ -4,7 +4,7 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { browser as browserPath } from './lib/setup.mjs';
-import { networkFrom, serve } from '../server/dist/index.js';
+import { networkFrom, serve } from '../server/dist/program/index.js';
 import { build } from './lib/build.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { root } from './lib/setup.mjs';

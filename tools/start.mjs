@@ -123,7 +123,7 @@ const main = async () => {
   if (!external) await onward(step('Debian packages', () => ensureDebian(['postgresql'])));
   await onward(step('npm packages', ensurePackages));
   await onward(step('program', () => build()));
-  const { networkFrom, serve, readDemoYard } = await import('../server/dist/index.js');
+  const { networkFrom, serve, readDemoYard } = await import('../server/dist/program/index.js');
   const network = networkFrom(process.env);
   const database = await onward(startDatabase());
   const demoFolder = join(root, 'demo');

@@ -185,20 +185,19 @@ const main = async () => {
   const folder = throwAwayFolder();
   /** @type {Omit<Ground, 'workers'>} */
   const ground = { folder };
-  let total = { passed: 0, failed: 0 };
   try {
     if (wants(needsPostgres)) {
       ground.cluster = await step('throw-away PostgreSQL', () =>
         startCluster(folder, { throwAway: true }),
       );
     }
-    total = await runStages(chosen, ground);
+    const { passed, failed } = await runStages(chosen, ground);
+    process.stdout.write(`${passed} passed, ${failed} failed\n`);
+    process.exitCode = failed > 0 ? 1 : 0;
   } finally {
     await ground.cluster?.stop();
     rmSync(folder, { recursive: true, force: true });
   }
-  process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);
-  process.exitCode = total.failed > 0 ? 1 : 0;
 };
 
 main().catch((error) => {

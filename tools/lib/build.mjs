@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { bundle } from './bundle.mjs';
 import { checkFirstLoad } from './first-load.mjs';
 import { oneAtATime } from './claims.mjs';
 import { must } from './run.mjs';
@@ -20,7 +21,7 @@ const sources = [
   'web/vite.config.ts',
 ];
 
-const products = ['core/dist/index.js', 'server/dist/index.js', 'web/dist/index.html'];
+const products = ['core/dist/index.js', 'server/dist/program/index.js', 'web/dist/index.html'];
 const stamp = join(root, 'web/dist/.built-from');
 
 /** @param {string} path @returns {string[]} */
@@ -59,6 +60,7 @@ const buildAlone = async ({ force = false }) => {
   }
   const bin = join(root, 'node_modules/.bin');
   await must(join(bin, 'tsc'), ['-b', 'core', 'server'], { cwd: root });
+  await bundle();
   // Whatever whoever starts us has set: what is served is what was made to be served.
   const env = { ...process.env, NODE_ENV: 'production' };
   await must(join(bin, 'vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web'), env });

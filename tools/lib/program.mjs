@@ -9,13 +9,13 @@ import { ensurePackages, root } from './setup.mjs';
 /**
  * Does something with the program's own code on its database, which is brought up to date first.
  * @template T
- * @param {(server: typeof import('../../server/dist/index.js'), source: import('typeorm').DataSource) => Promise<T>} work
+ * @param {(server: typeof import('../../server/dist/program/index.js'), source: import('typeorm').DataSource) => Promise<T>} work
  * @returns {Promise<T>}
  */
 export const withProgram = async (work) => {
   await ensurePackages();
   await build();
-  const server = await import('../../server/dist/index.js');
+  const server = await import('../../server/dist/program/index.js');
   return withDatabase(async ({ url }) => {
     const source = await server.openDatabase(url);
     try {
@@ -50,7 +50,7 @@ const runningAt = () => {
 
 /**
  * Where a one-time link is opened: at the program that runs, else where this environment would have it run.
- * @param {typeof import('../../server/dist/index.js')} server @param {string} token
+ * @param {typeof import('../../server/dist/program/index.js')} server @param {string} token
  */
 export const linkTo = (server, token) => {
   const { host, port, publicUrl } = server.networkFrom(process.env);

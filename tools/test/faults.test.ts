@@ -3,7 +3,7 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Client } from 'pg';
 import { afterAll, describe, expect, it, jest } from '@jest/globals';
-import { networkFrom, serve } from '../../server/dist/index.js';
+import { networkFrom, serve } from '../../server/dist/program/index.js';
 import { freePort, removeCluster, startCluster } from '../lib/postgres.mjs';
 import { killAll, ownFolder, root, startBy, type Started, unitsInDemo } from './support.ts';
 
@@ -36,6 +36,8 @@ interface Server {
 /** A server that is killed and replaced over and over, and those who write through it. */
 interface Lane {
   server: Server;
+  /** Writes that were sent and are not answered yet. */
+  underway: number;
   readonly writers: readonly Writer[];
 }
 
@@ -143,8 +145,8 @@ describe('faults', () => {
 
       const writers = fields.map((field): Writer => ({ field, acknowledged: [], made: 1 }));
       const lanes: readonly Lane[] = [
-        { server: first, writers: writers.slice(0, 3) },
-        { server: await startServer(databaseUrl), writers: writers.slice(3) },
+        { server: first, underway: 0, writers: writers.slice(0, 3) },
+        { server: await startServer(databaseUrl), underway: 0, writers: writers.slice(3) },
       ];
       let isOver = false;
       /** Where a server does not come up again nobody writes on for ever. */
@@ -154,7 +156,10 @@ describe('faults', () => {
       const sent = async (lane: Lane, edit: { id: string; changes: unknown[] }): Promise<void> => {
         while (!hasFailed) {
           const path = `/api/units/${unit}/edits`;
-          const answer = await post(lane.server, cookie, path, edit).catch(() => undefined);
+          lane.underway += 1;
+          const answer = await post(lane.server, cookie, path, edit)
+            .catch(() => undefined)
+            .finally(() => (lane.underway -= 1));
           if (answer && answer.status < 500) {
             const { code } = (await answer.json().catch(() => ({}))) as { code?: string };
             expect([answer.status, code]).toEqual([200, undefined]);
@@ -172,13 +177,16 @@ describe('faults', () => {
           await sent(lane, edit);
           writer.acknowledged.push(edit.id);
           writer.made += 1;
-          await pause(60);
+          await pause(150);
         }
       };
       const kill = async (lane: Lane): Promise<void> => {
         for (let i = 0; i < killsOfALane; i++) {
           const next = await startServer(databaseUrl);
           const { child } = lane.server;
+          // Always while somebody waits for an answer, from its first millisecond on to its last.
+          while (lane.underway === 0) await pause(1);
+          await pause(i % 8);
           child.child.kill('SIGKILL');
           lane.server = next;
           await child.ended;

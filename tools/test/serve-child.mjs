@@ -1,6 +1,6 @@
 // A server process of its own for a test that kills it. DATABASE_URL and PORT come by the environment.
 import { fileURLToPath } from 'node:url';
-import { networkFrom, serve } from '../../server/dist/index.js';
+import { networkFrom, serve } from '../../server/dist/program/index.js';
 
 const demo = fileURLToPath(new URL('../../demo', import.meta.url));
 
