@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import {
+  atYard,
   demo,
   desk,
   expectSound,
@@ -36,7 +37,7 @@ const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
 test('a card is worded by us: claims are graded, the words hold till the record changes', async ({
   page,
 }) => {
-  await signIn(page);
+  await atYard(page);
   await toPlan(page, 'TQ-0391');
   const row = page.locator('.stop li').filter({ hasText: 'of fresh water' });
   const before = await row.locator('label span').first().innerText();
@@ -89,7 +90,7 @@ test('a number that changes while one presents is the new one, on the card and b
   browser,
 }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   await begin(page, 'TQ-0411');
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: /A screen for the buyer/ }).click();
@@ -164,7 +165,7 @@ test.describe('without a network', () => {
     page,
   }) => {
     await page.setViewportSize(phone);
-    await signIn(page);
+    await atYard(page);
     await shellKept(page);
     await begin(page, 'TQ-0403');
     await page.context().setOffline(true);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, enter, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
+import { atYard, demo, enter, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
 
 test('a wrong password is told in a sentence', async ({ page }) => {
   await page.goto(demo('/sign-in'));
@@ -68,7 +68,7 @@ test('an over-long text and a stock number that is taken are told, and what was 
 });
 
 test('files that are not unit files are refused by name', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   const offer = async (name: string, content: string): Promise<void> => {
     await page
       .getByLabel('Unit file', { exact: true })

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { demo, desk, idOf, inUnit, openUnit, row, signIn, typeInto } from './yard.ts';
+import { atYard, demo, desk, idOf, inUnit, openUnit, row, signIn, typeInto } from './yard.ts';
 
 /** Every editor, through everything that happens to a page: what was typed is there again. */
 interface Editor {
@@ -216,7 +216,7 @@ const editors: readonly Editor[] = [
 for (const { what, who, at: go, open, field, typed, keep, offline } of editors) {
   test(`nothing typed is lost: ${what}`, async ({ page, context }) => {
     await page.setViewportSize(desk);
-    await signIn(page, who);
+    await atYard(page, who);
     await go(page);
     const shows = async (of: Page): Promise<void> => {
       await expect(of.locator('main')).not.toBeEmpty();

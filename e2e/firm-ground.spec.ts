@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import {
+  atYard,
   demo,
   desk,
   enter,
@@ -20,7 +21,7 @@ const another = async (
   who: 'ines' | 'maren' | 'bram' | 'ivo' | 'osk',
 ): Promise<Page> => {
   const page = await (await browser.newContext({ viewport: desk })).newPage();
-  await signIn(page, who);
+  await atYard(page, who);
   return page;
 };
 
@@ -30,7 +31,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   page,
   browser,
 }) => {
-  await signIn(page);
+  await atYard(page);
   const bram = await another(browser, 'bram');
   for (const p of [page, bram]) {
     await openUnit(p, 'TQ-0377');
@@ -71,7 +72,7 @@ test.describe('without a network', () => {
 
   test('the record goes on; it is sent when it is back', async ({ page }) => {
     await page.setViewportSize(phone);
-    await signIn(page);
+    await atYard(page);
     await shellKept(page);
     await openUnit(page, 'TQ-0365');
     await page.goto(page.url().replace(/record.*/, 'record/hitch'));

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, desk, inUnit, shellKept, signIn, typeInto, withShell } from './yard.ts';
+import { atYard, demo, desk, inUnit, shellKept, typeInto, withShell } from './yard.ts';
 
 test.use(withShell);
 
@@ -72,7 +72,7 @@ const ways: readonly { readonly how: string; readonly out: (page: Page) => Promi
     how: 'being signed out elsewhere',
     out: async (page) => {
       const elsewhere = await (await page.context().browser()!.newContext()).newPage();
-      await signIn(elsewhere, 'ines');
+      await atYard(elsewhere, 'ines');
       await elsewhere.request.delete(demo('/api/me/sessions'));
       await elsewhere.context().close();
       await page.reload();
@@ -82,7 +82,7 @@ const ways: readonly { readonly how: string; readonly out: (page: Page) => Promi
     how: 'being taken off the yard',
     out: async (page) => {
       const manager = await (await page.context().browser()!.newContext()).newPage();
-      await signIn(manager, 'maren');
+      await atYard(manager, 'maren');
       const { people } = await (await manager.request.get(demo('/api/people'))).json();
       const ivo = people.find(({ name }: { name: string }) => name === 'Ivo Lark');
       await manager.request.delete(demo(`/api/people/${ivo.id}`));
@@ -107,7 +107,7 @@ for (const { how, out } of ways) {
   }) => {
     await page.setViewportSize(desk);
     // Whoever is taken off is of no use to the journeys after this one.
-    await signIn(page, how.startsWith('being taken') ? 'ivo' : 'ines');
+    await atYard(page, how.startsWith('being taken') ? 'ivo' : 'ines');
     await shellKept(page);
     if (how.startsWith('being taken')) await page.goto(demo('/yard'));
     else await lookRound(page);

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { demo, enter, expectSound, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
+import { atYard, demo, enter, expectSound, goTo, openUnit, row, signIn, typeInto } from './yard.ts';
 
 test('a sheet fills a new unit, and what is otherwise is offered, taken over, and touches its units', async ({
   page,
 }) => {
-  await signIn(page, 'maren');
+  await atYard(page, 'maren');
   await page.getByRole('button', { name: 'Take in a unit' }).click();
   const given = { 'Stock number': 'TQ-0470', Series: 'Pell', 'Floor plan': '14T' };
   for (const [label, text] of Object.entries(given)) await typeInto(page.getByLabel(label), text);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, expectSound, openUnit, phone, signIn, typeInto } from './yard.ts';
+import { atYard, demo, expectSound, openUnit, phone, signIn, typeInto } from './yard.ts';
 
 const numbersOf = async (page: Page, unit: string): Promise<string> => {
   await openUnit(page, unit);
@@ -7,7 +7,7 @@ const numbersOf = async (page: Page, unit: string): Promise<string> => {
 };
 
 test('a buyer’s questions have their answers, and everything may be tried', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   const numbers = await numbersOf(page, 'TQ-0417');
   await page.goto(numbers);
   const list = page.getByRole('navigation', { name: 'The buyer’s questions' });
@@ -49,7 +49,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
 });
 
 test('what is missing is named, and one tap from being entered', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   const numbers = await numbersOf(page, 'TQ-0438');
   await page.goto(`${numbers}/load`);
   await expect(page.locator('.sentence')).toContainText('That can’t be said yet');
@@ -60,7 +60,7 @@ test('what is missing is named, and one tap from being entered', async ({ page }
 test('three weighings by the stand-in go before what was worked out, and a trial becomes a card', async ({
   page,
 }) => {
-  await signIn(page);
+  await atYard(page);
   const numbers = await numbersOf(page, 'TQ-0417');
   await page.goto(`${numbers}/scale`);
   const weigh = page.getByRole('button', { name: /^Weigh (the|vehicle)/ });
@@ -139,7 +139,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
 
 test('somebody who walks in is answered without a unit', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   await page.getByRole('link', { name: 'Numbers', exact: true }).click();
   await page.getByRole('link', { name: /What should tow it\?/ }).click();
   await expect(page.locator('.sentence')).toContainText(
@@ -161,7 +161,7 @@ test('somebody who walks in is answered without a unit', async ({ page }) => {
 
 test('on a phone each question is one screen', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   const numbers = await numbersOf(page, 'TQ-0417');
   await page.goto(numbers);
   await expectSound(page, 'questions');

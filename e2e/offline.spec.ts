@@ -1,12 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, shellKept, signIn, walkSent, withShell } from './yard.ts';
+import { atYard, demo, openUnit, phone, shellKept, signIn, walkSent, withShell } from './yard.ts';
 
 test.use(withShell);
 
 /** Begins a walk of a unit on a phone; its address. */
 const begin = async (page: Page, unit: string): Promise<string> => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   await shellKept(page);
   await openUnit(page, unit);
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
@@ -93,7 +93,7 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
   page.on('request', (request) =>
     sent.push(`${request.method()} ${new URL(request.url()).pathname}`),
   );
-  await signIn(page, 'osk');
+  await atYard(page, 'osk');
   await expect(page.getByText('everything saved')).toBeVisible();
   await page.waitForTimeout(5000);
   expect(sent.filter((line) => /POST .*\/events/.test(line))).toEqual([]);
@@ -101,7 +101,7 @@ test('signing out warns of what is not sent, and nobody else ever sends it', asy
   await page.goto(demo('/settings'));
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
-  await signIn(page, 'ines');
+  await atYard(page, 'ines');
   await expect
     .poll(() => sent.filter((line) => /POST .*\/events/.test(line)).length, { timeout: 10_000 })
     .toBe(1);

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { demo, phone, shellKept, signIn, typeInto } from './yard.ts';
+import { atYard, demo, phone, shellKept, typeInto } from './yard.ts';
 
 /** A picture as a camera gives it: drawn in the page, so that no file of ours is needed. */
 const photo = async (page: Page, shade: string): Promise<Buffer> => {
@@ -43,7 +43,7 @@ export const takeIn = async (page: Page, stockNumber: string): Promise<string> =
 
 export const onPhone = async (page: Page): Promise<void> => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   await shellKept(page);
 };
 

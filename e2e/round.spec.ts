@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { allSent, editor, jpegs, onPhone, pad, press, step, takeIn } from './on-the-lot.ts';
-import { phone, recordOf, shellKept, signIn, withShell } from './yard.ts';
+import { atYard, phone, recordOf, shellKept, withShell } from './yard.ts';
 
 test.use(withShell);
 
@@ -116,7 +116,7 @@ test('a tab killed with ten photos unsent loses none', async ({ page, context })
 const secondPhone = async (browser: Browser, unit: string) => {
   const context = await browser.newContext({ viewport: phone });
   const page = await context.newPage();
-  await signIn(page, 'maren');
+  await atYard(page, 'maren');
   await shellKept(page);
   await page.goto(`${unit}/round/hitch`);
   return { context, page };

@@ -1,6 +1,18 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { unitPath } from './on-the-lot.ts';
-import { demo, desk, expectSound, openUnit, phone, row, signIn, typeInto } from './yard.ts';
+import {
+  atYard,
+  axe,
+  demo,
+  desk,
+  expectSound,
+  openUnit,
+  phone,
+  row,
+  signIn,
+  typeInto,
+} from './yard.ts';
 
 // They change nothing that another one looks at: both workers take of them.
 test.describe.configure({ mode: 'parallel' });
@@ -10,7 +22,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await page.setViewportSize(size);
     await page.goto(demo('/sign-in'));
     await expectSound(page, 'sign-in');
-    await signIn(page);
+    await atYard(page);
     await expectSound(page, 'yard');
     await openUnit(page, 'TQ-0365');
     await expectSound(page, 'record');
@@ -98,3 +110,25 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await expectSound(page, 'what is left');
   });
 }
+
+test('the quick look of axe finds what its whole look finds', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'TQ-0365');
+  await page.evaluate(() => {
+    const faults = document.createElement('div');
+    faults.innerHTML = `
+      <button></button> <img src="/mark.svg"> <input> <a href="/yard"></a> <p role="slider">3</p>
+      <p style="color: #bbb; background: #fff">hardly to be read</p> <ul><p>no item</p></ul>`;
+    document.querySelector('main')?.append(faults);
+  });
+  const found = async (looked: ReturnType<typeof axe>) =>
+    (await looked).violations.flatMap(({ id, impact, nodes }) =>
+      nodes.map(({ target }) => [id, impact, ...target]),
+    );
+  const whole = await found(new AxeBuilder({ page }).analyze());
+  expect(whole.map(([id]) => id)).toEqual(
+    expect.arrayContaining(['button-name', 'image-alt', 'label', 'link-name', 'color-contrast']),
+  );
+  expect(await found(axe(page))).toEqual(whole);
+  await expect(expectSound(page, 'faults')).rejects.toThrow(/button-name/);
+});

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, expectSound, openUnit, signIn, typeInto, unitsInDemo } from './yard.ts';
+import { atYard, demo, expectSound, openFromYard, signIn, typeInto, unitsInDemo } from './yard.ts';
 
 const list = [
   'Stock #,Series,Plan,Dry Weight,Colour of the roof',
@@ -11,7 +11,7 @@ const list = [
 test('a list is looked at, its good lines are taken in, and again nothing changes', async ({
   page,
 }) => {
-  await signIn(page);
+  await atYard(page);
   await page.getByRole('button', { name: 'Bring in a list' }).click();
   const offer = () =>
     page
@@ -31,7 +31,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await page.getByRole('option', { name: 'Decor', exact: true }).click();
   await expect(says).toContainText('1 unit here says otherwise');
   await page.getByRole('button', { name: 'Take in what can be read: 3 units' }).click();
-  await openUnit(page, 'TQ-0481');
+  await openFromYard(page, 'TQ-0481');
   await page.goto(demo('/yard/list'));
   await offer();
   await expect(page.getByRole('status').filter({ hasText: '3 lines' })).toContainText(
@@ -62,7 +62,7 @@ test('a long list says how far it is, and is stopped by key with nothing taken i
 });
 
 test('the yard is looked through, by words and by a sentence that is kept', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   const units = page.getByRole('list', { name: 'Units' }).getByRole('listitem');
   await expect.poll(() => units.count()).toBeGreaterThanOrEqual(unitsInDemo);
   const all = await units.count();
@@ -96,7 +96,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
 });
 
 test('a limit that cannot be read is told, and the yard stays as it was', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   await page.getByRole('button', { name: 'All units, by length' }).click();
   await typeInto(page.getByLabel('gross up to'), 'heavy');
   await page.getByLabel('gross up to').blur();

@@ -3,11 +3,13 @@ import { unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
 import { asTheFileSays } from '@fair-gable/core';
 import {
+  atYard,
   demo,
   desk,
   enter,
   expectSound,
   goTo,
+  openFromYard,
   openUnit,
   phone,
   row,
@@ -25,7 +27,7 @@ test.describe.configure({ mode: 'serial' });
 test('a spec is corrected at its station, a check objects in the margin and is settled', async ({
   page,
 }) => {
-  await signIn(page);
+  await atYard(page);
   await expect
     .poll(() => page.getByRole('link', { name: /Outline of/ }).count())
     .toBeGreaterThanOrEqual(unitsInDemo);
@@ -73,7 +75,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
 });
 
 test('a new unit is taken in from nothing by typing its labels', async ({ page }) => {
-  await signIn(page);
+  await atYard(page);
   await page.getByRole('button', { name: 'Take in a unit' }).click();
   const typed = {
     'Stock number': 'TQ-0444',
@@ -295,7 +297,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
   // Nobody signs by a file: what was signed stays behind, and whoever brings it in is told.
   await expect(other.getByText('Signatures don’t come in with a file')).toBeVisible();
-  await openUnit(other, 'TQ-0417');
+  await openFromYard(other, 'TQ-0417');
   await expect(other.getByRole('heading', { level: 1, name: 'Fenlark 24 RKD' })).toBeVisible();
 
   // Who wrote what is as the file says, and stands there so.

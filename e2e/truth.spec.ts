@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, desk, inUnit, phone, recordOf, signIn, typeInto } from './yard.ts';
+import { atYard, demo, desk, inUnit, phone, recordOf, signIn, typeInto } from './yard.ts';
 
 /** What is kept is what was meant: by whom it is known, whose label it is, in whose units it was typed. */
 test('a tap on what the sheet says is known by the sheet, not measured', async ({ page }) => {
@@ -60,7 +60,7 @@ test('a week that lies ahead is no date of a tire', async ({ page }) => {
 
 test('9,000 lb stay 9,000 lb for whoever reads kilograms', async ({ page }) => {
   await page.setViewportSize(desk);
-  await signIn(page, 'osk');
+  await atYard(page, 'osk');
   const me = (await (await page.request.get(demo('/api/session'))).json()).person;
   const set = (system: string | null) =>
     page.request.put(demo('/api/me'), { data: { name: me.name, system } });
@@ -79,7 +79,7 @@ test('9,000 lb stay 9,000 lb for whoever reads kilograms', async ({ page }) => {
 
 test('a vehicle that was taken off keeps its name where it was tried', async ({ page }) => {
   await page.setViewportSize(desk);
-  await signIn(page);
+  await atYard(page);
   const key = crypto.randomUUID();
   const label = `Blue van ${key.slice(0, 4)}`;
   const vehicle = { key, label, kind: 'buyer', figures: {} };
@@ -96,7 +96,7 @@ test('a vehicle that was taken off keeps its name where it was tried', async ({ 
 
 test('a sheet that is opened by its address knows which units follow it', async ({ page }) => {
   await page.setViewportSize(desk);
-  await signIn(page, 'maren');
+  await atYard(page, 'maren');
   const { sheets } = await (await page.request.get(demo('/api/model-sheets'))).json();
   const { sheet } = sheets.find(
     (one: { sheet: { series: string; floorPlan: string } }) =>

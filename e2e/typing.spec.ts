@@ -1,5 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import {
+  atYard,
   demo,
   desk,
   goTo,
@@ -180,7 +181,7 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
   page,
 }) => {
   await page.setViewportSize(desk);
-  await signIn(page);
+  await atYard(page);
   await page.getByRole('button', { name: 'Take in a unit' }).click();
   await page.getByLabel('Stock number').focus();
   for (const text of ['TQ-0777', 'Pell', '14 T', '2026']) {

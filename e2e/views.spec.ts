@@ -1,9 +1,19 @@
 import { expect, test } from '@playwright/test';
-import { demo, goTo, openUnit, phone, row, signIn, typeInto } from './yard.ts';
+import {
+  atYard,
+  demo,
+  goTo,
+  openFromYard,
+  openUnit,
+  phone,
+  row,
+  signIn,
+  typeInto,
+} from './yard.ts';
 
 test('the keyboard walks round the outline and sets states', async ({ page }) => {
-  await signIn(page);
-  await openUnit(page, 'TQ-0365');
+  await atYard(page);
+  await openFromYard(page, 'TQ-0365');
   await goTo(page, /^9 Rear/);
   await page.keyboard.press('PageUp');
   await expect(page.getByRole('heading', { level: 2, name: '6 Outside kitchen' })).toBeVisible();
@@ -72,7 +82,7 @@ test('a place that is measured moves the drawing', async ({ page }) => {
 });
 
 test('a viewer looks and changes nothing', async ({ page }) => {
-  await signIn(page, 'osk');
+  await atYard(page, 'osk');
   await expect(page.getByRole('button', { name: 'Take in a unit' })).toHaveCount(0);
   await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);

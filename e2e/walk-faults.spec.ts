@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { demo, openUnit, phone, shellKept, signIn, typeInto, walkSent, withShell } from './yard.ts';
+import {
+  atYard,
+  demo,
+  openUnit,
+  phone,
+  shellKept,
+  signIn,
+  typeInto,
+  walkSent,
+  withShell,
+} from './yard.ts';
 
 test.use(withShell);
 
@@ -10,7 +20,7 @@ const begin = async (
   name: 'ines' | 'maren' = 'ines',
 ): Promise<string> => {
   await page.setViewportSize(phone);
-  await signIn(page, name);
+  await atYard(page, name);
   await shellKept(page);
   await openUnit(page, unit);
   await page.getByRole('link', { name: 'Walk', exact: true }).click();

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import {
+  atYard,
   demo,
   desk,
   expectSound,
@@ -23,7 +24,7 @@ const card = (page: Page) => page.getByRole('article').getByRole('heading');
 test('a walk is planned for an audience, and says why what is left out is left out', async ({
   page,
 }) => {
-  await signIn(page);
+  await atYard(page);
   await planOf(page, 'TQ-0377');
   // Faults come before all else, and nobody can take them out.
   await expect(page.getByRole('heading', { name: 'Said first' })).toBeVisible();
@@ -53,7 +54,7 @@ test.describe('without a network', () => {
     page,
   }) => {
     await page.setViewportSize(phone);
-    await signIn(page);
+    await atYard(page);
     await shellKept(page);
     await planOf(page, 'TQ-0417');
     await page.getByRole('button', { name: 'Start the walk' }).click();
@@ -79,7 +80,7 @@ test.describe('without a network', () => {
 
 test('a rehearsal counts what was missed, and leaves no log', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await atYard(page);
   await planOf(page, 'TQ-0404');
   const walks = (await page.request.get(demo('/api/walks'))).json();
   const before = ((await walks) as { walks: unknown[] }).walks.length;

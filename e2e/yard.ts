@@ -27,10 +27,15 @@ export const typeInto = async (field: Locator, text: string): Promise<void> => {
   await (text === '' ? field.press('Delete') : field.pressSequentially(text));
 };
 
-/** Signed in, and before the yard. */
+/** Signed in, and on no page yet. */
 export const signIn = async (page: Page, name: Somebody = 'ines'): Promise<void> => {
   const data = { email: `${name}@thornquay.example`, password: 'spring-ferry-22' };
   await page.request.post(demo('/api/session'), { data });
+};
+
+/** Signed in, and before the yard. */
+export const atYard = async (page: Page, name: Somebody = 'ines'): Promise<void> => {
+  await signIn(page, name);
   await page.goto(demo('/yard'));
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();
 };
@@ -42,8 +47,25 @@ export const withShell = { serviceWorkers: 'allow' } as const;
 export const shellKept = (page: Page): Promise<void> =>
   page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
 
-export const openUnit = async (page: Page, stockNumber: string): Promise<void> => {
+/** Opens a unit by its row, as one who stands before the yard. */
+export const openFromYard = async (page: Page, stockNumber: string): Promise<void> => {
   await page.getByRole('link', { name: stockNumber }).first().click();
+  await expect(page.locator('.particulars')).toContainText(stockNumber);
+};
+
+/** Where a unit stands in the program. */
+const unitAddress = async (page: Page, stockNumber: string): Promise<string> => {
+  const { units } = await (await page.request.get(demo('/api/units'))).json();
+  const unit = units.find(
+    ({ record }: { record: { specs: { stockNumber?: { value: { text: string } } } } }) =>
+      record.specs.stockNumber?.value.text === stockNumber,
+  );
+  return demo(`/units/${unit.id}`);
+};
+
+/** Opens a unit's record by its address, as from a bookmark. */
+export const openUnit = async (page: Page, stockNumber: string): Promise<void> => {
+  await page.goto(`${await unitAddress(page, stockNumber)}/record`);
   await expect(page.locator('.particulars')).toContainText(stockNumber);
 };
 
@@ -56,8 +78,7 @@ export const recordOf = async (page: Page) =>
 
 /** Opens a unit at one of its places: `record/labels`. */
 export const inUnit = async (page: Page, stockNumber: string, place: string): Promise<void> => {
-  await openUnit(page, stockNumber);
-  await page.goto(demo(`/units/${idOf(page)}/${place}`));
+  await page.goto(`${await unitAddress(page, stockNumber)}/${place}`);
 };
 
 /** Goes to a station on the outline, in whichever of its layers it is. */
