@@ -1,5 +1,6 @@
 // What a browser runs for the benchmark of checks: the core alone, bundled.
-import { checkRecord, type UnitRecord } from '@fair-gable/core';
+import { checkRecord } from '@fair-gable/core/unit/checks';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 
 const look = { system: 'us', today: '2026-04-15' } as const;
 

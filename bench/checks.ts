@@ -6,7 +6,8 @@ import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
 import { browser as browserPath } from '../tools/lib/setup.mjs';
 import { build } from 'vite';
-import { readUnitFile, type UnitRecord } from '@fair-gable/core';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { frame, slowed } from './phone.ts';
 
 const folder = new URL('../demo/units/', import.meta.url);

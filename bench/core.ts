@@ -1,20 +1,10 @@
 // What the core computes, each against something named.
 import { readdirSync, readFileSync } from 'node:fs';
-import {
-  applyChange,
-  checkAgain,
-  checkRecord,
-  foldWalk,
-  nextEvent,
-  pointsOf,
-  readUnitFile,
-  rules,
-  type Change,
-  type SpecValue,
-  type UnitFile,
-  type WalkEvent,
-  type WalkPlan,
-} from '@fair-gable/core';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { foldWalk, nextEvent, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
+import { checkAgain, checkRecord, rules } from '@fair-gable/core/unit/checks';
+import { applyChange, type Change, type SpecValue } from '@fair-gable/core/unit/record';
+import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 
 const folder = new URL('../demo/units/', import.meta.url);
 const texts = readdirSync(folder)

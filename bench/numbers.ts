@@ -1,33 +1,26 @@
 // The engines over ten thousand units, against nothing but their arithmetic; and a slider on a slow phone.
 import { readdirSync, readFileSync } from 'node:fs';
+import { tyres, tyresInputOf, tyresValue, type TyresInput } from '@fair-gable/core/numbers/tires';
+import { tow, towInputSchema, towValue, type TowInput } from '@fair-gable/core/numbers/tow';
+import { freshTrial } from '@fair-gable/core/numbers/trial';
+import { water, waterInputOf, waterValue, type WaterInput } from '@fair-gable/core/numbers/water';
+import {
+  scale,
+  scaleValue,
+  weigh,
+  weightInputOf,
+  weightValue,
+  type ScaleInput,
+  type WeightInput,
+} from '@fair-gable/core/numbers/weight';
 import {
   cargoLabel,
   cargoLabelInputOf,
   cargoLabelValue,
-  freshTrial,
-  readUnitFile,
-  scale,
-  scaleValue,
-  tow,
-  towInputSchema,
-  towValue,
-  tyres,
-  tyresInputOf,
-  tyresValue,
-  water,
-  waterInputOf,
-  waterValue,
-  weigh,
-  weightInputOf,
-  weightValue,
   type CargoLabelInput,
-  type ScaleInput,
-  type TowInput,
-  type TyresInput,
-  type UnitRecord,
-  type WaterInput,
-  type WeightInput,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/cargo-label';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { frame, openPhone, signIn, slowed, unitAt, workOfKey } from './phone.ts';
 
 const folder = new URL('../demo/units/', import.meta.url);

@@ -1,5 +1,5 @@
 // The planner at three hundred points, against an integer-programming library on the same model.
-import { planWalk, type PlanPoint, type PlanProblem } from '@fair-gable/core';
+import { planWalk, type PlanPoint, type PlanProblem } from '@fair-gable/core/show/plan';
 import { byHighs, loadHighs } from '../core/test/highs.ts';
 
 const draws = (from: number) => {

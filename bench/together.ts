@@ -1,6 +1,6 @@
 // 200 readers and 20 writers on one unit for a minute, against one reader alone.
 import { Client } from 'pg';
-import { locatedEntries, specs } from '@fair-gable/core';
+import { locatedEntries, specs } from '@fair-gable/core/unit/catalog';
 import { openGround, p95, timed, type Ground } from './ground.ts';
 
 const readers = 200;

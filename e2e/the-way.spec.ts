@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
-import { asTheFileSays } from '@fair-gable/core';
+import { asTheFileSays } from '@fair-gable/core/unit/unit-file';
 import {
   atYard,
   demo,

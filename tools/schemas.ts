@@ -1,6 +1,7 @@
 // Writes the published JSON Schemas from the core's Zod schemas; a test holds them together.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { modelSheetJsonSchema, unitFileJsonSchema, unitFileVersion } from '@fair-gable/core';
+import { modelSheetJsonSchema } from '@fair-gable/core/unit/model-sheet';
+import { unitFileJsonSchema, unitFileVersion } from '@fair-gable/core/unit/unit-file';
 
 const folder = new URL('../docs/schemas/', import.meta.url);
 const schemas = {

@@ -1,5 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { riskyIn } from '@fair-gable/core/show/claims';
+import {
+  logOf,
+  nextEvent,
+  summaryOf,
+  type WalkEvent,
+  type WalkPlan,
+  type WalkSeen,
+  type What,
+} from '@fair-gable/core/show/walk';
 import {
   buyerSchema,
   draftLetter,
@@ -7,20 +18,10 @@ import {
   followUpSchema,
   inDueOrder,
   lateness,
-  logOf,
-  nextEvent,
-  pointsOf,
   proposedFollowUps,
-  riskyIn,
-  summaryOf,
   type DraftOf,
   type FollowUp,
-  type Point,
-  type WalkEvent,
-  type WalkPlan,
-  type WalkSeen,
-  type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/follow-up';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

@@ -1,34 +1,32 @@
 import { describe, expect, it } from '@jest/globals';
+import { displayRow, systems, toInternal, unitRow } from '@fair-gable/core/base/quantity';
+import { pointsOf } from '@fair-gable/core/show/cards';
 import {
-  applyChange,
   audiences,
-  displayRow,
-  emptyRecord,
   featureEntry,
   findEntries,
   features,
   featureStates,
-  formatSpec,
   isFeatureKey,
   isSchoolKey,
   isSpecKey,
   leadOf,
   knownBy,
-  pointsOf,
-  readUnitFile,
   schools,
-  specProblem,
   specs,
   stations,
-  systems,
-  toInternal,
-  toUnitFile,
-  typedSpec,
-  unitRow,
-  type Change,
   type FeatureKey,
+} from '@fair-gable/core/unit/catalog';
+import {
+  applyChange,
+  emptyRecord,
+  formatSpec,
+  specProblem,
+  typedSpec,
+  type Change,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { readUnitFile, toUnitFile } from '@fair-gable/core/unit/unit-file';
 import { us } from './demo-units.ts';
 import { valueFor } from './sample-values.ts';
 

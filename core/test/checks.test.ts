@@ -1,20 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
+import { explainDifference, possibleExplanations } from '@fair-gable/core/unit/cargo-label';
+import { isSpecKey, type FeatureKey, type SpecKey } from '@fair-gable/core/unit/catalog';
+import { checkRecord, openObjections, rules, type Objection } from '@fair-gable/core/unit/checks';
 import {
   applyChange,
-  checkRecord,
   emptyRecord,
-  explainDifference,
-  isSpecKey,
-  possibleExplanations,
-  openObjections,
-  rules,
   typedSpec,
   type Change,
-  type FeatureKey,
-  type Objection,
-  type SpecKey,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 const at = '2026-04-15T09:00:00.000Z';

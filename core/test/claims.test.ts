@@ -1,22 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
+import { numberSpoken } from '@fair-gable/core/base/words';
+import { modelTalk, pointsOf } from '@fair-gable/core/show/cards';
 import {
   claimRows,
   claimsIn,
   comparedRows,
-  emptyRecord,
   lexicon,
-  isSpecKey,
-  modelTalk,
-  numberSpoken,
-  pointsOf,
   riskyIn,
   type Evidence,
+} from '@fair-gable/core/show/claims';
+import {
+  isSpecKey,
   type FeatureKey,
   type HowKnown,
   type SpecKey,
-  type SpecValue,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { emptyRecord, type SpecValue, type UnitRecord } from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import * as sets from './claims-heard.ts';
 import { demoSheets } from './demo-sheets.ts';

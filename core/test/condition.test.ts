@@ -1,40 +1,44 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { disclosureOf } from '@fair-gable/core/show/disclosure';
+import {
+  findingKinds,
+  inspectionItems,
+  isFeatureKey,
+  isStationKey,
+  looks,
+  technicianDecides,
+  type SpecKey,
+  type WheelKey,
+} from '@fair-gable/core/unit/catalog';
 import {
   ageWords,
-  applyChange,
   conclude,
-  disclosureOf,
-  emptyRecord,
   findingInputs,
   gravityNow,
   isToldFirst,
-  findingKinds,
   findingsOf,
   inspectionInputs,
-  inspectionItems,
   inspectionOf,
   inspectionState,
-  isFeatureKey,
-  isStationKey,
   knownOfMismatch,
-  looks,
   needsTechnician,
   oddWheels,
   operableOf,
-  pointsOf,
   saidFirst,
   signInspection,
-  stationAtSpot,
-  technicianDecides,
   wheelsOf,
   type Answers,
+} from '@fair-gable/core/unit/condition';
+import { stationAtSpot } from '@fair-gable/core/unit/outline';
+import {
+  applyChange,
+  emptyRecord,
   type Change,
   type Finding,
-  type SpecKey,
   type UnitRecord,
-  type WheelKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const id = (n: number): string => `0f1d0000-0000-4000-8000-${String(n).padStart(12, '0')}`;

@@ -1,7 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { differenceInMonths, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { formatDate, fullWeekOf, isDate, monthsBetween, parseDate, toOf } from '@fair-gable/core';
+import {
+  formatDate,
+  fullWeekOf,
+  isDate,
+  monthsBetween,
+  parseDate,
+  toOf,
+} from '@fair-gable/core/base/dates';
 
 describe('a date as people write it', () => {
   it.each([

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { readModelSheetFile, type ModelSheet } from '@fair-gable/core';
+import { readModelSheetFile, type ModelSheet } from '@fair-gable/core/unit/model-sheet';
 
 const folder = new URL('../../demo/model-sheets/', import.meta.url);
 

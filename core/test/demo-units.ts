@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { readUnitFile, textOf, type UnitFile, type UnitRecord } from '@fair-gable/core';
+import { textOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 
 const folder = new URL('../../demo/units/', import.meta.url);
 

@@ -1,26 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { knownBy, specs, type HowKnown, type SpecKey } from '@fair-gable/core/unit/catalog';
+import { checkRecord, openObjections } from '@fair-gable/core/unit/checks';
 import {
   agree,
   applyChange,
-  checkRecord,
   emptyRecord,
   formatSpec,
-  hangingOn,
   inverseOf,
-  knownBy,
-  openObjections,
   saidBy,
-  specs,
   statementsOf,
-  toConfirm,
   typedSpec,
   writtenOut,
   type Change,
-  type HowKnown,
-  type SpecKey,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { hangingOn, toConfirm } from '@fair-gable/core/yard/to-do';
 
 const at = '2026-04-15T09:00:00.000Z';
 const look = { system: 'us', today: '2026-04-15' } as const;

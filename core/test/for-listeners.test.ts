@@ -1,25 +1,23 @@
 import { describe, expect, it } from '@jest/globals';
+import { pointsOf, secondsFor, usualPace, wordsIn, type Point } from '@fair-gable/core/show/cards';
 import {
   chosenFor,
   needsOf,
+  planCards,
+  preparationsFor,
+  unknownTo,
+  type Listener,
+} from '@fair-gable/core/show/plan';
+import {
   nextEvent,
   paceFor,
   paceFrom,
-  planCards,
-  pointsOf,
-  preparationsFor,
-  secondsFor,
-  unknownTo,
-  usualPace,
-  usualRoute,
-  wordsIn,
-  type Listener,
-  type Point,
-  type UnitRecord,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { usualRoute } from '@fair-gable/core/unit/way-round';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const fenlark = demoRecord('TQ-0417');

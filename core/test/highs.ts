@@ -1,5 +1,5 @@
 import highsLoader from 'highs';
-import { planGrid, type PlanProblem } from '@fair-gable/core';
+import { planGrid, type PlanProblem } from '@fair-gable/core/show/plan';
 
 /** HiGHS, an integer-programming library of the registry. */
 export type Solver = Awaited<ReturnType<typeof highsLoader>>;

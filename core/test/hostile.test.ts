@@ -1,26 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
+import { parseDate } from '@fair-gable/core/base/dates';
 import {
-  columnsOf,
-  decimalOf,
-  findEntries,
-  isFoundIn,
   parseCounted,
-  parseDate,
   parseQuantity,
   parseRough,
   parseSize,
-  readDotDate,
-  readFloorPlan,
-  readLine,
-  readTyreCode,
-  readVin,
-  riskyIn,
-  specs,
-  emptyRecord,
-  typedSpec,
   withFigures,
-  withPoint,
-} from '../src/index.ts';
+} from '@fair-gable/core/base/quantity';
+import { riskyIn } from '@fair-gable/core/show/claims';
+import { findEntries, specs } from '@fair-gable/core/unit/catalog';
+import { readDotDate, readFloorPlan, readTyreCode, readVin } from '@fair-gable/core/unit/identity';
+import { emptyRecord, typedSpec } from '@fair-gable/core/unit/record';
+import { columnsOf, decimalOf, readLine, withPoint } from '@fair-gable/core/unit/stock-list';
+import { isFoundIn } from '@fair-gable/core/yard/list';
 
 /** Whatever somebody brings is read in a time that grows as its length does: ten times the characters, not a hundred times. */
 const kinds: Readonly<Record<string, (n: number) => string>> = {

@@ -15,7 +15,7 @@ import {
   tidyVin,
   tyreMonths,
   vinCheckDigit,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/identity';
 
 describe('VIN check digit', () => {
   // The first is the worked example of 49 CFR 565.15(c); seventeen ones is its best known self-check (from memory).

@@ -1,15 +1,18 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
+  entryFor,
+  type FeatureState,
+  type HowKnown,
+  type SpecKey,
+} from '@fair-gable/core/unit/catalog';
+import {
   freeKey,
   doubtsOfSheet,
-  applyChange,
   changesBySheet,
   changesToFollow,
   composed,
   differenceText,
-  emptyRecord,
-  entryFor,
   followsSheet,
   forbiddenPairs,
   inheritedBy,
@@ -21,18 +24,19 @@ import {
   seriesSheetOf,
   sheetDifferences,
   sheetFor,
-  statementsOf,
   toModelSheetFile,
-  typedSpec,
   unitDifferences,
-  type Change,
-  type FeatureState,
-  type HowKnown,
   type ModelSheet,
   type SheetValues,
-  type SpecKey,
+} from '@fair-gable/core/unit/model-sheet';
+import {
+  applyChange,
+  emptyRecord,
+  statementsOf,
+  typedSpec,
+  type Change,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 const at = '2026-04-15T09:00:00.000Z';

@@ -1,11 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  isSameName,
-  nameSchema,
-  newPersonSchema,
-  ownSettingsSchema,
-  tidyName,
-} from '@fair-gable/core';
+import { isSameName, nameSchema, tidyName } from '@fair-gable/core/base/words';
+import { newPersonSchema, ownSettingsSchema } from '@fair-gable/core/yard/people';
 
 describe('a name', () => {
   // Zero-width, directional and filler characters: Unicode Character Database.

@@ -1,6 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import highsLoader from 'highs';
+import { tyres, tyresInputOf, tyresOutcomeSchema } from '@fair-gable/core/numbers/tires';
+import {
+  tow,
+  towInputSchema,
+  towOutcomeSchema,
+  vehicleClasses,
+  type TowInput,
+} from '@fair-gable/core/numbers/tow';
+import {
+  water,
+  waterInputOf,
+  waterOutcomeSchema,
+  waterStyles,
+  type WaterInput,
+} from '@fair-gable/core/numbers/water';
 import {
   balance,
   byTickets,
@@ -8,27 +23,14 @@ import {
   hitchPart,
   hitchShare,
   sweep,
-  tow,
-  towInputSchema,
-  towOutcomeSchema,
-  tyres,
-  tyresInputOf,
-  tyresOutcomeSchema,
   usualTrial,
-  vehicleClasses,
-  water,
-  waterInputOf,
-  waterOutcomeSchema,
-  waterStyles,
   weigh,
   weightInputOf,
   weightInputSchema,
   weightOutcomeSchema,
-  type Given,
-  type TowInput,
-  type WaterInput,
   type WeightInput,
-} from '@fair-gable/core';
+} from '@fair-gable/core/numbers/weight';
+import type { Given } from '@fair-gable/core/unit/outcome';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 const known = (amount: number): Given => ({ amount, how: 'read' });

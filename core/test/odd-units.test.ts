@@ -1,23 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
+import { pointsOf } from '@fair-gable/core/show/cards';
 import {
-  applies,
-  applyChange,
-  checkRecord,
   features,
   isFitted,
-  openObjections,
-  outlineOf,
-  pointsOf,
-  roundOf,
   specs,
   wordingsOf,
-  type Change,
   type FeatureKey,
   type FeatureState,
-  type Objection,
   type SpecKey,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { checkRecord, openObjections, type Objection } from '@fair-gable/core/unit/checks';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import { applies, applyChange, type Change, type UnitRecord } from '@fair-gable/core/unit/record';
+import { roundOf } from '@fair-gable/core/unit/round';
 import { demoRecord, us } from './demo-units.ts';
 
 /** Units that have not what most have, or more of it: nothing may assume that it is there. */

@@ -1,14 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import {
-  columnsOf,
   entryFor,
   findEntries,
   isFeatureKey,
-  isFoundIn,
   isSpecKey,
   otherNames,
-  searchText,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { columnsOf } from '@fair-gable/core/unit/stock-list';
+import { isFoundIn, searchText } from '@fair-gable/core/yard/list';
 import { demoRecord } from './demo-units.ts';
 
 /* What else the trade calls things: one list for the finder, the yard's search and the headings of lists. */

@@ -1,18 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  afterConflict,
   applyChange,
   emptyRecord,
   entryOf,
+  type Change,
+  type UnitRecord,
+} from '@fair-gable/core/unit/record';
+import {
+  afterConflict,
   fieldOf,
   keepMine,
   queued,
   withWaiting,
-  type Change,
-  type UnitRecord,
   type WaitingEdit,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/outbox';
 
 const at = '2026-04-15T09:00:00.000Z';
 const unit = 'unit-1';

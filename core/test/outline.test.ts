@@ -1,21 +1,23 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { routeOf } from '@fair-gable/core/unit/way-round';
+import { stations } from '@fair-gable/core/unit/catalog';
+import { checkRecord } from '@fair-gable/core/unit/checks';
 import {
-  changesByLabelPhotos,
-  applyChange,
-  checkRecord,
-  emptyRecord,
   floorSize,
   isOnRing,
   knownAt,
   outlineOf,
-  routeOf,
-  stations,
   stationState,
+} from '@fair-gable/core/unit/outline';
+import {
+  applyChange,
+  emptyRecord,
   type Change,
   type Place,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { changesByLabelPhotos } from '@fair-gable/core/unit/round';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 const at = '2026-04-15T09:00:00.000Z';

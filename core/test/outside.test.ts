@@ -3,7 +3,8 @@ import convert from 'convert-units';
 import fc from 'fast-check';
 import vinValidator from 'vin-validator';
 import { describe, expect, it } from '@jest/globals';
-import { fromInternal, toInternal, vinCheckDigit, type UnitKey } from '@fair-gable/core';
+import { fromInternal, toInternal, type UnitKey } from '@fair-gable/core/base/quantity';
+import { vinCheckDigit } from '@fair-gable/core/unit/identity';
 
 const characters = [...'0123456789ABCDEFGHJKLMNPRSTUVWXYZ'];
 const seventeen = fc

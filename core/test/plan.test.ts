@@ -1,43 +1,36 @@
 import { describe, expect, it } from '@jest/globals';
+import { modelTalk, pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { faultsOf } from '@fair-gable/core/show/disclosure';
 import {
-  applyChange,
-  type Change,
-  faultsOf,
-  audiences,
-  emptyRecord,
-  foldWalk,
-  hasFeature,
   interestWords,
   isCompulsory,
-  legs,
-  modelTalk,
-  nextEvent,
-  operableOf,
   planCards,
   planProblem,
   planWalk,
-  pointsOf,
   preparationsFor,
   replan,
-  routeOf,
-  routeSchema,
-  routesOf,
   secondsOf,
-  stationEntry,
   stationsIn,
-  stationsOn,
-  textOf,
-  usualRoute,
-  usualRoutes,
   worthOfPoint,
-  type Audience,
   type PlanWish,
-  type Point,
-  type Route,
+} from '@fair-gable/core/show/plan';
+import {
+  foldWalk,
+  nextEvent,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
+import { audiences, stationEntry, type Audience } from '@fair-gable/core/unit/catalog';
+import { operableOf } from '@fair-gable/core/unit/condition';
+import {
+  applyChange,
+  type Change,
+  emptyRecord,
+  hasFeature,
+  textOf,
+} from '@fair-gable/core/unit/record';
+import { legs, type Route, routeOf, routeSchema, routesOf, stationsOn, usualRoute, usualRoutes } from '@fair-gable/core/unit/way-round';
 import { demoSheets } from './demo-sheets.ts';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { byHighs, loadHighs } from './highs.ts';

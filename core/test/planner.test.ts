@@ -7,7 +7,7 @@ import {
   type PlanAnswer,
   type PlanPoint,
   type PlanProblem,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/plan';
 import { byHighs, loadHighs } from './highs.ts';
 
 const seed = 7;

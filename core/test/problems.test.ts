@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { firstAccountSchema, sentence, signInSchema, type ProblemCode } from '@fair-gable/core';
+import { sentence, type ProblemCode } from '@fair-gable/core/base/problems';
+import { firstAccountSchema, signInSchema } from '@fair-gable/core/yard/people';
 
 const params = {
   typed: 'what was typed', unit: 'furlong', wanted: 'ft', value: 0, limit: 10, length: 30, choices: 'new, used', field: 'specs.x',

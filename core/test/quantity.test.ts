@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { sentence } from '@fair-gable/core/base/problems';
 import {
   displayRow,
   displays,
@@ -12,13 +13,12 @@ import {
   parseSize,
   quantityParts,
   readNumber,
-  sentence,
   systems,
   toInternal,
   units,
   type Display,
   type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/base/quantity';
 
 describe('units', () => {
   // NIST SP 811 (2008) appendix B.8, each to the digits printed there.

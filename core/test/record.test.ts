@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { specEntry, specs } from '@fair-gable/core/unit/catalog';
 import {
   applies,
   applyChange,
@@ -8,13 +9,11 @@ import {
   formatSpec,
   inverseOf,
   nameOf,
-  nextNeed,
   particularsOf,
-  specEntry,
-  specs,
   typedSpec,
   type Change,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { nextNeed } from '@fair-gable/core/yard/to-do';
 import { demoRecord } from './demo-units.ts';
 
 const at = '2026-04-15T09:00:00.000Z';

@@ -1,18 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
+import type { FeatureKey, FeatureState, SpecKey } from '@fair-gable/core/unit/catalog';
+import { checkAgain, checkRecord, rules, type Severity } from '@fair-gable/core/unit/checks';
 import {
   applyChange,
-  checkAgain,
-  checkRecord,
   emptyRecord,
-  rules,
   typedSpec,
   type Change,
-  type FeatureKey,
-  type FeatureState,
-  type Severity,
-  type SpecKey,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles } from './demo-units.ts';
 
 const at = '2026-04-15T09:00:00.000Z';

@@ -1,4 +1,6 @@
-import { toInternal, type Spec, type SpecValue } from '@fair-gable/core';
+import { toInternal } from '@fair-gable/core/base/quantity';
+import type { Spec } from '@fair-gable/core/unit/catalog';
+import type { SpecValue } from '@fair-gable/core/unit/record';
 
 /** Sides, counts and amounts at the upper end of what is plausible; text as given. */
 const sample = ({ value }: Spec, text: string, number: (to: number) => number): SpecValue => {

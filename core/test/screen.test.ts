@@ -1,28 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
+import { pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { screenOf, screenViewSchema, type ScreenView } from '@fair-gable/core/show/screen';
+import { nextEvent, type WalkEvent, type WalkPlan, type What } from '@fair-gable/core/show/walk';
 import {
-  emptyRecord,
   features,
   isPublic,
   isPublicTarget,
-  nextEvent,
-  outlineOf,
-  pointsOf,
   publicEntries,
   publicLabel,
-  screenOf,
-  screenViewSchema,
   specs,
-  textOf,
-  type Entry,
   type FeatureKey,
-  type Point,
-  type ScreenView,
   type SpecKey,
-  type UnitRecord,
-  type WalkEvent,
-  type WalkPlan,
-  type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import { emptyRecord, textOf, type Entry, type UnitRecord } from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

@@ -1,17 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  answersFor,
-  checkRecord,
-  freshTrial,
-  nextNeed,
-  pointsOf,
-  preparationsFor,
-  questionKeys,
-  questionsFor,
-  rules,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { answersFor, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { preparationsFor } from '@fair-gable/core/show/plan';
+import { checkRecord, rules } from '@fair-gable/core/unit/checks';
+import { questionKeys, type UnitRecord } from '@fair-gable/core/unit/record';
+import { nextNeed } from '@fair-gable/core/yard/to-do';
 import { demoFiles, us } from './demo-units.ts';
 
 /** Every sentence the program makes is in the reader's units: both systems, over all of the demo yard. */

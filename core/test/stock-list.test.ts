@@ -1,20 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
+import { features, specs } from '@fair-gable/core/unit/catalog';
+import {
+  applyChange,
+  emptyRecord,
+  formatSpec,
+  statementsOf,
+  type UnitRecord,
+} from '@fair-gable/core/unit/record';
 import {
   decimalOf,
-  applyChange,
   changesByLine,
   columnsOf,
-  emptyRecord,
-  features,
-  formatSpec,
   readLine,
   repeatedLines,
-  specs,
-  statementsOf,
   type Column,
   type Reading,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/stock-list';
 import { demoFiles } from './demo-units.ts';
 
 const reading = (columns: readonly Column[], more: Partial<Reading> = {}): Reading => ({

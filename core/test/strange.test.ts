@@ -1,11 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  isBroken,
-  readModelSheetFile,
-  readUnitFile,
-  strangeIn,
-  strangeSentence,
-} from '@fair-gable/core';
+import { isBroken, strangeIn, strangeSentence } from '@fair-gable/core/base/problems';
+import { readModelSheetFile } from '@fair-gable/core/unit/model-sheet';
+import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 
 describe('what can be no data', () => {
   it.each([

@@ -1,30 +1,20 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import type { System } from '@fair-gable/core/base/quantity';
+import { tyres, type TyresInput } from '@fair-gable/core/numbers/tires';
+import { drag, tow, towInputSchema } from '@fair-gable/core/numbers/tow';
+import { answersFor, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
+import { water } from '@fair-gable/core/numbers/water';
+import { scale, weigh, weightInputSchema } from '@fair-gable/core/numbers/weight';
+import { cargoLabel, cargoLabelInputSchema } from '@fair-gable/core/unit/cargo-label';
+import { specs, type SpecKey } from '@fair-gable/core/unit/catalog';
+import type { Given, Outcome } from '@fair-gable/core/unit/outcome';
 import {
-  answersFor,
   applyChange,
-  cargoLabel,
-  cargoLabelInputSchema,
-  drag,
   emptyRecord,
-  freshTrial,
   questionKeys,
-  questionsFor,
-  scale,
-  specs,
-  tow,
-  towInputSchema,
-  tyres,
-  water,
-  weigh,
-  weightInputSchema,
-  type Given,
-  type Outcome,
-  type SpecKey,
-  type System,
-  type TyresInput,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 /*

@@ -1,41 +1,39 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { routeOf } from '@fair-gable/core/unit/way-round';
+import { parseQuantity } from '@fair-gable/core/base/quantity';
+import { changesToFit, fittedPounds, looseItems } from '@fair-gable/core/unit/aboard';
+import { labelKinds, specEntry, specs } from '@fair-gable/core/unit/catalog';
+import { openObjections, checkRecord } from '@fair-gable/core/unit/checks';
+import { readScanned } from '@fair-gable/core/unit/identity';
 import {
-  applyChange,
   changesToAnswer,
-  changesToFit,
-  countOf,
-  emptyRecord,
-  fieldText,
-  fittedPounds,
-  inverseOf,
   isOverdue,
-  keypadFor,
-  labelKinds,
-  leftIn,
-  leftInOrder,
-  looseItems,
   modelKeyOf,
-  nextStop,
   ofSameModel,
-  openObjections,
-  checkRecord,
-  parseQuantity,
   questionsAbout,
   questionsIn,
-  readScanned,
-  roundOf,
-  routeOf,
-  specEntry,
-  specs,
-  stopsLeft,
+} from '@fair-gable/core/unit/questions';
+import {
+  applyChange,
+  emptyRecord,
+  fieldText,
+  inverseOf,
   targetLabel,
   typedSpec,
-  wantedAt,
   type Change,
   type Question,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import {
+  countOf,
+  keypadFor,
+  nextStop,
+  roundOf,
+  stopsLeft,
+  wantedAt,
+} from '@fair-gable/core/unit/round';
+import { leftIn, leftInOrder } from '@fair-gable/core/yard/to-do';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 const at = '2026-04-10T10:00:00.000Z';

@@ -1,26 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
+import { modelTalk, noTalk, pointSchema, pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { planCards, type PlanWish } from '@fair-gable/core/show/plan';
+import { cardNow, faultsSince, type WalkPlan } from '@fair-gable/core/show/walk';
+import type { FeatureKey, HowKnown } from '@fair-gable/core/unit/catalog';
+import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import {
   applyChange,
-  cardNow,
   emptyRecord,
-  faultsSince,
   isWordingKey,
-  modelTalk,
-  noTalk,
-  planCards,
-  pointSchema,
-  pointsOf,
   recordSchema,
-  usualRoute,
-  type FeatureKey,
-  type HowKnown,
-  type ModelSheet,
-  type Point,
-  type PlanWish,
   type UnitRecord,
-  type WalkPlan,
   type Wording,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { usualRoute } from '@fair-gable/core/unit/way-round';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { demoSheets } from './demo-sheets.ts';
 

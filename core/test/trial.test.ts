@@ -1,25 +1,26 @@
 import { describe, expect, it } from '@jest/globals';
+import type { System } from '@fair-gable/core/base/quantity';
+import { vehicleClasses, vehiclesOf } from '@fair-gable/core/numbers/tow';
 import {
   answersFor,
-  applyChange,
   compareTrials,
-  emptyRecord,
   freshTrial,
-  gearPlacesOf,
   keptTrials,
-  nameOf,
-  pointsOf,
-  questionKeys,
   questionsFor,
-  vehicleClasses,
-  vehiclesOf,
+} from '@fair-gable/core/numbers/trial';
+import { gearPlacesOf } from '@fair-gable/core/numbers/weight';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import {
+  applyChange,
+  emptyRecord,
+  nameOf,
+  questionKeys,
   type KeptTrial,
   type QuestionKey,
-  type System,
   type Trial,
   type UnitRecord,
   type Vehicle,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const today = '2026-04-15';

@@ -1,34 +1,32 @@
 import { describe, expect, it } from '@jest/globals';
+import { toInternal } from '@fair-gable/core/base/quantity';
+import { pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { disclosureOf, buyersChecks } from '@fair-gable/core/show/disclosure';
+import { screenOf } from '@fair-gable/core/show/screen';
+import { logOf, type WalkPlan } from '@fair-gable/core/show/walk';
 import {
-  inspectedOn,
-  applyChange,
   blanksIn,
-  checkRecord,
-  disclosureOf,
-  draftLetter,
-  emptyRecord,
   features,
   leadOf,
-  logOf,
-  pointsOf,
-  rules,
-  screenOf,
   specEntry,
   specs,
-  toInternal,
   toldWith,
-  buyersChecks,
   wordingsOf,
-  type Change,
   type Feature,
   type HowKnown,
-  type Point,
   type Spec,
   type SpecKey,
+} from '@fair-gable/core/unit/catalog';
+import { checkRecord, rules } from '@fair-gable/core/unit/checks';
+import { inspectedOn } from '@fair-gable/core/unit/condition';
+import {
+  applyChange,
+  emptyRecord,
+  type Change,
   type SpecValue,
   type UnitRecord,
-  type WalkPlan,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { draftLetter } from '@fair-gable/core/yard/follow-up';
 import { demoFiles, us } from './demo-units.ts';
 import { figureFor } from './sample-values.ts';
 

@@ -1,18 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
+import { sentence } from '@fair-gable/core/base/problems';
+import { toInternal, type System } from '@fair-gable/core/base/quantity';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
+import { checkRecord } from '@fair-gable/core/unit/checks';
 import {
-  checkRecord,
   formatSpec,
-  sentence,
-  specEntry,
-  toInternal,
   typedSpec,
   applyChange,
   emptyRecord,
   type Change,
-  type SpecKey,
   type SpecValue,
-  type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { us } from './demo-units.ts';
 
 /*

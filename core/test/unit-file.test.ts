@@ -2,23 +2,24 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
   applyChange,
-  asTheFileSays,
-  broughtInBy,
   entryOf,
   parts,
-  readUnitFile,
-  roles,
   statementsOf,
-  toUnitFile,
-  unitFileJsonSchema,
-  unitFileVersion,
   whoBriefly,
   whoSaid,
   type Change,
   type Entry,
   type FieldValue,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import {
+  asTheFileSays,
+  readUnitFile,
+  toUnitFile,
+  unitFileJsonSchema,
+  unitFileVersion,
+} from '@fair-gable/core/unit/unit-file';
+import { broughtInBy, roles } from '@fair-gable/core/yard/people';
 import { demoFiles } from './demo-units.ts';
 
 const [file] = demoFiles;

@@ -1,15 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import type { Point } from '@fair-gable/core/show/cards';
 import {
   foldWalk,
   logOf,
   nextEvent,
   type CardState,
-  type Point,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const stations = ['hitch', 'front', 'utilities', 'rear'] as const;

@@ -1,29 +1,33 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  applyChange,
-  clock,
-  emptyRecord,
-  foldWalk,
-  inOrder,
-  logOf,
-  nextEvent,
-  paceOf,
   pointSchema,
   pointsOf,
   secondsFor,
   totalSeconds,
   usualPace,
+  type Point,
+} from '@fair-gable/core/show/cards';
+import {
+  clock,
+  foldWalk,
+  inOrder,
+  logOf,
+  nextEvent,
+  paceOf,
   walkEventSchema,
   workedMs,
-  type FeatureValue,
-  type HowKnown,
-  type Point,
-  type UnitRecord,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
+import type { HowKnown } from '@fair-gable/core/unit/catalog';
+import {
+  applyChange,
+  emptyRecord,
+  type FeatureValue,
+  type UnitRecord,
+} from '@fair-gable/core/unit/record';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

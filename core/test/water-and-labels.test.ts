@@ -1,24 +1,23 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { toInternal } from '@fair-gable/core/base/quantity';
 import {
   betweenThirds,
-  changesByLabelPhotos,
   drainMinutes,
-  emptyRecord,
   fillMinutes,
-  labelLine,
-  leftToLabel,
   heaterRates,
   levelsAfter,
-  otherReadings,
   panelsOf,
   recoveryMinutes,
   recoveryRate,
-  toInternal,
   water,
   waterInputOf,
   waterTimes,
-} from '@fair-gable/core';
+} from '@fair-gable/core/numbers/water';
+import { leftToLabel } from '@fair-gable/core/unit/aboard';
+import { labelLine } from '@fair-gable/core/unit/cargo-label';
+import { emptyRecord } from '@fair-gable/core/unit/record';
+import { changesByLabelPhotos, otherReadings } from '@fair-gable/core/unit/round';
 import { demoFiles, demoRecord } from './demo-units.ts';
 
 describe('water takes its time', () => {

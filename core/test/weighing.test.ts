@@ -1,30 +1,36 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  balance,
-  byTickets,
-  cargoLabel,
-  cargoLabelInputOf,
-  cargoLabelInputSchema,
-  cargoLabelOutcomeSchema,
+  recheckMiles,
+  torqueFor,
+  torqueRounds,
+  torqueWindows,
+  tyresValue,
+} from '@fair-gable/core/numbers/tires';
+import {
   drag,
   dragForce,
   dragOutcomeSchema,
   leverage,
-  recheckMiles,
+  tow,
+  towInputSchema,
+} from '@fair-gable/core/numbers/tow';
+import { waterValue } from '@fair-gable/core/numbers/water';
+import {
+  balance,
+  byTickets,
   scale,
   scaleInputSchema,
   scaleOutcomeSchema,
   scaleProblem,
-  torqueFor,
-  torqueRounds,
-  torqueWindows,
-  tow,
-  towInputSchema,
-  tyresValue,
-  waterValue,
-  type Given,
-} from '@fair-gable/core';
+} from '@fair-gable/core/numbers/weight';
+import {
+  cargoLabel,
+  cargoLabelInputOf,
+  cargoLabelInputSchema,
+  cargoLabelOutcomeSchema,
+} from '@fair-gable/core/unit/cargo-label';
+import type { Given } from '@fair-gable/core/unit/outcome';
 import { demoFiles } from './demo-units.ts';
 
 const known = (amount: number): Given => ({ amount, how: 'read' });

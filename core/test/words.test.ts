@@ -1,18 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
+import { inText } from '@fair-gable/core/base/words';
+import { sentence } from '@fair-gable/core/base/problems';
+import { pointsOf } from '@fair-gable/core/show/cards';
 import {
   applyChange,
   emptyRecord,
   fieldLabel,
   fieldText,
-  inText,
   ourKeys,
-  pointsOf,
-  sentence,
   typedSpec,
   withoutOurs,
   type FieldValue,
   type Part,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { demoRecord, us } from './demo-units.ts';
 
 describe('a field in words', () => {

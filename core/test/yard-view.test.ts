@@ -1,15 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
+import type { SpecKey } from '@fair-gable/core/unit/catalog';
+import { emptyRecord, type SpecValue, type UnitRecord } from '@fair-gable/core/unit/record';
 import {
-  emptyRecord,
   fitOf,
   sentenceOf,
   viewSchema,
   wholeYard,
-  type SpecKey,
-  type SpecValue,
-  type UnitRecord,
   type YardView,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/list';
 import { demoFiles } from './demo-units.ts';
 
 const entry = (value: SpecValue) => ({

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { waitAfter, waitWords } from '@fair-gable/core';
+import { waitAfter, waitWords } from '@fair-gable/core/yard/people';
 import { passwordLink } from '../src/people/index.ts';
 import { asker, bench, password, signedIn, type Asker, type Bench } from './support.ts';
 

@@ -1,13 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import {
-  logOf,
-  pointsOf,
-  summaryOf,
-  type FollowUp,
-  type WalkEvent,
-  type WalkPlan,
-} from '@fair-gable/core';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { logOf, summaryOf, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
+import type { FollowUp } from '@fair-gable/core/yard/follow-up';
 import { buildApp } from '../src/app.ts';
 import type { Mailed } from '../src/follow-up/index.ts';
 import { asker, bench, secret, signedIn, unitNamed, type Asker, type Bench } from './support.ts';

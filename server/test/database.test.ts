@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { features, specs, stations } from '@fair-gable/core';
+import { features, specs, stations } from '@fair-gable/core/unit/catalog';
 import {
   dataSourceFor,
   knownMigrations,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import { readUnitFile } from '@fair-gable/core';
+import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { broken, drawn, type JsonSchema } from './drawn.ts';
 import { nameOf, routesOf, type Route } from './routes.ts';
 import { asker, bench, signedIn, unitNamed, type Asker, type Bench } from './support.ts';

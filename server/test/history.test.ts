@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { HistoryRow } from '@fair-gable/core';
+import type { HistoryRow } from '@fair-gable/core/unit/record';
 import { bench, editOf, signedIn, specChange, type Asker, type Bench } from './support.ts';
 
 let b: Bench;

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { KeptSheet, ModelSheet } from '@fair-gable/core';
+import type { KeptSheet, ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import {
   bench,
   editOf,

@@ -1,25 +1,22 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { System } from '@fair-gable/core/base/quantity';
+import { tyres, tyresInputSchema } from '@fair-gable/core/numbers/tires';
+import { drag, dragInputSchema, tow, towInputSchema } from '@fair-gable/core/numbers/tow';
+import { water, waterInputSchema } from '@fair-gable/core/numbers/water';
+import {
+  scale,
+  scaleInputSchema,
+  usualTrial,
+  weigh,
+  weightInputOf,
+  weightInputSchema,
+} from '@fair-gable/core/numbers/weight';
 import {
   cargoLabel,
   cargoLabelInputOf,
   cargoLabelInputSchema,
-  drag,
-  dragInputSchema,
-  scale,
-  scaleInputSchema,
-  tow,
-  towInputSchema,
-  tyres,
-  tyresInputSchema,
-  usualTrial,
-  water,
-  waterInputSchema,
-  weigh,
-  weightInputOf,
-  weightInputSchema,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/cargo-label';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import { asker, bench, signedIn, unitNamed, type Asker, type Bench } from './support.ts';
 
 let b: Bench;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Change } from '@fair-gable/core';
+import type { Change } from '@fair-gable/core/unit/record';
 import {
   asker,
   bench,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { may, ourKeys, rights, roles, type Right, type Role } from '@fair-gable/core';
+import { ourKeys } from '@fair-gable/core/unit/record';
+import { may, rights, roles, type Right, type Role } from '@fair-gable/core/yard/people';
 import { buildApp } from '../src/app.ts';
 import { rules } from '../src/people/index.ts';
 import { call, nameOf, routesOf } from './routes.ts';

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
-import { pointsOf, type WalkPlan } from '@fair-gable/core';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import type { WalkPlan } from '@fair-gable/core/show/walk';
 import {
   bench,
   editOf,

@@ -1,7 +1,8 @@
 import { parse } from 'csv-parse/sync';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { features, formatSpec, ourKeys, specEntry, specs, type SpecKey } from '@fair-gable/core';
+import { features, specEntry, specs, type SpecKey } from '@fair-gable/core/unit/catalog';
+import { formatSpec, ourKeys } from '@fair-gable/core/unit/record';
 import {
   bench,
   editOf,

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { asTheFileSays, type UnitFile, type UnitRecord } from '@fair-gable/core';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { asTheFileSays, type UnitFile } from '@fair-gable/core/unit/unit-file';
 import {
   bench,
   editOf,

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Vehicle } from '@fair-gable/core';
+import type { Vehicle } from '@fair-gable/core/unit/record';
 import { bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;

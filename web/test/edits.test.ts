@@ -4,9 +4,9 @@ import {
   emptyRecord,
   type Change,
   type Edit,
-  type Session,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import type { Session } from '@fair-gable/core/yard/people';
 import { device, useOutbox } from '../src/outbox/index.ts';
 import { useSession } from '../src/people/session.ts';
 import { NotKept, useEdits } from '../src/record/edits.ts';

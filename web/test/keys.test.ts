@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { featureStates, knownBy } from '@fair-gable/core';
+import { featureStates, knownBy } from '@fair-gable/core/unit/catalog';
 import { givingKeys, isKeyAlone, keyGroups } from '../src/keys/keys.ts';
 
 const pressed = (more: object = {}, inField = ''): KeyboardEvent =>

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { nextEvent, type WalkEvent } from '@fair-gable/core';
+import { nextEvent, type WalkEvent } from '@fair-gable/core/show/walk';
 import { device, forgetPerson, keptMemo, useOutbox } from '../src/outbox/index.ts';
 import { describe as inWords } from '../src/outbox/describe.ts';
 import { fakeServer, keptWalk, newPage, planOf, type FakeServer } from './support.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { emptyRecord, outlineOf, type Outline, type Peg } from '@fair-gable/core';
+import { outlineOf, type Outline, type Peg } from '@fair-gable/core/unit/outline';
+import { emptyRecord } from '@fair-gable/core/unit/record';
 import { nameOutside, nameWithin } from '../src/outline/names.ts';
 
 const peg = (more: Partial<Peg>): Peg => ({

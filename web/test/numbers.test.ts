@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { readUnitFile, scaleProblem, textOf, type UnitRecord } from '@fair-gable/core';
+import { scaleProblem } from '@fair-gable/core/numbers/weight';
+import { textOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { marksOf } from '../src/condition/marks.ts';
 import { standInGauge, standInScale, weighings } from '../src/numbers/devices.ts';
 import { photosOf } from '../src/photo/photos.ts';

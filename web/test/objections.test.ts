@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { features, specs, type SheetObjection } from '@fair-gable/core';
+import { features, specs } from '@fair-gable/core/unit/catalog';
+import type { SheetObjection } from '@fair-gable/core/unit/model-sheet';
 import { objectionIn, objectionLine } from '../src/model-sheet/objections.ts';
 
 describe('an objection as a line', () => {

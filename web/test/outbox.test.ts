@@ -1,13 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { openDB } from 'idb';
-import {
-  emptyRecord,
-  nextEvent,
-  type Change,
-  type WaitingEdit,
-  type WalkEvent,
-  type What,
-} from '@fair-gable/core';
+import { nextEvent, type WalkEvent, type What } from '@fair-gable/core/show/walk';
+import { emptyRecord, type Change } from '@fair-gable/core/unit/record';
+import type { WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { isOf, openDevice } from '../src/outbox/device.ts';
 import { device, forgetPerson, useOutbox } from '../src/outbox/index.ts';
 import { fakeServer, keptWalk, newPage, planOf, type FakeServer } from './support.ts';

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import type { Change, WaitingEdit } from '@fair-gable/core';
+import type { Change } from '@fair-gable/core/unit/record';
+import type { WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { device, forgetPerson, keptPicture, useOutbox } from '../src/outbox/index.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 

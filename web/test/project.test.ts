@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { emptyRecord, outlineOf } from '@fair-gable/core';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import { emptyRecord } from '@fair-gable/core/unit/record';
 import { frameLines, spot, turned } from '../src/outline/project.ts';
 
 describe('turning the outline', () => {

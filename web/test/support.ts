@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
-import type { Point, WalkPlan } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
+import type { WalkPlan } from '@fair-gable/core/show/walk';
 import type { KeptWalk } from '../src/outbox/index.ts';
 
 /** The server as these tests see it: what it was sent, and how it answers. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { specs, type Spec } from '@fair-gable/core';
+import { specs, type Spec } from '@fair-gable/core/unit/catalog';
 import { asTyped, example, readTyped } from '../src/record/typing.ts';
 
 const spec = (key: string): Spec => specs.find((s) => s.key === key)!;

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { applyChange, emptyRecord, type Change } from '@fair-gable/core';
+import { applyChange, emptyRecord, type Change } from '@fair-gable/core/unit/record';
 import { Refused, saying } from '../src/api/client.ts';
 import { device } from '../src/outbox/index.ts';
 import { drafted, objectionsTo, useUnits } from '../src/yard/units.ts';

@@ -1,5 +1,11 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { foldWalk, nextEvent, walkEventSchema, type WalkEvent, type What } from '@fair-gable/core';
+import {
+  foldWalk,
+  nextEvent,
+  walkEventSchema,
+  type WalkEvent,
+  type What,
+} from '@fair-gable/core/show/walk';
 import { device, useOutbox } from '../src/outbox/index.ts';
 import { joined, useWalk } from '../src/walk/walk.ts';
 import { cards, fakeServer, newPage, planOf, type FakeServer } from './support.ts';

@@ -1,4 +1,5 @@
-import { drawingOf, type UnitRecord } from '@fair-gable/core';
+import { drawingOf } from '@fair-gable/core/unit/outline';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {

@@ -7,7 +7,7 @@ import {
   schools,
   specs,
   stations,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
 import type { App } from '../app-type.ts';
 
 const entry = z.looseObject({ key: z.string(), label: z.string() });

@@ -3,15 +3,10 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import sharp from 'sharp';
 import type { DataSource } from 'typeorm';
-import {
-  readModelSheetFile,
-  readUnitFile,
-  roles,
-  vehicleSchema,
-  type ModelSheet,
-  type UnitFile,
-  type Vehicle,
-} from '@fair-gable/core';
+import { readModelSheetFile, type ModelSheet } from '@fair-gable/core/unit/model-sheet';
+import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
+import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
+import { roles } from '@fair-gable/core/yard/people';
 import { inYard } from '../database/index.ts';
 import { keepSheet } from '../model-sheet/index.ts';
 import { createYard, Secret } from '../people/index.ts';

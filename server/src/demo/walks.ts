@@ -2,26 +2,21 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { modelTalk, pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { planCards, questionsShare } from '@fair-gable/core/show/plan';
 import {
-  audiences,
-  followUpKinds,
   marks,
-  modelTalk,
   nextEvent,
-  planCards,
-  pointsOf,
-  questionsShare,
-  routesOf,
-  textOf,
-  usualRoute,
-  type Audience,
-  type ModelSheet,
-  type Point,
-  type UnitFile,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
+import { audiences, type Audience } from '@fair-gable/core/unit/catalog';
+import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
+import { textOf } from '@fair-gable/core/unit/record';
+import type { UnitFile } from '@fair-gable/core/unit/unit-file';
+import { routesOf, usualRoute } from '@fair-gable/core/unit/way-round';
+import { followUpKinds } from '@fair-gable/core/yard/follow-up';
 import { inYard, type InYard } from '../database/index.ts';
 import { keepBuyer, keepFollowUp, nameBuyer } from '../follow-up/index.ts';
 import { keepEvents, keepWalk, Walk } from '../walk/index.ts';

@@ -1,5 +1,5 @@
 import { In, type EntityManager } from 'typeorm';
-import type { Buyer } from '@fair-gable/core';
+import type { Buyer } from '@fair-gable/core/yard/follow-up';
 import { inYard, type InYard } from '../database/index.ts';
 import { Yard } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';

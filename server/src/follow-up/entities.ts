@@ -1,5 +1,5 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { FollowUpKind } from '@fair-gable/core';
+import type { FollowUpKind } from '@fair-gable/core/yard/follow-up';
 
 /** Somebody who was shown something; kept until a day, then forgotten. */
 @Entity('buyer')

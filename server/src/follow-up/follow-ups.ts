@@ -1,5 +1,5 @@
 import { In, IsNull, MoreThan } from 'typeorm';
-import type { FollowUp } from '@fair-gable/core';
+import type { FollowUp } from '@fair-gable/core/yard/follow-up';
 import { announce, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Walk } from '../walk/index.ts';

@@ -1,4 +1,4 @@
-import type { Letter } from '@fair-gable/core';
+import type { Letter } from '@fair-gable/core/yard/follow-up';
 import { isFirst, inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Walk } from '../walk/index.ts';

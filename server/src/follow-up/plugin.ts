@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { buyerSchema, followUpSchema, letterSchema, type FollowUp } from '@fair-gable/core';
+import {
+  buyerSchema,
+  followUpSchema,
+  letterSchema,
+  type FollowUp,
+} from '@fair-gable/core/yard/follow-up';
 import type { App } from '../app-type.ts';
 import { inYard } from '../database/index.ts';
 import { callerIn, noteOnYard, yardOf } from '../people/index.ts';

@@ -1,5 +1,5 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { ModelSheet, Offer } from '@fair-gable/core';
+import type { ModelSheet, Offer } from '@fair-gable/core/unit/model-sheet';
 
 /** A model sheet of a yard. Series, floor plan and year are copies of its content, for their uniqueness. */
 @Entity('model_sheet')

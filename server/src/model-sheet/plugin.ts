@@ -1,24 +1,20 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy } from '@fair-gable/core/unit/catalog';
 import {
-  changeSchema,
-  fieldLabel,
-  fieldText,
   inheritedBy,
-  knownBy,
   modelSheetFileSchema,
   modelSheetSchema,
-  nameOf,
   offerSchema,
   toModelSheetFile,
   unitDifferences,
-  whoSaid,
   type ModelSheet,
   type Offer,
-  type System,
   type UnitDifference,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
+import { changeSchema, fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
 import type { App } from '../app-type.ts';
 import { inYard } from '../database/index.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';

@@ -3,14 +3,11 @@ import type { EntityManager } from 'typeorm';
 import {
   changesBySheet,
   inheritedBy,
-  nameOf,
-  textOf,
-  type Change,
   type KeptSheet,
   type ModelSheet,
   type Offer,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
+import { nameOf, textOf, type Change, type UnitRecord } from '@fair-gable/core/unit/record';
 import { announce, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { editWithin, recordsOf, type Author, type Transactional } from '../record/index.ts';

@@ -1,28 +1,28 @@
 import { z } from 'zod';
+import type { System } from '@fair-gable/core/base/quantity';
+import { tyres, tyresInputSchema, tyresOutcomeSchema } from '@fair-gable/core/numbers/tires';
+import {
+  drag,
+  dragInputSchema,
+  dragOutcomeSchema,
+  tow,
+  towInputSchema,
+  towOutcomeSchema,
+} from '@fair-gable/core/numbers/tow';
+import { water, waterInputSchema, waterOutcomeSchema } from '@fair-gable/core/numbers/water';
+import {
+  scale,
+  scaleInputSchema,
+  scaleOutcomeSchema,
+  weigh,
+  weightInputSchema,
+  weightOutcomeSchema,
+} from '@fair-gable/core/numbers/weight';
 import {
   cargoLabel,
   cargoLabelInputSchema,
   cargoLabelOutcomeSchema,
-  drag,
-  dragInputSchema,
-  dragOutcomeSchema,
-  scale,
-  scaleInputSchema,
-  scaleOutcomeSchema,
-  tow,
-  towInputSchema,
-  towOutcomeSchema,
-  tyres,
-  tyresInputSchema,
-  tyresOutcomeSchema,
-  water,
-  waterInputSchema,
-  waterOutcomeSchema,
-  weigh,
-  weightInputSchema,
-  weightOutcomeSchema,
-  type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/cargo-label';
 import type { App } from '../app-type.ts';
 import { callerIn } from '../people/index.ts';
 

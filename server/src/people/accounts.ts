@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
-import type { Role, System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { Role } from '@fair-gable/core/yard/people';
 import { Refusal } from '../problems/index.ts';
 import { Membership, PasswordLink, Person, Secret, Yard } from './entities.ts';
 import { digest, hashNew } from './hashes.ts';

@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
-import type { LinkFor, Role } from '@fair-gable/core';
+import type { LinkFor, Role } from '@fair-gable/core/yard/people';
 import { Refusal } from '../problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from './entities.ts';
 import { digest, hashNew } from './hashes.ts';

@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import { savedViewsSchema, type SavedView } from '@fair-gable/core/yard/list';
 import {
   ownSettingsSchema,
   passwordChangeSchema,
-  savedViewsSchema,
   signedInSchema,
-  type SavedView,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/people';
 import type { App } from '../app-type.ts';
 import { Refusal } from '../problems/index.ts';
 import { callerIn } from './access.ts';

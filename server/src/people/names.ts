@@ -1,8 +1,8 @@
 import { In, type EntityManager } from 'typeorm';
-import { isSameName } from '@fair-gable/core';
 import { Refusal } from '../problems/index.ts';
 import { Membership, Person } from './entities.ts';
 import { noteOnYard } from './yard-changes.ts';
+import { isSameName } from '@fair-gable/core/base/words';
 
 /** The addresses of the accounts behind some changes, by person; a name may be another’s by now. */
 export const accountsBehind = async (

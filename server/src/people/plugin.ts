@@ -9,7 +9,7 @@ import {
   sessionSchema,
   signInSchema,
   type Session,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/people';
 import type { App } from '../app-type.ts';
 import { Refusal } from '../problems/index.ts';
 import { callerIn, type Caller } from './access.ts';

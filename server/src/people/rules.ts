@@ -1,4 +1,4 @@
-import type { Right } from '@fair-gable/core';
+import type { Right } from '@fair-gable/core/yard/people';
 
 /** Who may call a route: anyone, or those whose role has a right. */
 export type Access = 'anyone' | Right;

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { LessThan, MoreThan, type DataSource } from 'typeorm';
 import type { FastifySessionObject, SessionStore } from '@fastify/session';
-import type { SignedIn } from '@fair-gable/core';
+import type { SignedIn } from '@fair-gable/core/yard/people';
 import { announceEnd } from '../database/index.ts';
 import { SessionRow } from './entities.ts';
 

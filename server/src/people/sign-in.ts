@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
-import { waitAfter, waitWords } from '@fair-gable/core';
+import { waitAfter, waitWords } from '@fair-gable/core/yard/people';
 import { Refusal } from '../problems/index.ts';
 import { KnownDevice, Membership, Person, SignInTry } from './entities.ts';
 import { digest, isPassword } from './hashes.ts';

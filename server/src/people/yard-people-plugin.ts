@@ -6,7 +6,7 @@ import {
   personSchema,
   roles,
   yardSettingsSchema,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/people';
 import type { App } from '../app-type.ts';
 import { callerIn } from './access.ts';
 import { accountsBehind } from './names.ts';

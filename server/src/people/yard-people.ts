@@ -1,20 +1,11 @@
 import type { EntityManager } from 'typeorm';
-import {
-  formatQuantity,
-  legs,
-  routesOf,
-  schoolEntry,
-  schools,
-  waterStyles,
-  type GlossaryRow,
-  type Role,
-  type Route,
-  type SchoolKey,
-  type System,
-  type YardPerson,
-  type YardSettings,
-  type YardWater,
-} from '@fair-gable/core';
+import { percent } from '@fair-gable/core/base/words';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { waterStyles, type YardWater } from '@fair-gable/core/numbers/water';
+import { schoolEntry, schools, type SchoolKey } from '@fair-gable/core/unit/catalog';
+import type { GlossaryRow } from '@fair-gable/core/unit/identity';
+import { legs, routesOf, type Route } from '@fair-gable/core/unit/way-round';
+import type { Role, YardPerson, YardSettings } from '@fair-gable/core/yard/people';
 import { announceEnd } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import type { Caller } from './access.ts';
@@ -183,7 +174,7 @@ const waterWords = (water: YardWater, key: keyof YardWater): string | null => {
   const rates = water[key];
   if (!rates) return null;
   const { gray, galleyShare, black, drunk } = rates;
-  const share = `${Math.round(galleyShare * 100)} % of it at the galley`;
+  const share = `${percent(galleyShare, 0)} of it at the galley`;
   return `gray ${gallons(gray)}, ${share}; black ${gallons(black)}; drunk ${gallons(drunk)}`;
 };
 

@@ -2,15 +2,10 @@ import type { FastifyError, FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { QueryFailedError } from 'typeorm';
-import {
-  changeProblem,
-  featureEntry,
-  isFeatureKey,
-  isSpecKey,
-  sentence,
-  specEntry,
-} from '@fair-gable/core';
-import type { Change } from '@fair-gable/core';
+import { sentence } from '@fair-gable/core/base/problems';
+import { featureEntry, isFeatureKey, isSpecKey, specEntry } from '@fair-gable/core/unit/catalog';
+import { changeProblem } from '@fair-gable/core/unit/record';
+import type { Change } from '@fair-gable/core/unit/record';
 import { Left, problemDetails, Refusal, refusals } from '../refusal/index.ts';
 
 /** PostgreSQL's own codes. */

@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
-import { strangeIn, strangeSentence } from '@fair-gable/core';
+import { strangeIn, strangeSentence } from '@fair-gable/core/base/problems';
 import { Refusal } from '../refusal/index.ts';
 
 declare module 'fastify' {

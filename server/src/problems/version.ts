@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
-import { apiVersion } from '@fair-gable/core';
+import { apiVersion } from '@fair-gable/core/yard/outbox';
 import { Refusal } from '../refusal/index.ts';
 
 /** Devices say which version they speak; other programs need not. */

@@ -1,5 +1,6 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { FieldValue, HowKnown, Part, Statement } from '@fair-gable/core';
+import type { HowKnown } from '@fair-gable/core/unit/catalog';
+import type { FieldValue, Part, Statement } from '@fair-gable/core/unit/record';
 
 /**
  * A unit of a yard. Stock number and VIN are copies of its record, kept for their uniqueness; name,

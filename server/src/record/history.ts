@@ -1,4 +1,4 @@
-import type { HistoryRow } from '@fair-gable/core';
+import type { HistoryRow } from '@fair-gable/core/unit/record';
 import type { InYard } from '../database/index.ts';
 import { accountsBehind } from '../people/index.ts';
 import { noSuchUnit } from './read.ts';

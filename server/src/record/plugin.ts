@@ -1,21 +1,18 @@
 import type { FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
 import {
   changeSchema,
   editSchema,
   historyRowSchema,
-  may,
   ourKeys,
   parts,
   recordSchema,
-  rightToChange,
-  specEntry,
-  unsignedChange,
   type Change,
   type Edit,
-  type SpecKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { may, rightToChange, unsignedChange } from '@fair-gable/core/yard/people';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';

@@ -1,4 +1,4 @@
-import { parts, type UnitRecord } from '@fair-gable/core';
+import { parts, type UnitRecord } from '@fair-gable/core/unit/record';
 import type { InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 

@@ -1,21 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
+import { tidyVin } from '@fair-gable/core/unit/identity';
 import {
   amountOf,
   entryAfter,
   entryOf,
-  fieldOf,
   newlySaid,
   parts,
-  searchText,
   textOf,
-  tidyVin,
   type Change,
   type Edit,
   type Entry,
   type FieldValue,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { searchText } from '@fair-gable/core/yard/list';
+import { fieldOf } from '@fair-gable/core/yard/outbox';
 import { announce, inYard, isFirst, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { RecordChange, RecordField, Unit } from './entities.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { screenViewSchema } from '@fair-gable/core';
+import { screenViewSchema } from '@fair-gable/core/show/screen';
 import type { App } from '../app-type.ts';
 import { yardOf } from '../people/index.ts';
 import { pictureOf } from '../photo/index.ts';

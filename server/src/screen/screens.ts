@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { DataSource } from 'typeorm';
-import { pointsOf, screenOf, type ScreenView } from '@fair-gable/core';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { screenOf, type ScreenView } from '@fair-gable/core/show/screen';
 import { announceEnd, inYard, type InYard } from '../database/index.ts';
 import { Yard } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';

@@ -1,12 +1,7 @@
 import Papa from 'papaparse';
-import {
-  featureStates,
-  features,
-  formatSpec,
-  specs,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { featureStates, features, specs } from '@fair-gable/core/unit/catalog';
+import { formatSpec, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** What a spreadsheet would run as a formula is made plain text; papaparse puts a ' before it. */
 const settings = { escapeFormulae: true, newline: '\r\n' } as const;

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { toUnitFile, unitFileSchema } from '@fair-gable/core';
+import { toUnitFile, unitFileSchema } from '@fair-gable/core/unit/unit-file';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf } from '../people/index.ts';
 import { hiddenFrom, recordsOf } from '../record/index.ts';

@@ -1,4 +1,4 @@
-import type { Line } from '@fair-gable/core';
+import type { Line } from '@fair-gable/core/unit/stock-list';
 import { inThread } from '../threads/index.ts';
 import { readListText, type GivenList, type ListHead } from './reading.ts';
 

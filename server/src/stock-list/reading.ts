@@ -1,4 +1,6 @@
 import Papa from 'papaparse';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { HowKnown } from '@fair-gable/core/unit/catalog';
 import {
   columnsOf,
   decimalOf,
@@ -7,10 +9,8 @@ import {
   type CellProblem,
   type Column,
   type Decimal,
-  type HowKnown,
   type Line,
-  type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/stock-list';
 import { Refusal } from '../refusal/index.ts';
 
 /** A list as somebody brings it. */

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { howKnownSchema, isFeatureKey, isSpecKey, type Column } from '@fair-gable/core';
+import { isFeatureKey, isSpecKey } from '@fair-gable/core/unit/catalog';
+import { howKnownSchema } from '@fair-gable/core/unit/record';
+import type { Column } from '@fair-gable/core/unit/stock-list';
 import type { App } from '../app-type.ts';
 import { callerIn } from '../people/index.ts';
 import type { GivenList } from './reading.ts';

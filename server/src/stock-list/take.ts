@@ -1,16 +1,13 @@
 import { randomUUID } from 'node:crypto';
+import { tidyVin } from '@fair-gable/core/unit/identity';
+import { entryOf, fieldText, textOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import {
   changesByLine,
-  entryOf,
-  fieldText,
   recordByLine,
-  textOf,
-  tidyVin,
   type CellProblem,
   type Column,
   type Line,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/stock-list';
 import { announce, inYard, type InYard } from '../database/index.ts';
 import type { AtWork } from '../long-work/index.ts';
 import { addUnits, editWithin, now, recordsOf, Unit, type Author } from '../record/index.ts';

@@ -1,5 +1,5 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { Vehicle } from '@fair-gable/core';
+import type { Vehicle } from '@fair-gable/core/unit/record';
 
 /** A vehicle that a yard keeps: one of its classes, or a buyer's own. */
 @Entity('vehicle')

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { vehicleSchema, type Vehicle } from '@fair-gable/core';
+import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
 import type { App } from '../app-type.ts';
 import { announce, inYard, type InYard } from '../database/index.ts';
 import { callerIn, noteOnYard, yardOf } from '../people/index.ts';

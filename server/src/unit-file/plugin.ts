@@ -1,15 +1,14 @@
 import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import { nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import {
   asTheFileSays,
-  broughtInBy,
-  nameOf,
   readUnitFile,
   toUnitFile,
   unitFileSchema,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/unit-file';
+import { broughtInBy } from '@fair-gable/core/yard/people';
 import type { App } from '../app-type.ts';
 import { callerIn, yardOf, type Caller } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';

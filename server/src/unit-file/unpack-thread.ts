@@ -1,4 +1,4 @@
-import type { UnitFile } from '@fair-gable/core';
+import type { UnitFile } from '@fair-gable/core/unit/unit-file';
 import { inThread } from '../threads/index.ts';
 import { unpackUnit, type NamedPicture } from './unpack.ts';
 

@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
-import { readUnitFile, type UnitFile } from '@fair-gable/core';
+import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 import { madeAnew, photoLimit, type Picture } from '../picture/index.ts';
 import { Refusal } from '../refusal/index.ts';
 import type { Saying } from '../threads/index.ts';

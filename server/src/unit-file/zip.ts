@@ -1,5 +1,5 @@
 import { Zip, ZipPassThrough } from 'fflate';
-import type { UnitFile } from '@fair-gable/core';
+import type { UnitFile } from '@fair-gable/core/unit/unit-file';
 import type { InYard } from '../database/index.ts';
 import type { AtWork } from '../long-work/index.ts';
 import { keepPicture, photosHere, pictureOf } from '../photo/index.ts';

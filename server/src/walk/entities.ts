@@ -1,5 +1,6 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { Point, WalkPlan, What } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
+import type { WalkPlan, What } from '@fair-gable/core/show/walk';
 
 /** A planned walk, with its cards as they were worded when it was planned. */
 @Entity('walk')

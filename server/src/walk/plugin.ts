@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { walkEventSchema, walkPlanSchema } from '@fair-gable/core';
+import { walkEventSchema, walkPlanSchema } from '@fair-gable/core/show/walk';
 import type { App } from '../app-type.ts';
 import { inYard } from '../database/index.ts';
 import { callerIn, yardOf } from '../people/index.ts';

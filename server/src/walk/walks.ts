@@ -1,13 +1,7 @@
 import { In } from 'typeorm';
-import {
-  inOrder,
-  may,
-  paceFrom,
-  type Point,
-  type Role,
-  type WalkEvent,
-  type WalkPlan,
-} from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
+import { inOrder, paceFrom, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
+import { may, type Role } from '@fair-gable/core/yard/people';
 import { announce, firstSent, isFirst, type InYard } from '../database/index.ts';
 import { accountsBehind, Person } from '../people/index.ts';
 import { Refusal } from '../problems/index.ts';

@@ -3,22 +3,20 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
 import { computed } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
 import {
   changesToFit,
-  featureEntry,
   fittedHere,
   fittedPounds,
-  formatDate,
-  formatQuantity,
-  isFeatureKey,
   leftToLabel,
   looseItems,
-  parseQuantity,
-  sentence,
-  whoSaid,
-  type Fitted,
   type LooseItem,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/aboard';
+import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
+import { whoSaid, type Fitted } from '@fair-gable/core/unit/record';
 import { featureChoices } from '../base/field-choices.ts';
 import SelectField from '../base/SelectField.vue';
 import { useDraft } from '../draft/index.ts';
@@ -54,7 +52,7 @@ const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
         basedOn: record.value.features[feature.key]?.version ?? 0,
       },
     ],
-    feature.label.toLowerCase(),
+    inText(feature.label),
   );
 
 const putAway = (key: string): void => {
@@ -68,7 +66,7 @@ const stow = async ({ feature, where }: LooseItem): Promise<void> => {
   const value = text ? { where: text } : null;
   const isKept = await save(
     [{ part: 'stowed', key: feature.key, value, how: 'seen', basedOn }],
-    `where ${feature.label.toLowerCase()} is kept`,
+    `where ${inText(feature.label)} is kept`,
   );
   if (isKept) putAway(feature.key);
 };
@@ -167,7 +165,7 @@ const strike = (id: string): Promise<boolean> =>
             <InputText
               v-if="item.there === 'there' && mayWrite"
               :model-value="stowing[item.feature.key] ?? item.where ?? ''"
-              :aria-label="`Where ${item.feature.label.toLowerCase()} is kept`"
+              :aria-label="`Where ${inText(item.feature.label)} is kept`"
               placeholder="kept where?"
               maxlength="120"
               @update:model-value="(text) => (stowing[item.feature.key] = text ?? '')"
@@ -202,7 +200,7 @@ const strike = (id: string): Promise<boolean> =>
                 · {{ formatQuantity(one.back, 'feet', session.system) }} back
               </template>
               <template v-if="one.feature && isFeatureKey(one.feature)"
-                >· {{ featureEntry(one.feature).label.toLowerCase() }}</template
+                >· {{ inText(featureEntry(one.feature).label) }}</template
               >
             </span>
             <button v-if="mayWrite" type="button" class="plain small" @click="strike(id)">

@@ -1,4 +1,4 @@
-import { apiVersion } from '@fair-gable/core';
+import { apiVersion } from '@fair-gable/core/yard/outbox';
 
 /** An error whose message was written for people. */
 export class Plain extends Error {}

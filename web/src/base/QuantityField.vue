@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref, useId, watch } from 'vue';
+import { sentence } from '@fair-gable/core/base/problems';
 import {
   formatQuantity,
   otherSystem,
   parseQuantity,
-  sentence,
   type Display,
   type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/base/quantity';
 
 /** A quantity typed in any usual way, shown back as it was understood; internal units in and out. */
 const props = withDefaults(

@@ -1,4 +1,4 @@
-import { features, namesOf, specs, type Feature, type Spec } from '@fair-gable/core';
+import { features, namesOf, specs, type Feature, type Spec } from '@fair-gable/core/unit/catalog';
 
 /** One of a list that is searched: by its label, and by what else it is called. */
 export interface NamedChoice<K> {

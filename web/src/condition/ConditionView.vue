@@ -3,16 +3,9 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import {
-  findingsOf,
-  operableOf,
-  saidFirst,
-  stationAtSpot,
-  whoBriefly,
-  type Change,
-  type Finding,
-  type Spot,
-} from '@fair-gable/core';
+import { findingsOf, operableOf, saidFirst } from '@fair-gable/core/unit/condition';
+import { stationAtSpot } from '@fair-gable/core/unit/outline';
+import { whoBriefly, type Change, type Finding, type Spot } from '@fair-gable/core/unit/record';
 import NumberField from '../base/NumberField.vue';
 import { vTakesFocus } from '../base/takes-focus.ts';
 import { useDraft, useTried } from '../draft/index.ts';

@@ -2,7 +2,9 @@
 import Button from 'primevue/button';
 import { format } from 'date-fns';
 import { computed } from 'vue';
-import { disclosureOf, formatDate, nameOf, particularsOf, textOf } from '@fair-gable/core';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { disclosureOf } from '@fair-gable/core/show/disclosure';
+import { nameOf, particularsOf, textOf } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import PhotoImage from '../photo/PhotoImage.vue';
 import { photosOf } from '../photo/photos.ts';

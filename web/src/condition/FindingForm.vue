@@ -7,16 +7,15 @@ import {
   findingKind,
   findingKinds,
   gravities,
-  isSaidFirst,
   isStationKey,
   stations,
   technicianDecides,
-  type Finding,
   type FindingKindKey,
   type Gravity,
-  type Spot,
   type StationKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { isSaidFirst } from '@fair-gable/core/unit/condition';
+import type { Finding, Spot } from '@fair-gable/core/unit/record';
 import SelectField from '../base/SelectField.vue';
 import { vTakesFocus } from '../base/takes-focus.ts';
 import { useDraft } from '../draft/index.ts';

@@ -3,25 +3,26 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
 import { computed, ref, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { findingKind, gravities, stationEntry } from '@fair-gable/core/unit/catalog';
 import {
   answersTo,
   findingInputs,
-  findingKind,
-  formatDate,
-  gravities,
   gravityNow,
   isToldFirst,
   needsTechnician,
-  stationEntry,
+  type FoundThing,
+} from '@fair-gable/core/unit/condition';
+import {
   verdicts,
   whoSaid,
   type Answer,
   type Change,
   type Finding,
-  type FoundThing,
   type UnitRecord,
   type Verdict,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import SelectField from '../base/SelectField.vue';
 import { vTakesFocus } from '../base/takes-focus.ts';
 import { DraftMark, useDraft, useDrafts } from '../draft/index.ts';
@@ -88,7 +89,7 @@ const changed = (value: Finding | null): Change => ({
 });
 
 const save = async (value: Finding): Promise<boolean> => {
-  const isKept = await props.keep([changed(value)], kind.value.label.toLowerCase());
+  const isKept = await props.keep([changed(value)], inText(kind.value.label));
   if (isKept) editing.value = false;
   return isKept;
 };
@@ -175,12 +176,12 @@ const signedWords = computed(() => {
           @answer="answer"
         />
         <p v-if="proposed" class="proposed">
-          The look points to something worse than “{{ recorded.toLowerCase() }}”. Until a technician
-          has signed it counts as “{{ gravity.toLowerCase() }}” and is told first.
+          The look points to something worse than “{{ inText(recorded) }}”. Until a technician has
+          signed it counts as “{{ inText(gravity) }}” and is told first.
           <Button
             v-if="mayWrite"
             severity="secondary"
-            :label="`Record it so: ${gravity.toLowerCase()}`"
+            :label="`Record it so: ${inText(gravity)}`"
             @click="save({ ...finding, gravity: proposed, saidFirst: true })"
           />
         </p>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { conclude, lookEntry, type Answer, type Answers, type LookKey } from '@fair-gable/core';
+import { lookEntry, type LookKey } from '@fair-gable/core/unit/catalog';
+import { conclude, type Answers } from '@fair-gable/core/unit/condition';
+import type { Answer } from '@fair-gable/core/unit/record';
 
 /** A guided look: what is asked in order, the evidence for and against, and what it comes to. */
 const props = defineProps<{

@@ -3,21 +3,23 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
 import { computed, ref } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
 import {
-  formatQuantity,
   inspectionState,
   inspectionOf,
   operableOf,
-  parseQuantity,
-  sentence,
   signInspection,
-  stationEntry,
+  type ItemOn,
+} from '@fair-gable/core/unit/condition';
+import {
   whoSaid,
   type Change,
   type Inspected,
   type InspectionResult,
-  type ItemOn,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { DraftMark, useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
@@ -93,7 +95,7 @@ const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
   if (!value) return;
   const basedOn = on.entry?.version ?? 0;
   const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
-  const keeping = keepWith(() => save([change], on.item.label.toLowerCase()));
+  const keeping = keepWith(() => save([change], inText(on.item.label)));
   goOn(on);
   // It could not be kept: it is opened again as it was typed.
   if (!(await keeping)) open.value = on.item.key;

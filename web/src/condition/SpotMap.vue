@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { outlineOf, spotLayers, type Spot, type System, type UnitRecord } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import { spotLayers, type Spot, type UnitRecord } from '@fair-gable/core/unit/record';
 import OutlineBody from '../outline/OutlineBody.vue';
 import type { Marked } from './marks.ts';
 

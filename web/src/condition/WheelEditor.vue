@@ -4,15 +4,10 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import SelectButton from 'primevue/selectbutton';
 import { onMounted, ref } from 'vue';
-import {
-  wears,
-  wellStates,
-  wheelStates,
-  type Change,
-  type System,
-  type UnitRecord,
-  type WheelOn,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { wears, wellStates, wheelStates } from '@fair-gable/core/unit/catalog';
+import type { WheelOn } from '@fair-gable/core/unit/condition';
+import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
 import { vOneTab } from '../base/one-tab.ts';
 import { useDraft } from '../draft/index.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';

@@ -1,15 +1,10 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
 import { computed, nextTick, ref } from 'vue';
-import {
-  formatQuantity,
-  oddWheels,
-  wheelsOf,
-  type Change,
-  type Wheel,
-  type WheelKey,
-  type WheelOn,
-} from '@fair-gable/core';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
+import type { WheelKey } from '@fair-gable/core/unit/catalog';
+import { oddWheels, wheelsOf, type WheelOn } from '@fair-gable/core/unit/condition';
+import type { Change, Wheel } from '@fair-gable/core/unit/record';
 import { DraftMark } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { useFieldSaving } from '../record/saving.ts';

@@ -1,12 +1,7 @@
-import {
-  findingKind,
-  findingsOf,
-  gravityNow,
-  gravities,
-  needsTechnician,
-  type Spot,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { findingKind, gravities } from '@fair-gable/core/unit/catalog';
+import { findingsOf, gravityNow, needsTechnician } from '@fair-gable/core/unit/condition';
+import type { Spot, UnitRecord } from '@fair-gable/core/unit/record';
 
 /** Something at a spot of the outline. */
 export interface Marked {
@@ -22,8 +17,7 @@ export const marksOf = (record: UnitRecord): readonly Marked[] => [
   ...findingsOf(record).flatMap((found): Marked[] => {
     const { id, finding } = found;
     if (!finding.at) return [];
-    const gravity =
-      gravities.find(({ key }) => key === gravityNow(found))?.label.toLowerCase() ?? '';
+    const gravity = inText(gravities.find(({ key }) => key === gravityNow(found))?.label ?? '');
     const text = `${findingKind(finding.kind).label}, ${finding.repaired ? 'repaired' : gravity}`;
     const shape = finding.repaired ? 'done' : needsTechnician(found) ? 'cross' : 'ring';
     return [{ id, at: finding.at, text, shape }];

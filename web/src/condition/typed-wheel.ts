@@ -1,20 +1,15 @@
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { SpecKey, WheelKey } from '@fair-gable/core/unit/catalog';
+import type { WheelOn } from '@fair-gable/core/unit/condition';
+import { builtOn, dotWeek, readDotDate } from '@fair-gable/core/unit/identity';
 import {
-  builtOn,
-  dotWeek,
-  formatQuantity,
-  parseQuantity,
-  readDotDate,
-  sentence,
   textOf,
   typedSpec,
   type Change,
-  type SpecKey,
-  type System,
   type UnitRecord,
   type Wheel,
-  type WheelKey,
-  type WheelOn,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 
 /** What is typed of one wheel, in the order in which one reads it off the sidewall and then measures. */
 export const wheelFields = [

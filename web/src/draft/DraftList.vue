@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nameOf, textOf } from '@fair-gable/core';
+import { nameOf, textOf } from '@fair-gable/core/unit/record';
 import { useUnits } from '../yard/units.ts';
 import { useDrafts } from './drafts.ts';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { knownBy } from '@fair-gable/core';
+import { knownBy } from '@fair-gable/core/unit/catalog';
 import EvidenceMark from './EvidenceMark.vue';
 </script>
 

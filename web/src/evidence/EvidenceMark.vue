@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { knownBy, type HowKnown } from '@fair-gable/core';
+import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
 
 /** The six shapes of how a value is known, and an open ring for what is not. */
 const props = defineProps<{ how: HowKnown | undefined; bare?: boolean }>();

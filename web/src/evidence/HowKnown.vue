@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { knownBy, type HowKnown } from '@fair-gable/core';
+import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
 import EvidenceMark from './EvidenceMark.vue';
 
 /** Says how a value is known: six marks as one choice. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import type { Buyer, WalkLog, WalkPlan } from '@fair-gable/core';
+import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
+import type { Buyer } from '@fair-gable/core/yard/follow-up';
 import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
 import { useBuyers } from './buyers.ts';

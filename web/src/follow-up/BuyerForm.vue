@@ -2,7 +2,8 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
-import { buyerSchema, formatDate, type Buyer } from '@fair-gable/core';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { buyerSchema, type Buyer } from '@fair-gable/core/yard/follow-up';
 import { useDraft } from '../draft/index.ts';
 import { useSaving } from '../people/saved.ts';
 import FormNews from '../people/FormNews.vue';

@@ -3,7 +3,8 @@ import { X } from '@lucide/vue';
 import { format } from 'date-fns';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
-import { followUpKinds, formatDate, lateness, type FollowUp } from '@fair-gable/core';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { followUpKinds, lateness, type FollowUp } from '@fair-gable/core/yard/follow-up';
 import { useDraft } from '../draft/index.ts';
 
 /** Something left to do: until when, by whom, and whether it is done. */

@@ -4,15 +4,10 @@ import InputText from 'primevue/inputtext';
 import Textarea from 'primevue/textarea';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import {
-  draftLetter,
-  pointsOf,
-  riskyIn,
-  type Buyer,
-  type FollowUp,
-  type WalkLog,
-  type WalkPlan,
-} from '@fair-gable/core';
+import { pointsOf } from '@fair-gable/core/show/cards';
+import { riskyIn } from '@fair-gable/core/show/claims';
+import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
+import { draftLetter, type Buyer, type FollowUp } from '@fair-gable/core/yard/follow-up';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import { useDraft } from '../draft/index.ts';

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue';
-import type { Buyer, Letter } from '@fair-gable/core';
+import type { Buyer, Letter } from '@fair-gable/core/yard/follow-up';
 import { ask, saying } from '../api/client.ts';
 
 /** A buyer as the yard keeps them. */

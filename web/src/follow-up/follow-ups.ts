@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue';
-import { inDueOrder, type FollowUp } from '@fair-gable/core';
+import { inDueOrder, type FollowUp } from '@fair-gable/core/yard/follow-up';
 import { ask, saying } from '../api/client.ts';
 
 /** A follow-up as the server keeps it. */

@@ -1,4 +1,4 @@
-import { featureStates, knownBy } from '@fair-gable/core';
+import { featureStates, knownBy } from '@fair-gable/core/unit/catalog';
 
 /** One row of the page of keys: what is pressed, and what it does. */
 export interface KeyRow {

@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
 import {
-  applies,
-  changesByLabelPhotos,
-  formatSpec,
-  labelsOf,
   labelTargets,
-  nameOf,
-  otherReadings,
   specEntry,
-  type Change,
   type LabelKind,
   type SpecKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { applies, formatSpec, nameOf, type Change } from '@fair-gable/core/unit/record';
+import { changesByLabelPhotos, labelsOf, otherReadings } from '@fair-gable/core/unit/round';
 import { saying } from '../api/client.ts';
 import { DraftMark, useDraft } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
@@ -123,7 +119,7 @@ const keep = async (): Promise<void> => {
     how: 'read',
     basedOn: props.unit.record.specs[spec.key]?.version ?? 0,
   }));
-  const name = label.value?.label.toLowerCase() ?? 'label';
+  const name = inText(label.value?.label ?? 'label');
   const isKept = await keepWith(async () => {
     try {
       await edits.change(props.unit.id, changes, `${name} read`);

@@ -1,4 +1,4 @@
-import type { LabelKind } from '@fair-gable/core';
+import type { LabelKind } from '@fair-gable/core/unit/catalog';
 
 /** What a camera or a scanner is pointed at. */
 export interface Aim {

@@ -1,4 +1,5 @@
-import { readScanned, type SpecKey } from '@fair-gable/core';
+import type { SpecKey } from '@fair-gable/core/unit/catalog';
+import { readScanned } from '@fair-gable/core/unit/identity';
 import type { Aim, CodeScanner } from './ports.ts';
 
 /** What came of a scan: what it fills in, or what to do instead. */

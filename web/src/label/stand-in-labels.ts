@@ -1,4 +1,4 @@
-import type { LabelKind } from '@fair-gable/core';
+import type { LabelKind } from '@fair-gable/core/unit/catalog';
 import type { Aim } from './ports.ts';
 
 /** A label of one of the two units that stand at the demo's gate; see demo/labels. Invented. */

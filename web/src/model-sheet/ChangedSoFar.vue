@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ModelSheet } from '@fair-gable/core';
+import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { useSession } from '../people/session.ts';
 import { changesOfSheet } from './changes.ts';
 

@@ -5,20 +5,19 @@ import MultiSelect from 'primevue/multiselect';
 import Textarea from 'primevue/textarea';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, ref } from 'vue';
+import { slugOf } from '@fair-gable/core/base/words';
+import { isSpecKey, specEntry } from '@fair-gable/core/unit/catalog';
 import {
   freeKey,
-  isSpecKey,
   noValues,
-  specEntry,
   type MidYear,
   type ModelSheet,
   type SheetPackage,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
 import { featureChoices, searched } from '../base/field-choices.ts';
 import NumberField from '../base/NumberField.vue';
 import { useSession } from '../people/session.ts';
 import { readTyped } from '../record/typing.ts';
-import { slugOf } from './draft.ts';
 import { objectionIn, objectionLine } from './objections.ts';
 import { sheetName, useSheets } from './sheets.ts';
 import ValuesEditor from './ValuesEditor.vue';

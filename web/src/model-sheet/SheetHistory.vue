@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import type { ModelSheet } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { ask, saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import { useSession } from '../people/session.ts';
@@ -50,7 +51,7 @@ const lines = computed(() =>
         <p class="small soft">
           {{ when(change.at) }}, {{ change.by
           }}<template v-if="change.units > 0"
-            >, {{ change.units }} {{ change.units === 1 ? 'unit' : 'units' }} followed</template
+            >, {{ counted(change.units, 'unit') }} followed</template
           >
         </p>
         <p v-for="line in change.words" :key="line">{{ line }}</p>

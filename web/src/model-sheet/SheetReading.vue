@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { entryFor, type FeatureKey } from '@fair-gable/core/unit/catalog';
 import {
   composed,
   differenceText,
-  entryFor,
-  fieldLabel,
-  fieldText,
   packageEffect,
   seriesSheetOf,
   sheetDifferences,
-  type FeatureKey,
   type ModelSheet,
   type SheetDifference,
   type SheetPackage,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
+import { fieldLabel, fieldText } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import { rowsByStation } from './draft.ts';
 import { sheetName, useSheets } from './sheets.ts';
@@ -33,7 +32,7 @@ const bare = computed(() =>
 const stations = computed(() => rowsByStation(bare.value, session.system));
 
 const names = (keys: readonly FeatureKey[]): string =>
-  keys.map((key) => entryFor(key).label.toLowerCase()).join(', ');
+  keys.map((key) => inText(entryFor(key).label)).join(', ');
 
 /** What a package makes of a field; where nothing was said before, only what it is. */
 const effectWords = (d: SheetDifference): string =>

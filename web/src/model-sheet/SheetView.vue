@@ -3,7 +3,7 @@ import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import type { ModelSheet, Offer } from '@fair-gable/core';
+import type { ModelSheet, Offer } from '@fair-gable/core/unit/model-sheet';
 import { saying } from '../api/client.ts';
 import LostView from '../base/LostView.vue';
 import { useDraft } from '../draft/index.ts';

@@ -2,7 +2,12 @@
 import Button from 'primevue/button';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { followsSheet, readModelSheetFile, sheetFor, type KeptSheet } from '@fair-gable/core';
+import {
+  followsSheet,
+  readModelSheetFile,
+  sheetFor,
+  type KeptSheet,
+} from '@fair-gable/core/unit/model-sheet';
 import { saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import { useDrafts } from '../draft/index.ts';

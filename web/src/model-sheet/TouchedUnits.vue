@@ -3,19 +3,22 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
+import { counted } from '@fair-gable/core/base/words';
+import type { HowKnown } from '@fair-gable/core/unit/catalog';
 import {
   composed,
   doubtsOfSheet,
+  followsSheet,
+  seriesSheetOf,
+  type ModelSheet,
+} from '@fair-gable/core/unit/model-sheet';
+import {
   emptyRecord,
   entryOf,
   fieldLabel,
   fieldText,
-  followsSheet,
-  seriesSheetOf,
   type Change,
-  type HowKnown,
-  type ModelSheet,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { vTakesFocus } from '../base/takes-focus.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';
@@ -76,7 +79,7 @@ const doubts = computed(() => {
       {{
         units.length === 0
           ? 'No unit of this yard is touched'
-          : `What this touches: ${units.length} ${units.length === 1 ? 'unit' : 'units'}`
+          : `What this touches: ${counted(units.length, 'unit')}`
       }}
     </h2>
     <ul v-if="doubts.length" class="doubts" aria-label="Doubts">
@@ -93,7 +96,7 @@ const doubts = computed(() => {
         <label :for="`touch-${unit.id}`">
           <strong>{{ unit.name }}</strong> {{ unit.stockNumber ?? '' }}
           <span class="small soft"
-            >{{ unit.changes.length }} {{ unit.changes.length === 1 ? 'field' : 'fields'
+            >{{ counted(unit.changes.length, 'field')
             }}{{ isFollowing(unit) ? '' : ', did not follow the sheet so far' }}</span
           >
           <span
@@ -113,7 +116,7 @@ const doubts = computed(() => {
         :label="
           chosen.length === 0
             ? 'Keep the sheet, change no unit'
-            : `Keep the sheet and change ${chosen.length} ${chosen.length === 1 ? 'unit' : 'units'}`
+            : `Keep the sheet and change ${counted(chosen.length, 'unit')}`
         "
         :loading="busy"
         @click="emit('keep', chosen)"

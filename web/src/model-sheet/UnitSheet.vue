@@ -2,22 +2,24 @@
 import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
+import { counted } from '@fair-gable/core/base/words';
+import { entryFor, knownBy } from '@fair-gable/core/unit/catalog';
 import {
   changesToFollow,
-  entryFor,
+  forbiddenPairs,
+  packagesOn,
+  unitDifferences,
+  type UnitDifference,
+} from '@fair-gable/core/unit/model-sheet';
+import {
   fieldLabel,
   fieldText,
-  forbiddenPairs,
-  knownBy,
   nameOf,
-  packagesOn,
   particularsOf,
   textOf,
-  unitDifferences,
   whoBriefly,
   type SpecValue,
-  type UnitDifference,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import { useSession } from '../people/session.ts';
@@ -146,7 +148,7 @@ const print = (): void => window.print();
       <p class="soft">{{ sheet.source }}</p>
       <Button
         v-if="session.may('record') && toTake.length"
-        :label="`Take over ${toTake.length} ${toTake.length === 1 ? 'field' : 'fields'} from the sheet`"
+        :label="`Take over ${counted(toTake.length, 'field')} from the sheet`"
         :loading="busy"
         @click="take"
       />

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import {
-  emptyRecord,
   entryFor,
   featureStates,
   isFeatureKey,
@@ -10,10 +9,11 @@ import {
   type Feature,
   type FeatureKey,
   type FeatureState,
-  type SheetValues,
   type Spec,
   type SpecKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import type { SheetValues } from '@fair-gable/core/unit/model-sheet';
+import { emptyRecord } from '@fair-gable/core/unit/record';
 import ChoiceList from '../base/ChoiceList.vue';
 import { useSession } from '../people/session.ts';
 import FieldFinder from '../record/FieldFinder.vue';

@@ -1,4 +1,9 @@
-import { differenceText, sheetDifferences, type ModelSheet, type System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import {
+  differenceText,
+  sheetDifferences,
+  type ModelSheet,
+} from '@fair-gable/core/unit/model-sheet';
 
 const names: readonly (readonly [keyof ModelSheet, string])[] = [
   ['series', 'Series'],

@@ -1,20 +1,21 @@
+import type { System } from '@fair-gable/core/base/quantity';
 import {
-  fieldText,
   isSpecKey,
-  noValues,
   specEntry,
   stations,
   entryFor,
   type FeatureKey,
   type FeatureState,
+  type SpecKey,
+  type Station,
+} from '@fair-gable/core/unit/catalog';
+import {
+  noValues,
   type ModelSheet,
   type Offer,
   type SheetValues,
-  type SpecKey,
-  type SpecValue,
-  type Station,
-  type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
+import { fieldText, type SpecValue } from '@fair-gable/core/unit/record';
 
 /** A row of a sheet: one field and what the sheet says of it. */
 export interface SheetRow {
@@ -87,14 +88,6 @@ export const sheetFrom = (other: ModelSheet, id: string, year: number): ModelShe
   // What changed in the other’s year is the other’s.
   midYear: other.year === year ? other.midYear : [],
 });
-
-/** A package’s key from its name. */
-export const slugOf = (name: string): string =>
-  name
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^[^a-z]+|-+$/g, '')
-    .slice(0, 40);
 
 /** A sheet with an offer taken over. */
 export const withOffer = (sheet: ModelSheet, offer: Offer): ModelSheet => ({

@@ -1,11 +1,6 @@
-import {
-  entryFor,
-  features,
-  isFeatureKey,
-  isSpecKey,
-  specs,
-  type SheetObjection,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { entryFor, features, isFeatureKey, isSpecKey, specs } from '@fair-gable/core/unit/catalog';
+import type { SheetObjection } from '@fair-gable/core/unit/model-sheet';
 
 const between = ' = ';
 
@@ -22,8 +17,6 @@ export const objectionLine = ({ says, answer, about }: SheetObjection): string =
 export const objectionIn = (line: string): SheetObjection => {
   const [says = '', answer = '', label = ''] = line.split('=').map((part) => part.trim());
   if (label === '') return { says, answer };
-  const found = [...specs, ...features].find(
-    (entry) => entry.label.toLowerCase() === label.toLowerCase(),
-  );
+  const found = [...specs, ...features].find((entry) => inText(entry.label) === inText(label));
   return { says, answer, about: found?.key ?? `?${label}` };
 };

@@ -2,13 +2,12 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
   inheritedBy,
-  type Change,
   type KeptSheet,
   type ModelSheet,
   type Offer,
   type SheetValues,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/model-sheet';
+import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
 import { ask, NoNetwork, saying } from '../api/client.ts';
 import { keep, kept } from '../outbox/index.ts';
 

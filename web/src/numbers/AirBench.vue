@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import {
-  drag,
-  givenOf,
-  nameOf,
-  type DragInput,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
+import { drag, type DragInput } from '@fair-gable/core/numbers/tow';
+import { givenOf } from '@fair-gable/core/unit/outcome';
+import { nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import { computed, onMounted, ref } from 'vue';
 import SelectField from '../base/SelectField.vue';
 import { useUnits } from '../yard/units.ts';
@@ -55,7 +52,7 @@ const outcome = computed(() => {
         {{
           outcome.value
             ? outcome.sentence
-            : `First: ${outcome.missing.map(({ label }) => label.toLowerCase()).join(', ')}.`
+            : `First: ${outcome.missing.map(({ label }) => inText(label)).join(', ')}.`
         }}
       </p>
       <dl class="small">

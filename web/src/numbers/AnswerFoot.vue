@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, inject, ref } from 'vue';
-import { isFeatureKey, isSpecKey, entryFor, type Outcome } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { isFeatureKey, isSpecKey, entryFor } from '@fair-gable/core/unit/catalog';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
 import { enterField } from './enter.ts';
 
 /** What to say, the arithmetic that opens, what was assumed, where the rule is from, and what is still missing. */
@@ -46,11 +48,11 @@ const isLinked = (field: string | undefined): field is string =>
       <template v-for="({ label, field }, i) in outcome.missing" :key="label"
         >{{ i > 0 ? ', ' : ''
         }}<RouterLink v-if="unit && isLinked(field)" :to="linkTo(unit, field)">{{
-          label.toLowerCase()
+          inText(label)
         }}</RouterLink
         ><button v-else-if="enter && field" type="button" @click="enter(field)">
-          {{ label.toLowerCase() }}</button
-        ><template v-else>{{ label.toLowerCase() }}</template></template
+          {{ inText(label) }}</button
+        ><template v-else>{{ inText(label) }}</template></template
       >.
     </p>
     <details

@@ -11,7 +11,8 @@ import {
 import { refThrottled } from '@vueuse/core';
 import { computed, toRef } from 'vue';
 import { Line } from 'vue-chartjs';
-import { shareWanted } from '@fair-gable/core';
+import { percent } from '@fair-gable/core/base/words';
+import { shareWanted } from '@fair-gable/core/numbers/weight';
 import { useColours } from '../style/colours.ts';
 
 /** The share of the hitch as a tank fills, over the band that is wanted; with its table. */
@@ -100,8 +101,8 @@ const some = computed(() => points.value.filter((_, i) => i % 5 === 0));
         </thead>
         <tbody>
           <tr v-for="{ level, share } in some" :key="level">
-            <td>{{ Math.round(level * 100) }} %</td>
-            <td>{{ (share * 100).toFixed(1) }} %</td>
+            <td>{{ percent(level, 0) }}</td>
+            <td>{{ percent(share) }}</td>
           </tr>
         </tbody>
       </table>

@@ -1,13 +1,8 @@
 <script setup lang="ts">
-import {
-  explanationWords,
-  formatQuantity,
-  hasFeature,
-  type CargoLabelValue,
-  type Outcome,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { explanationWords, type CargoLabelValue } from '@fair-gable/core/unit/cargo-label';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
+import { hasFeature, type UnitRecord } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import AnswerFoot from './AnswerFoot.vue';
 

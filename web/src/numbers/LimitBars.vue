@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatQuantity, type System } from '@fair-gable/core';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 
 /** Limits as bars: how much of each is used, and what is left. */
 defineProps<{

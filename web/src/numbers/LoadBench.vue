@@ -1,24 +1,24 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox';
 import { defineAsyncComponent, computed, ref } from 'vue';
+import { inText, percent } from '@fair-gable/core/base/words';
+import { formatQuantity, poundsPerGallon, type System } from '@fair-gable/core/base/quantity';
 import {
-  amountOf,
-  formatQuantity,
   gearPlacesOf,
   hitchCurve,
-  poundsPerGallon,
-  said,
   shareWanted,
-  specEntry,
-  tankKeys,
   weightInputOf,
-  type Outcome,
-  type System,
+  type WeightValue,
+} from '@fair-gable/core/numbers/weight';
+import { specEntry } from '@fair-gable/core/unit/catalog';
+import { said, type Outcome } from '@fair-gable/core/unit/outcome';
+import {
+  amountOf,
+  tankKeys,
   type TankKey,
   type Trial,
   type UnitRecord,
-  type WeightValue,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import ChoiceField from '../base/ChoiceField.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
@@ -84,12 +84,11 @@ const waterWords = computed(() =>
     : 'A liter of water weighs 1 kg.',
 );
 const hasPropane = computed(() => props.record.specs.lpCylinders !== undefined);
-const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 /** The lightest and heaviest hitch of all fillings; about, where a tank's place is only assumed. */
 const extremes = computed(() => {
   const { lightest, heaviest, fillings = 'about' } = props.outcome.value ?? {};
   if (!lightest || !heaviest) return undefined;
-  const full = lightest.full.map((one) => one.toLowerCase()).join(' and ') || 'nothing';
+  const full = lightest.full.map((one) => inText(one)).join(' and ') || 'nothing';
   return {
     light: said(percent(lightest.share), fillings),
     heavy: said(percent(heaviest.share), fillings),
@@ -164,7 +163,7 @@ const extremes = computed(() => {
       />
       <HitchChart
         v-if="curve"
-        :label="`Hitch share, ${specEntry(swept).label.toLowerCase()} from empty to full`"
+        :label="`Hitch share, ${inText(specEntry(swept).label)} from empty to full`"
         :points="curve"
         :now="level"
       />

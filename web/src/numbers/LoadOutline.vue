@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import {
-  formatQuantity,
-  outlineOf,
-  type System,
-  type UnitRecord,
-  type WeightInput,
-  type WeightValue,
-} from '@fair-gable/core';
+import { percent } from '@fair-gable/core/base/words';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { WeightInput, WeightValue } from '@fair-gable/core/numbers/weight';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import OutlineBody from '../outline/OutlineBody.vue';
 
 /** The unit with what weighs on it where it lies, and the two places that carry it. */
@@ -68,7 +65,7 @@ const words = computed(() => {
       <path :d="`M0 12V${bottom + 12}`" class="arrow" />
       <path :d="`M-5 ${bottom + 5}L0 ${bottom + 14}L5 ${bottom + 5}`" class="arrow" />
       <text class="force start" x="-8" :y="bottom + 32">
-        {{ show(carried.hitch) }} on the hitch, {{ (carried.share * 100).toFixed(1) }} %
+        {{ show(carried.hitch) }} on the hitch, {{ percent(carried.share) }}
       </text>
       <path :d="`M${axle} ${bottom + 4}V${bottom + 16}`" class="arrow" />
       <text class="force" :x="axle + 8" :y="bottom + 54">

@@ -1,23 +1,21 @@
 <script setup lang="ts">
+import { counted } from '@fair-gable/core/base/words';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import {
-  formatQuantity,
   heaterRates,
   levelsAfter,
   panelsOf,
-  specEntry,
   ratesOf,
   waterStyle,
   waterStyles,
   waterTimes,
-  weigh,
-  weightInputOf,
-  type Outcome,
-  type System,
-  type Trial,
-  type UnitRecord,
   type WaterValue,
   type YardWater,
-} from '@fair-gable/core';
+} from '@fair-gable/core/numbers/water';
+import { weigh, weightInputOf } from '@fair-gable/core/numbers/weight';
+import { specEntry } from '@fair-gable/core/unit/catalog';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
+import type { Trial, UnitRecord } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import ChoiceField from '../base/ChoiceField.vue';
 import { useSession } from '../people/session.ts';
@@ -64,7 +62,7 @@ const shifted = computed(() => {
   return { input, weighed: weigh(input, props.system) };
 });
 const dayText = computed(() =>
-  day.value === 0 ? 'at the start' : `after ${day.value} ${day.value === 1 ? 'day' : 'days'}`,
+  day.value === 0 ? 'at the start' : `after ${counted(day.value, 'day')}`,
 );
 
 const times = computed(() => waterTimes(props.record));

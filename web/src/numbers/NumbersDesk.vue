@@ -3,14 +3,13 @@ import Button from 'primevue/button';
 import { useMediaQuery } from '@vueuse/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
+import { answersFor, questionsFor } from '@fair-gable/core/numbers/trial';
 import {
-  answersFor,
   questionKeys,
-  questionsFor,
   type QuestionKey,
   type Trial,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import LabelBench from './LabelBench.vue';
 import LoadBench from './LoadBench.vue';

@@ -1,14 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import {
-  formatQuantity,
-  scaleProblem,
-  type Outcome,
-  type ScaleValue,
-  type System,
-  type Trial,
-  type WeightValue,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { scaleProblem, type ScaleValue, type WeightValue } from '@fair-gable/core/numbers/weight';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
+import type { Trial } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import QuantityField from '../base/QuantityField.vue';
 import { without } from '../base/without.ts';
@@ -59,9 +55,7 @@ const standIn = computed(() => {
   });
 });
 const next = computed(() => weighings.find((key) => props.trial.weighings[key] === undefined));
-const nextLabel = computed(
-  () => rows.find(({ key }) => key === next.value)?.label.toLowerCase() ?? '',
-);
+const nextLabel = computed(() => inText(rows.find(({ key }) => key === next.value)?.label ?? ''));
 const weigh = (): void => {
   if (next.value && standIn.value) put(next.value, standIn.value.weigh(next.value));
 };

@@ -1,18 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import {
-  formatQuantity,
-  schoolEntry,
-  usualReserve,
-  vehicleClasses,
-  type Outcome,
-  type System,
-  type TowValue,
-  type Trial,
-  type UnitRecord,
-  type Vehicle,
-} from '@fair-gable/core';
+import { percent } from '@fair-gable/core/base/words';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { usualReserve, vehicleClasses, type TowValue } from '@fair-gable/core/numbers/tow';
+import { schoolEntry } from '@fair-gable/core/unit/catalog';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
+import type { Trial, UnitRecord, Vehicle } from '@fair-gable/core/unit/record';
 import { computed, onMounted, ref } from 'vue';
 import SelectField from '../base/SelectField.vue';
 import { saying } from '../api/client.ts';
@@ -62,7 +56,7 @@ const hitches = [
 ];
 const reserves = [0, 0.1, usualReserve, 0.25].map((key) => ({
   key,
-  label: key === 0 ? 'in full' : `${Math.round(key * 100)} % in hand`,
+  label: key === 0 ? 'in full' : `${percent(key, 0)} in hand`,
 }));
 const house = computed(() => {
   const side = session.houseView('tow-margin');
@@ -105,7 +99,7 @@ const keepVehicle = (): Promise<boolean> => keepWith(putVehicle);
 const show = (amount: number): string => formatQuantity(amount, 'weight', props.system);
 const schools = computed(() => props.outcome.value?.schools ?? []);
 const schoolName = (reserve: number): string =>
-  reserve === 0 ? 'Ratings in full' : `${Math.round(reserve * 100)} % kept in hand`;
+  reserve === 0 ? 'Ratings in full' : `${percent(reserve, 0)} kept in hand`;
 const verdict = (fits: boolean | undefined): string =>
   fits === undefined ? 'not all of it checked' : fits ? 'can tow this one' : 'can’t tow this one';
 const leasts = computed(() => {

@@ -2,16 +2,9 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
-import {
-  compareTrials,
-  keptTrials,
-  questionWords,
-  type Change,
-  type KeptTrial,
-  type QuestionKey,
-  type System,
-  type Trial,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { compareTrials, keptTrials, questionWords } from '@fair-gable/core/numbers/trial';
+import type { Change, KeptTrial, QuestionKey, Trial } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import { useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';

@@ -1,21 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import {
-  amountOf,
-  formatQuantity,
   labelPressure,
   recheckMiles,
   torqueFor,
   torqueRounds,
   wheelDiameter,
   wheelPressures,
-  type Outcome,
-  type System,
-  type Trial,
   type TyresValue,
-  type UnitRecord,
-  type WheelKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/numbers/tires';
+import type { WheelKey } from '@fair-gable/core/unit/catalog';
+import type { Outcome } from '@fair-gable/core/unit/outcome';
+import { amountOf, type Trial, type UnitRecord } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import QuantityField from '../base/QuantityField.vue';
 import { without } from '../base/without.ts';

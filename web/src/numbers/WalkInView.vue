@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, provide } from 'vue';
-import { specEntry, type QuestionKey, type SpecKey } from '@fair-gable/core';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
+import type { QuestionKey } from '@fair-gable/core/unit/record';
 import QuantityField from '../base/QuantityField.vue';
 import { useSession } from '../people/session.ts';
 import SpecInput from '../record/SpecInput.vue';

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { System, WaterRates } from '@fair-gable/core';
+import { percent } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { WaterRates } from '@fair-gable/core/unit/record';
 import QuantityField from '../base/QuantityField.vue';
 import TrySlider from './TrySlider.vue';
 
@@ -21,7 +23,7 @@ const fields = [
 const put = (key: (typeof fields)[number]['key'], gallons: number | undefined): void => {
   if (gallons !== undefined) emit('set', { ...props.rates, [key]: gallons });
 };
-const share = computed(() => `${Math.round(props.rates.galleyShare * 100)} % of the gray`);
+const share = computed(() => `${percent(props.rates.galleyShare, 0)} of the gray`);
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import type { WheelKey } from '@fair-gable/core';
+import type { WheelKey } from '@fair-gable/core/unit/catalog';
 
 /*
  * What a yard would connect. Each is a small port with a stand-in that ships with the program and is offered in the demo

@@ -1,4 +1,5 @@
-import { freshTrial, type Trial } from '@fair-gable/core';
+import { freshTrial } from '@fair-gable/core/numbers/trial';
+import type { Trial } from '@fair-gable/core/unit/record';
 import { useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 

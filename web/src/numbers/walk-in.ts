@@ -1,12 +1,11 @@
 import { computed } from 'vue';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
 import {
   applyChange,
   emptyRecord,
-  specEntry,
   type Change,
-  type SpecKey,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { readTyped } from '../record/typing.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, onMounted } from 'vue';
-import { nameOf } from '@fair-gable/core';
+import { nameOf } from '@fair-gable/core/unit/record';
 import { DraftList } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import OwnClashes from '../record/OwnClashes.vue';

@@ -1,11 +1,14 @@
-import { fieldLabel, fieldText, saidBy, stationEntry, type System } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
+import { fieldLabel, fieldText, saidBy } from '@fair-gable/core/unit/record';
 import type { Unsent } from './device.ts';
 
 /** A walk event in words. */
 const eventWords = (item: Extract<Unsent, { kind: 'event' }>): string => {
   const { what } = item.event;
   if (what.kind === 'mark') return `marked “${what.mark}”`;
-  if (what.kind === 'jump') return `went to ${stationEntry(what.station).label.toLowerCase()}`;
+  if (what.kind === 'jump') return `went to ${inText(stationEntry(what.station).label)}`;
   return what.kind.replace('-', ' ');
 };
 

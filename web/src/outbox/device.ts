@@ -1,17 +1,14 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
+import type { KeptSheet } from '@fair-gable/core/unit/model-sheet';
 import {
   emptyRecord,
-  fieldOf,
   type Change,
-  type Clash,
-  type KeptSheet,
-  type Session,
   type UnitRecord,
   type Vehicle,
-  type WaitingEdit,
-  type WalkEvent,
-  type WalkPlan,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { fieldOf, type Clash, type WaitingEdit } from '@fair-gable/core/yard/outbox';
+import type { Session } from '@fair-gable/core/yard/people';
 
 /** Whose something is: what is on a device belongs to one person at one yard. */
 export interface Owner {

@@ -1,7 +1,8 @@
 import { createEventHook } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { queued, type WaitingEdit, type WalkEvent, type WalkPlan } from '@fair-gable/core';
+import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
+import { queued, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import type { Refused } from '../api/client.ts';
 import type { KeptPicture, KeptWalk, NewUnit, OwnClash, Owner, Unsent } from './device.ts';
 import type { SentUnit } from './send.ts';

@@ -1,4 +1,5 @@
-import type { Conflict, UnitRecord } from '@fair-gable/core';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import type { Conflict } from '@fair-gable/core/yard/outbox';
 import { ask, type Refused } from '../api/client.ts';
 import { sendMemo } from './send-memo.ts';
 import { sendPhoto } from './send-photo.ts';

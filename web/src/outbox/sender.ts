@@ -1,4 +1,4 @@
-import { afterConflict, type WaitingEdit } from '@fair-gable/core';
+import { afterConflict, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { Refused, saying } from '../api/client.ts';
 import type { Owner } from './device.ts';
 import { conflictsOf, haltFor, nextBatch, sendBatch, type SentUnit } from './send.ts';

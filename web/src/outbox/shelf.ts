@@ -1,5 +1,5 @@
 import type { IDBPObjectStore } from 'idb';
-import type { WaitingEdit } from '@fair-gable/core';
+import type { WaitingEdit } from '@fair-gable/core/yard/outbox';
 import {
   clashKey,
   device,

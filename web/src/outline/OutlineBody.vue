@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { specEntry } from '@fair-gable/core/unit/catalog';
 import {
-  formatQuantity,
   floorSize,
-  specEntry,
   type Drawing,
   type Outline,
   type OutlinePart,
-  type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/outline';
 import { frameLines, spot, turned, type Heading } from './project.ts';
 
 /**

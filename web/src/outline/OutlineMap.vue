@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import type { System } from '@fair-gable/core/base/quantity';
+import { stationEntry, stations, type StationKey } from '@fair-gable/core/unit/catalog';
+import type { Objection } from '@fair-gable/core/unit/checks';
 import {
   floorSize,
   isOnUnit,
   outlineOf,
-  stationEntry,
-  stations,
   stationState,
-  type Objection,
   type Peg,
-  type StationKey,
   type StationState,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/outline';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import OutlineBody from './OutlineBody.vue';
 import { nameOutside, nameWithin } from './names.ts';
 import { pathBox } from './project.ts';

@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import {
-  drawingOf,
-  emptyRecord,
-  type Drawing,
-  type StationKey,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { StationKey } from '@fair-gable/core/unit/catalog';
+import { drawingOf, type Drawing } from '@fair-gable/core/unit/outline';
+import { emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
 import OutlineBody from './OutlineBody.vue';
 import { spot } from './project.ts';
 

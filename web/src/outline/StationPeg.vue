@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StationState } from '@fair-gable/core';
+import type { StationState } from '@fair-gable/core/unit/outline';
 
 /**
  * A station on the path. Its state shows by shape and fill: open ring, half filled, filled,

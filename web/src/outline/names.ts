@@ -1,4 +1,4 @@
-import type { Outline, Peg } from '@fair-gable/core';
+import type { Outline, Peg } from '@fair-gable/core/unit/outline';
 
 /** Where the name of a station stands beside its peg, in the drawing's inches. */
 export interface NamePlace {

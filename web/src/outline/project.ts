@@ -1,4 +1,4 @@
-import type { Box, Outline } from '@fair-gable/core';
+import type { Box, Outline } from '@fair-gable/core/unit/outline';
 
 /** Up: hitch at the top, as at the desk. Left: hitch at the left, door side below, as in lists and on the phone. */
 export type Heading = 'up' | 'left';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { onMounted, ref } from 'vue';
-import { formatDate, keepDays } from '@fair-gable/core';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { keepDays } from '@fair-gable/core/yard/follow-up';
 import NumberField from '../base/NumberField.vue';
 import { ask } from '../api/client.ts';
 import { useBuyers, type KeptBuyer } from '../follow-up/buyers.ts';

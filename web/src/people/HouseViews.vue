@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { features, schools, specs, type SchoolKey } from '@fair-gable/core';
+import { features, schools, specs, type SchoolKey } from '@fair-gable/core/unit/catalog';
 import ChoiceList from '../base/ChoiceList.vue';
 import { ask } from '../api/client.ts';
 import { useDraft } from '../draft/index.ts';

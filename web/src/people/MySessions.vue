@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import type { SignedIn } from '@fair-gable/core';
+import type { SignedIn } from '@fair-gable/core/yard/people';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import FormNews from './FormNews.vue';

@@ -2,7 +2,8 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
-import { paces, usualPace, type System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { paces, usualPace } from '@fair-gable/core/show/cards';
 import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';

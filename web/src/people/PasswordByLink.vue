@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import type { LinkFor } from '@fair-gable/core';
+import type { LinkFor } from '@fair-gable/core/yard/people';
 import { ask } from '../api/client.ts';
 import BrandMark from '../base/BrandMark.vue';
 import FormNews from './FormNews.vue';

@@ -2,7 +2,12 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
-import { floorPlanGlossary, planInWords, readFloorPlan, type GlossaryRow } from '@fair-gable/core';
+import {
+  floorPlanGlossary,
+  planInWords,
+  readFloorPlan,
+  type GlossaryRow,
+} from '@fair-gable/core/unit/identity';
 import { ask } from '../api/client.ts';
 import { useDraft } from '../draft/index.ts';
 import FormNews from './FormNews.vue';

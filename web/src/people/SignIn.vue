@@ -4,7 +4,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { waitWords } from '@fair-gable/core';
+import { waitWords } from '@fair-gable/core/yard/people';
 import { ask, Refused, saying } from '../api/client.ts';
 import BrandMark from '../base/BrandMark.vue';
 import { useSession } from './session.ts';

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { onMounted, ref } from 'vue';
-import { roles, roleWords, type Role, type YardPerson } from '@fair-gable/core';
+import { roles, roleWords, type Role, type YardPerson } from '@fair-gable/core/yard/people';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { when } from '../base/when.ts';

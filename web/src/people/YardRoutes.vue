@@ -4,7 +4,14 @@ import InputText from 'primevue/inputtext';
 import Sortable from 'sortablejs';
 import { ArrowDown, ArrowUp, GripVertical, X } from '@lucide/vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
-import { legs, routesOf, usualRoutes, type LegKey, type Route } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import {
+  legs,
+  routesOf,
+  usualRoutes,
+  type LegKey,
+  type Route,
+} from '@fair-gable/core/unit/way-round';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { useDraft, useDrafts } from '../draft/index.ts';
@@ -194,7 +201,7 @@ const fresh = (): void => {
           type="button"
           @click="put([...draft.legs, leg.key])"
         >
-          add {{ leg.label.toLowerCase() }}
+          add {{ inText(leg.label) }}
         </button>
       </p>
       <label class="closed">

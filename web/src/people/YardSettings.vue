@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import type { System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
 import SelectField from '../base/SelectField.vue';
 import { ask } from '../api/client.ts';
 import { useDraft } from '../draft/index.ts';

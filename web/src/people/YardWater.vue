@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
-import { ratesOf, waterStyles, type WaterRates, type YardWater } from '@fair-gable/core';
+import { ratesOf, waterStyles, type YardWater } from '@fair-gable/core/numbers/water';
+import type { WaterRates } from '@fair-gable/core/unit/record';
 import { ask } from '../api/client.ts';
 import WaterRatesFields from '../numbers/WaterRatesFields.vue';
 import FormNews from './FormNews.vue';

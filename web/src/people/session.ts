@@ -1,13 +1,9 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import {
-  floorPlanGlossary,
-  may as mayRole,
-  paceFor,
-  type Right,
-  type SchoolKey,
-  type Session,
-} from '@fair-gable/core';
+import { paceFor } from '@fair-gable/core/show/walk';
+import type { SchoolKey } from '@fair-gable/core/unit/catalog';
+import { floorPlanGlossary } from '@fair-gable/core/unit/identity';
+import { may as mayRole, type Right, type Session } from '@fair-gable/core/yard/people';
 import { ask, onLapse, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../outbox/index.ts';
 

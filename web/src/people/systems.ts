@@ -1,4 +1,4 @@
-import type { System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
 
 /** What people call the two unit systems. */
 export const systemNames: Readonly<Record<System, string>> = {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import type { Photo } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import type { Photo } from '@fair-gable/core/unit/record';
 
 /** Arrows on a photo: drawn by pulling, or by keys; shares of its width and height. */
 type Arrow = NonNullable<Photo['arrows']>[number];
@@ -93,7 +94,7 @@ const head = ({ from: a, to: b }: Arrow): string => {
     :class="{ drawing }"
     :tabindex="drawing ? 0 : -1"
     role="img"
-    :aria-label="`${arrows.length} ${arrows.length === 1 ? 'arrow' : 'arrows'} on the photo`"
+    :aria-label="`${counted(arrows.length, 'arrow')} on the photo`"
     @pointerdown="begin"
     @pointermove="pull"
     @pointerup="keep"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { targetLabel, type UnitRecord } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { targetLabel, type UnitRecord } from '@fair-gable/core/unit/record';
 import PhotoImage from './PhotoImage.vue';
 import { photosOf } from './photos.ts';
 import PhotoViewer from './PhotoViewer.vue';
@@ -23,7 +24,7 @@ const open = ref<string>();
       v-for="{ id, photo } in photos"
       :key="id"
       type="button"
-      :aria-label="`Look at the photo of ${targetLabel(target).toLowerCase()}`"
+      :aria-label="`Look at the photo of ${inText(targetLabel(target))}`"
       @click="open = id"
     >
       <PhotoImage

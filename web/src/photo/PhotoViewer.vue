@@ -4,14 +4,15 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { format } from 'date-fns';
+import { inText } from '@fair-gable/core/base/words';
 import {
-  changesByLabelPhotos,
   targetLabel,
   whoSaid,
   type Change,
   type Photo,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { changesByLabelPhotos } from '@fair-gable/core/unit/round';
 import { saying } from '../api/client.ts';
 import { useDraft } from '../draft/index.ts';
 import { useEdits } from '../record/edits.ts';
@@ -38,7 +39,7 @@ const drawing = ref(false);
 const problem = ref('');
 
 const shows = computed(() => (entry.value?.value.of ?? []).map(targetLabel).join(', '));
-const alt = computed(() => entry.value?.value.caption ?? `Photo of ${shows.value.toLowerCase()}`);
+const alt = computed(() => entry.value?.value.caption ?? `Photo of ${inText(shows.value)}`);
 
 /** A label that is no longer pictured is not ticked as photographed. */
 const unticked = (): readonly Change[] => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { targetLabel } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import { targetLabel } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import type { YardUnit } from '../yard/units.ts';
 import PhotoImage from './PhotoImage.vue';
@@ -22,8 +23,8 @@ const shows = (of: readonly string[]): string => of.map(targetLabel).join(', ');
     <header class="page-head">
       <h2 id="photos-title">Photos</h2>
       <p class="soft">
-        {{ photos.length }} {{ photos.length === 1 ? 'photo' : 'photos' }}; what the camera wrote
-        into them, the place among it, is taken out.
+        {{ counted(photos.length, 'photo') }}; what the camera wrote into them, the place among it,
+        is taken out.
       </p>
       <a v-if="photos.length" class="onward" :href="`/api/units/${unit.id}/file.zip`" download
         >Save the unit with its photos</a
@@ -48,7 +49,7 @@ const shows = (of: readonly string[]): string => of.map(targetLabel).join(', ');
         <p class="small">
           {{ photo.caption ?? shows(photo.of) }}
           <span v-if="photo.arrows" class="soft"
-            >· {{ photo.arrows.length }} {{ photo.arrows.length === 1 ? 'arrow' : 'arrows' }}</span
+            >· {{ counted(photo.arrows.length, 'arrow') }}</span
           >
         </p>
       </li>

@@ -1,4 +1,4 @@
-import { whoSaid, type Photo, type UnitRecord } from '@fair-gable/core';
+import { whoSaid, type Photo, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** A photo of a unit, by its id. */
 export interface PhotoOf {

@@ -3,23 +3,25 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { format } from 'date-fns';
 import { computed, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
 import {
   entryFor,
-  fieldAsked,
-  formatDate,
-  isAnswered,
   isFeatureKey,
-  isOverdue,
   isSpecKey,
-  ofSameModel,
   featureStates,
-  nameOf,
   specEntry,
-  whoSaid,
+  type FeatureState,
+} from '@fair-gable/core/unit/catalog';
+import {
+  fieldAsked,
+  isAnswered,
+  isOverdue,
+  ofSameModel,
   type AnswerValue,
   type Asked,
-  type FeatureState,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/questions';
+import { nameOf, whoSaid } from '@fair-gable/core/unit/record';
 import ChoiceList from '../base/ChoiceList.vue';
 import { DraftMark, useDraft } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
@@ -89,7 +91,7 @@ const keep = (): void => {
     <button type="button" class="head" :aria-expanded="open" @click="emit('toggle')">
       <strong>{{ question.text }}</strong>
       <span class="small soft">
-        {{ about }}<template v-if="entry"> · {{ entry.label.toLowerCase() }}</template>
+        {{ about }}<template v-if="entry"> · {{ inText(entry.label) }}</template>
         <template v-if="question.asked"> · asked of {{ question.asked }}</template>
         <template v-if="question.due">
           · by <span :class="{ wrong: overdue }">{{ formatDate(question.due) }}</span></template

@@ -1,11 +1,6 @@
 import { ref } from 'vue';
-import {
-  changesToAnswer,
-  type AnswerValue,
-  type Asked,
-  type Change,
-  type Question,
-} from '@fair-gable/core';
+import { changesToAnswer, type AnswerValue, type Asked } from '@fair-gable/core/unit/questions';
+import type { Change, Question } from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import { useEdits } from '../record/edits.ts';
 import { useUnits } from '../yard/units.ts';

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed } from 'vue';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
 import {
   entryOf,
   fieldLabel,
   fieldText,
-  knownBy,
   saidBy,
   whoSaid,
-  type HowKnown,
-  type System,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { when } from '../base/when.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 import type { OwnClash } from '../outbox/index.ts';

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { entryFor, fieldText, entryOf, type ToConfirm, type UnitRecord } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import { entryFor } from '@fair-gable/core/unit/catalog';
+import { fieldText, entryOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import type { ToConfirm } from '@fair-gable/core/yard/to-do';
 import { useSession } from '../people/session.ts';
 
 /** Things to measure or confirm, by how much hangs on each. */
@@ -27,7 +30,6 @@ const shown = (record: UnitRecord, { part, key }: ToConfirm): string => {
   return entry ? fieldText(part, key, entry.value, entry.how, session.system) : '—';
 };
 
-const counted = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
 const hanging = ({ hangs }: ToConfirm): string => {
   const words = [
     ...(hangs.checks.length > 0 ? [counted(hangs.checks.length, 'check')] : []),

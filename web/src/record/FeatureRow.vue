@@ -2,19 +2,22 @@
 import { useMediaQuery } from '@vueuse/core';
 import SelectButton from 'primevue/selectbutton';
 import { computed, ref, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
 import {
   featureStates,
-  fieldText,
   isFitted,
   knownBy,
-  knownOtherwise,
-  type Change,
   type Feature,
   type FeatureState,
   type HowKnown as How,
-  type System,
+} from '@fair-gable/core/unit/catalog';
+import {
+  fieldText,
+  knownOtherwise,
+  type Change,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import { vOneTab } from '../base/one-tab.ts';
 import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
@@ -70,7 +73,7 @@ const save = (value: Change['value'], knownHow: How): void => {
   const basedOn = entry.value?.version ?? 0;
   void props.keep(
     { part: 'features', key, value, how: knownHow, basedOn } as Change,
-    label.toLowerCase(),
+    inText(label),
   );
 };
 
@@ -88,7 +91,7 @@ const choose = (next: FeatureState | null): void => {
 const setHow = (to: How): void => {
   if (!entry.value) return;
   const { key, label } = props.feature;
-  void props.keep(knownOtherwise('features', key, entry.value, to), label.toLowerCase());
+  void props.keep(knownOtherwise('features', key, entry.value, to), inText(label));
 };
 
 const besides = computed(() =>

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete';
 import { ref } from 'vue';
-import {
-  applies,
-  findEntries,
-  stationEntry,
-  type Feature,
-  type Spec,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { findEntries, stationEntry, type Feature, type Spec } from '@fair-gable/core/unit/catalog';
+import { applies, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** Finds a field of the unit by its name or what it means, and goes there. */
 const props = defineProps<{ record: UnitRecord; name: string }>();

@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { ArrowRight, CircleCheck, EqualNot, TriangleAlert, UsersRound } from '@lucide/vue';
 import { computed } from 'vue';
-import {
-  adviceFor,
-  audienceRow,
-  schoolEntry,
-  type Feature,
-  type Spec,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { audienceRow, schoolEntry, type Feature, type Spec } from '@fair-gable/core/unit/catalog';
+import { adviceFor, type UnitRecord } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 
 /** What a field means, how to check it on the lot, what it is not, and where it can hurt. */
@@ -19,7 +14,7 @@ const session = useSession();
 const not = computed(() => adviceFor(props.record, props.entry.notToBeConfused));
 const caution = computed(() => adviceFor(props.record, props.entry.caution));
 const audiences = computed(() =>
-  props.entry.audiences.map((key) => audienceRow(key).label.toLowerCase()).join(', '),
+  props.entry.audiences.map((key) => inText(audienceRow(key).label)).join(', '),
 );
 const school = computed(() => props.entry.school && schoolEntry(props.entry.school));
 /** The yard’s house view first, and said to be so. */

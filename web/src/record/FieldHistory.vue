@@ -1,13 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import {
-  fieldText,
-  knownBy,
-  type HistoryRow,
-  type HowKnown,
-  type Part,
-  type System,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
+import { fieldText, type HistoryRow, type Part } from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { entryOf, fieldLabel, fieldText, type Change, type HistoryRow } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import {
+  entryOf,
+  fieldLabel,
+  fieldText,
+  type Change,
+  type HistoryRow,
+} from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import { dayOf, timeOf } from '../base/when.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
@@ -64,7 +71,7 @@ const putBack = async (row: HistoryRow): Promise<void> => {
   const isDisputable = part === 'specs' || part === 'features';
   // What was there before is put in the place of all that is said now.
   const change = (isDisputable ? { ...back, others: [] } : back) as Change;
-  const label = fieldLabel(part, key).toLowerCase();
+  const label = inText(fieldLabel(part, key));
   try {
     await edits.change(props.unit.id, [change], label);
     done.value = `${fieldLabel(part, key)} is ${shown(row, 'from')} again.`;

@@ -3,7 +3,9 @@ import Button from 'primevue/button';
 import Textarea from 'primevue/textarea';
 import { ref, useId } from 'vue';
 import { useRoute } from 'vue-router';
-import { specEntry, type Objection, type Way } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { specEntry } from '@fair-gable/core/unit/catalog';
+import type { Objection, Way } from '@fair-gable/core/unit/checks';
 import { useDraft } from '../draft/index.ts';
 
 /** What a check has to say, beside the row it concerns, with the ways to settle it as buttons. */
@@ -24,7 +26,7 @@ const route = useRoute();
 const id = useId();
 const { draft, isTyped, keepWith } = useDraft({
   place: () => `${route.params['id'] ?? ''}.reason.${props.objection.id}`,
-  what: () => `Why it is right: ${props.objection.title.toLowerCase()}`,
+  what: () => `Why it is right: ${inText(props.objection.title)}`,
   fresh: () => ({ reason: '' }),
 });
 const reasoning = ref(isTyped.value);
@@ -63,7 +65,7 @@ const settleTyped = (): void => {
     <p>{{ objection.sentence }}</p>
     <p v-if="objection.guesses.length" class="small soft guesses">
       Rests on a guess:
-      {{ objection.guesses.map((key) => specEntry(key).label.toLowerCase()).join(', ') }}.
+      {{ objection.guesses.map((key) => inText(specEntry(key).label)).join(', ') }}.
     </p>
     <form v-if="reasoning" class="reason" @submit.prevent="settleTyped">
       <label :for="id" class="small soft">Why are the numbers right as they are?</label>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { emptyRecord } from '@fair-gable/core';
+import { emptyRecord } from '@fair-gable/core/unit/record';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';

@@ -2,18 +2,17 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { Feature, Spec } from '@fair-gable/core/unit/catalog';
 import {
   doubtOfDistance,
-  formatQuantity,
-  sentence,
   typedDistance,
   type Change,
-  type Feature,
   type Place,
-  type Spec,
-  type System,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import SelectField from '../base/SelectField.vue';
 import HowKnown from '../evidence/HowKnown.vue';
 import { usePlaceDraft } from './field-draft.ts';
@@ -30,7 +29,7 @@ const props = defineProps<{
 
 const id = useId();
 const isSlide = computed(() => props.entry.located?.shape === 'slide');
-const what = computed(() => `place of ${props.entry.label.toLowerCase()}`);
+const what = computed(() => `place of ${inText(props.entry.label)}`);
 
 /** In the reader's units, as one may type it. */
 const like = (inches: number): string => formatQuantity(inches, 'feet', props.system);

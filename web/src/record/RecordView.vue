@@ -4,26 +4,26 @@ import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { counted, inText } from '@fair-gable/core/base/words';
+import { routeOf } from '@fair-gable/core/unit/way-round';
 import {
-  applies,
-  changesToFollow,
   features,
   isFeatureKey,
   isSpecKey,
   isStationKey,
-  knownAt,
-  routeOf,
   entryFor,
   specs,
   stationEntry,
-  type Change,
   type Feature,
   type FeatureKey,
   type HowKnown,
   type Spec,
   type SpecKey,
   type StationKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import { changesToFollow } from '@fair-gable/core/unit/model-sheet';
+import { knownAt } from '@fair-gable/core/unit/outline';
+import { applies, type Change } from '@fair-gable/core/unit/record';
 import EvidenceLegend from '../evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
@@ -216,8 +216,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="mayWrite && fromSheet.length" class="same">
         <Button
           severity="secondary"
-          :label="`Same as the model sheet: ${fromSheet.length} ${fromSheet.length === 1 ? 'field' : 'fields'}`"
-          @click="save('sheet', fromSheet, `the sheet at ${current.label.toLowerCase()}`)"
+          :label="`Same as the model sheet: ${counted(fromSheet.length, 'field')}`"
+          @click="save('sheet', fromSheet, `the sheet at ${inText(current.label)}`)"
         />
         <span class="small soft">What only the sheet says still wants your own eyes.</span>
       </p>
@@ -263,8 +263,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="lacking.length" class="lacking">
         <strong>Not on this unit</strong>
         <span class="soft">
-          {{ lacking.map((f) => f.label.toLowerCase()).join(', ') }} · said when a buyer would
-          ask</span
+          {{ lacking.map((f) => inText(f.label)).join(', ') }} · said when a buyer would ask</span
         >
       </p>
       <EvidenceLegend />

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, nextTick, onMounted, ref, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy, type HowKnown as How, type Spec } from '@fair-gable/core/unit/catalog';
 import {
   entryAfter,
   isSameValue as sameValue,
-  knownBy,
   knownOtherwise,
   type Change,
-  type HowKnown as How,
-  type Spec,
-  type System,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import HowKnown from '../evidence/HowKnown.vue';
 import { useSpecDraft } from './field-draft.ts';
 import SpecInput from './SpecInput.vue';
@@ -35,7 +34,7 @@ const emit = defineEmits<{ next: []; leave: [] }>();
 const id = useId();
 const form = ref<HTMLFormElement>();
 const entry = computed(() => props.record.specs[props.spec.key]);
-const what = computed(() => props.spec.label.toLowerCase());
+const what = computed(() => inText(props.spec.label));
 
 const { draft, isTyped, clear, keepWith } = useSpecDraft(() => props);
 const reading = computed(() => readTyped(props.spec, draft.value.text, props.system));

@@ -2,7 +2,8 @@
 import InputText from 'primevue/inputtext';
 import SelectButton from 'primevue/selectbutton';
 import { computed, useId } from 'vue';
-import type { Spec, System } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { Spec } from '@fair-gable/core/unit/catalog';
 import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
 import { example, readTyped } from './typing.ts';

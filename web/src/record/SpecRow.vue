@@ -1,20 +1,17 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
 import { format } from 'date-fns';
+import { otherSystem, type System } from '@fair-gable/core/base/quantity';
+import { knownBy, type HowKnown as How, type Spec } from '@fair-gable/core/unit/catalog';
+import type { Objection } from '@fair-gable/core/unit/checks';
+import { codeInWords } from '@fair-gable/core/unit/identity';
 import {
-  codeInWords,
   formatSpec,
-  knownBy,
-  otherSystem,
   whoBriefly,
   whoSaid,
   type Change,
-  type HowKnown as How,
-  type Objection,
-  type Spec,
-  type System,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import FigureText from '../base/FigureText.vue';
 import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';

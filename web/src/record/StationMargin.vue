@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
 import {
   entryFor,
   stationEntry,
-  type Change,
   type FeatureKey,
-  type Objection,
   type SpecKey,
   type StationKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import type { Objection } from '@fair-gable/core/unit/checks';
+import type { Change } from '@fair-gable/core/unit/record';
 import type { YardUnit } from '../yard/units.ts';
 import MarginNote from './MarginNote.vue';
 import OwnClashes from './OwnClashes.vue';
@@ -49,7 +50,7 @@ const settle = (objection: Objection, reason: string | null): Promise<boolean> =
     how: 'told',
     basedOn: props.unit.record.settlements[objection.id]?.version ?? 0,
   };
-  return save(objection.id, [change], `note “${objection.title.toLowerCase()}”`);
+  return save(objection.id, [change], `note “${inText(objection.title)}”`);
 };
 </script>
 
@@ -63,7 +64,7 @@ const settle = (objection: Objection, reason: string | null): Promise<boolean> =
       :may-write="mayWrite"
       :problem="refusalOf(objection.id)"
       :settle="settle"
-      @enter="(o, way) => save(o.id, way.changes, o.title.toLowerCase())"
+      @enter="(o, way) => save(o.id, way.changes, inText(o.title))"
       @go="(way) => emit('field', way)"
       @reopen="(o) => settle(o, null)"
     />

@@ -2,18 +2,16 @@
 import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { counted, inText } from '@fair-gable/core/base/words';
 import {
-  emptyRecord,
-  inText,
   knownBy,
   specEntry,
-  type Change,
   type HowKnown as How,
-  type Objection,
   type Spec,
   type SpecKey,
-  type Way,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import type { Objection, Way } from '@fair-gable/core/unit/checks';
+import { emptyRecord, type Change } from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import SelectField from '../base/SelectField.vue';
 import { useDraft } from '../draft/index.ts';
@@ -224,7 +222,7 @@ const take = async (): Promise<void> => {
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <Button
         type="submit"
-        :label="`Take it in with ${changes.length} ${changes.length === 1 ? 'value' : 'values'}`"
+        :label="`Take it in with ${counted(changes.length, 'value')}`"
         :disabled="changes.length === 0 || unreadable.length > 0"
         :loading="busy"
       />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { toConfirm } from '@fair-gable/core';
+import { toConfirm } from '@fair-gable/core/yard/to-do';
 import type { YardUnit } from '../yard/units.ts';
 import ConfirmList from './ConfirmList.vue';
 

@@ -1,18 +1,17 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
 import {
   emptyRecord,
   entryOf,
   fieldLabel,
-  fieldOf,
   inverseOf,
-  keepMine,
   writtenOut,
   type Change,
   type Photo,
   type UnitRecord,
-  type WaitingEdit,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { fieldOf, keepMine, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { Plain } from '../api/client.ts';
 import { useSaid } from '../base/said.ts';
 import { useOutbox, type OwnClash } from '../outbox/index.ts';
@@ -122,7 +121,7 @@ const useOthers = (put: Put) => {
     if (!mine) return outbox.settle(clash);
     const { part, key } = clash.change;
     const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
-    return put(clash.unit, [keepMine(clash, theirs)], fieldLabel(part, key).toLowerCase(), {
+    return put(clash.unit, [keepMine(clash, theirs)], inText(fieldLabel(part, key)), {
       settled: clash,
     });
   };

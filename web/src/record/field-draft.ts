@@ -1,13 +1,6 @@
-import {
-  formatQuantity,
-  howOf,
-  type Feature,
-  type HowKnown,
-  type Place,
-  type Spec,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { Feature, HowKnown, Spec } from '@fair-gable/core/unit/catalog';
+import { howOf, type Place, type UnitRecord } from '@fair-gable/core/unit/record';
 import { useDraft, type Drafting } from '../draft/index.ts';
 import { asTyped } from './typing.ts';
 

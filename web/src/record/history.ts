@@ -1,4 +1,4 @@
-import type { HistoryRow, Part } from '@fair-gable/core';
+import type { HistoryRow, Part } from '@fair-gable/core/unit/record';
 import { ask } from '../api/client.ts';
 
 export interface Wanted {

@@ -1,5 +1,5 @@
 import { ref, type Ref } from 'vue';
-import type { Change } from '@fair-gable/core';
+import type { Change } from '@fair-gable/core/unit/record';
 import { saying } from '../api/client.ts';
 import { useEdits } from './edits.ts';
 

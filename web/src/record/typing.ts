@@ -1,16 +1,13 @@
+import { sentence } from '@fair-gable/core/base/problems';
 import {
   formatCounted,
   formatSize,
-  formatSpec,
   otherSystem,
-  sentence,
   toInternal,
-  typedSpec,
-  type Entry,
-  type Spec,
-  type SpecValue,
   type System,
-} from '@fair-gable/core';
+} from '@fair-gable/core/base/quantity';
+import type { Spec } from '@fair-gable/core/unit/catalog';
+import { formatSpec, typedSpec, type Entry, type SpecValue } from '@fair-gable/core/unit/record';
 
 /** What a typed text means for a spec: its value, how it reads in both systems, or what is wrong. */
 export interface Typed {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Delete } from '@lucide/vue';
-import type { Keypad, PadKey } from '@fair-gable/core';
+import type { Keypad, PadKey } from '@fair-gable/core/unit/round';
 
 /** Digits and a field's own units under the thumb; what is typed stays in the field above. */
 const props = defineProps<{

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { outlineOf, type Place, type System, type UnitRecord } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { outlineOf } from '@fair-gable/core/unit/outline';
+import type { Place, UnitRecord } from '@fair-gable/core/unit/record';
 import OutlineBody from '../outline/OutlineBody.vue';
 
 /** The outline to be tapped where something is: its side, and about how far back. */

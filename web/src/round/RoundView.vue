@@ -3,20 +3,16 @@ import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { counted, inText } from '@fair-gable/core/base/words';
+import { routeOf } from '@fair-gable/core/unit/way-round';
 import {
-  countOf,
-  inText,
   isStationKey,
-  nextStop,
-  roundOf,
-  routeOf,
   stationEntry,
-  stopsLeft,
-  type Change,
   type HowKnown,
   type StationKey,
-  type Step,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/catalog';
+import type { Change } from '@fair-gable/core/unit/record';
+import { countOf, nextStop, roundOf, stopsLeft, type Step } from '@fair-gable/core/unit/round';
 import { saying } from '../api/client.ts';
 import { useTried } from '../draft/index.ts';
 import OutlineMap from '../outline/OutlineMap.vue';
@@ -143,7 +139,7 @@ const keep = async (step: Step, changes: readonly Change[], how: HowKnown): Prom
   if (changes.every((change) => change.how === 'sheet')) putOff(step.id);
   else choose();
   try {
-    await edits.change(props.unit.id, changes, step.entry.label.toLowerCase());
+    await edits.change(props.unit.id, changes, inText(step.entry.label));
     await nextTick();
     return true;
   } catch (error) {
@@ -187,7 +183,7 @@ const skip = (step: Step): void => {
       </button>
       <p class="small soft whole">
         Round: {{ total.seen }} seen, {{ total.offered }} by the sheet, {{ total.open }} open at
-        {{ left.length }} {{ left.length === 1 ? 'station' : 'stations' }}
+        {{ counted(left.length, 'station') }}
       </p>
     </header>
     <p v-if="!session.may('record')" class="page-part">

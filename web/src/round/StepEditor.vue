@@ -1,27 +1,27 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref } from 'vue';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import {
-  adviceFor,
   featureStates,
-  formatQuantity,
-  formatSpec,
   isSpecKey,
-  keypadFor,
   knownBy,
-  doubtOfDistance,
-  sentence,
-  typedDistance,
-  type Change,
   type FeatureKey,
   type FeatureState,
   type HowKnown,
-  type Place,
   type Spec,
-  type Step,
-  type System,
+} from '@fair-gable/core/unit/catalog';
+import {
+  adviceFor,
+  formatSpec,
+  doubtOfDistance,
+  typedDistance,
+  type Change,
+  type Place,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { keypadFor, type Step } from '@fair-gable/core/unit/round';
 import { vTakesFocus } from '../base/takes-focus.ts';
 import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
 import { readTyped, type Typed } from '../record/typing.ts';

@@ -1,12 +1,8 @@
 <script setup lang="ts">
-import {
-  entryOf,
-  fieldText,
-  knownBy,
-  type Step,
-  type System,
-  type UnitRecord,
-} from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy } from '@fair-gable/core/unit/catalog';
+import { entryOf, fieldText, type UnitRecord } from '@fair-gable/core/unit/record';
+import type { Step } from '@fair-gable/core/unit/round';
 import { computed } from 'vue';
 import { DraftMark } from '../draft/index.ts';
 import EvidenceMark from '../evidence/EvidenceMark.vue';

@@ -4,14 +4,10 @@ import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import {
-  knownBy,
-  type CellProblem,
-  type Column,
-  type Decimal,
-  type HowKnown,
-  type System,
-} from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
+import type { CellProblem, Column, Decimal } from '@fair-gable/core/unit/stock-list';
 import { featureChoices, searched, specChoices } from '../base/field-choices.ts';
 import ChoiceList from '../base/ChoiceList.vue';
 import { vOneTab } from '../base/one-tab.ts';
@@ -168,8 +164,7 @@ const take = (onlyGood: boolean): Promise<void> =>
     await router.push({ name: 'yard' });
   });
 
-const counted = (n: number): string => n.toLocaleString('en-US');
-const plural = (n: number, noun: string): string => `${counted(n)} ${noun}${n === 1 ? '' : 's'}`;
+const figure = (n: number): string => n.toLocaleString('en-US');
 </script>
 
 <template>
@@ -222,14 +217,14 @@ const plural = (n: number, noun: string): string => `${counted(n)} ${noun}${n ==
     <p v-if="problem" class="notice wrong" role="alert">{{ problem }}</p>
     <template v-if="preview">
       <p class="notice" role="status">
-        <strong>{{ plural(preview.rows, 'line') }}:</strong>
-        {{ plural(preview.fresh, 'new unit') }}, {{ plural(preview.changed, 'unit') }} here
-        {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ counted(preview.same) }} as
+        <strong>{{ counted(preview.rows, 'line') }}:</strong>
+        {{ counted(preview.fresh, 'new unit') }}, {{ counted(preview.changed, 'unit') }} here
+        {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ figure(preview.same) }} as
         {{ preview.same === 1 ? 'it is' : 'they are'
         }}<template v-if="preview.badLines"
-          >, <span class="wrong">{{ plural(preview.badLines, 'line') }} left out</span></template
+          >, <span class="wrong">{{ counted(preview.badLines, 'line') }} left out</span></template
         ><template v-if="preview.badCells"
-          >, <span class="wrong">{{ plural(preview.badCells, 'cell') }} left out</span></template
+          >, <span class="wrong">{{ counted(preview.badCells, 'cell') }} left out</span></template
         >.
       </p>
       <p v-if="unmatched.length" class="notice soft">
@@ -305,20 +300,20 @@ const plural = (n: number, noun: string): string => `${counted(n)} ${noun}${n ==
           </li>
         </ul>
         <p v-if="preview.problemCount > preview.problems.length" class="soft">
-          and {{ counted(preview.problemCount - preview.problems.length) }} more.
+          and {{ figure(preview.problemCount - preview.problems.length) }} more.
         </p>
       </section>
       <footer>
         <Button
           v-if="bad === 0"
-          :label="good === 0 ? 'Nothing to take in' : `Take it in: ${plural(good, 'unit')}`"
+          :label="good === 0 ? 'Nothing to take in' : `Take it in: ${counted(good, 'unit')}`"
           :disabled="good === 0"
           :loading="busy"
           @click="take(false)"
         />
         <Button
           v-else
-          :label="`Take in what can be read: ${plural(good, 'unit')}`"
+          :label="`Take in what can be read: ${counted(good, 'unit')}`"
           :disabled="good === 0"
           :loading="busy"
           @click="take(true)"

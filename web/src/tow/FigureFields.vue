@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import type { System } from '@fair-gable/core/base/quantity';
 import {
   figureSources,
   vehicleFigures,
   type Figure,
   type FigureSource,
-  type System,
   type Vehicle,
   type VehicleFigureKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
 import ChoiceList from '../base/ChoiceList.vue';
 import QuantityField from '../base/QuantityField.vue';
 import { without } from '../base/without.ts';

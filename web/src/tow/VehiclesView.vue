@@ -3,12 +3,8 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import {
-  formatQuantity,
-  vehicleFigures,
-  type Vehicle,
-  type VehicleFigureKey,
-} from '@fair-gable/core';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
+import { vehicleFigures, type Vehicle, type VehicleFigureKey } from '@fair-gable/core/unit/record';
 import { DraftMark, useDraft } from '../draft/index.ts';
 import FormNews from '../people/FormNews.vue';
 import { useSaving } from '../people/saved.ts';

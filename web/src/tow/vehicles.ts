@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { vehiclesOf, type Vehicle } from '@fair-gable/core';
+import { vehiclesOf } from '@fair-gable/core/numbers/tow';
+import type { Vehicle } from '@fair-gable/core/unit/record';
 import { ask, NoNetwork, saying } from '../api/client.ts';
 import { keep, kept } from '../outbox/index.ts';
 

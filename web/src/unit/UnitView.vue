@@ -2,7 +2,9 @@
 import { Download } from '@lucide/vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { knownOf, nameOf, particularsOf } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
+import { knownOf } from '@fair-gable/core/yard/to-do';
 import LostView from '../base/LostView.vue';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useUnits } from '../yard/units.ts';
@@ -108,7 +110,7 @@ watch(
       ref="parts"
       class="parts"
       :class="{ quiet: route.name === 'round' }"
-      :aria-label="`Parts of ${place.label.toLowerCase()}`"
+      :aria-label="`Parts of ${inText(place.label)}`"
     >
       <RouterLink
         v-for="part in place.parts"

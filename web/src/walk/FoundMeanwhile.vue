@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Point } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
 
 /** Faults that were found since the walk was planned: each stands here until it is told. */
 defineProps<{ faults: readonly Point[] }>();

@@ -3,14 +3,10 @@ import { Flag, Pause, Signpost, TimerReset, Undo2 } from '@lucide/vue';
 import { useEventListener, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import {
-  clock,
-  inText,
-  stationEntry,
-  type Mark,
-  type Point,
-  type StationKey,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import type { Point } from '@fair-gable/core/show/cards';
+import { clock, type Mark } from '@fair-gable/core/show/walk';
+import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { useDrafts } from '../draft/index.ts';
 import { givingKeys } from '../keys/keys.ts';
 import { saying } from '../api/client.ts';

@@ -2,7 +2,7 @@
 import { isToday } from 'date-fns';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
-import { clock, logOf, type LogMark } from '@fair-gable/core';
+import { clock, logOf, type LogMark } from '@fair-gable/core/show/walk';
 import { ask, NoNetwork, saying } from '../api/client.ts';
 import AfterWalk from '../follow-up/AfterWalk.vue';
 import { keptWalks, useOutbox } from '../outbox/index.ts';

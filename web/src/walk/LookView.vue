@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { clock, inText, logOf } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { clock, logOf } from '@fair-gable/core/show/walk';
 import { saying } from '../api/client.ts';
 import { useSayable } from './sayable.ts';
 import { markWords } from './sheet.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clock, inText, type WalksSummary } from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import { clock, type WalksSummary } from '@fair-gable/core/show/walk';
 import BarsChart from './BarsChart.vue';
 
 /** What many walks have in common, as pictures and as tables. */

@@ -2,7 +2,8 @@
 import { Mic, Square, Trash2 } from '@lucide/vue';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { clock, type Point } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
+import { clock } from '@fair-gable/core/show/walk';
 import { useDraft } from '../draft/index.ts';
 import { longestMemo, useSpeaking } from './speaking.ts';
 

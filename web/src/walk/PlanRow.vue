@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PenLine } from '@lucide/vue';
-import type { Point } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 
 /** A card in the plan: whether it is given, how long it takes or why it is left out, and a pen to word it otherwise. */

@@ -4,23 +4,19 @@ import Button from 'primevue/button';
 import MultiSelect from 'primevue/multiselect';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { counted, inText } from '@fair-gable/core/base/words';
 import {
-  audiences,
-  inText,
-  nameOf,
   needRows,
-  operableOf,
   pointsOf,
-  stationEntry,
-  stationLabels,
-  stationsIn,
-  stationsOn,
   totalSeconds,
-  unknownTo,
   type NeedKey,
   type Point,
-  type StationKey,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/cards';
+import { stationLabels, stationsIn, unknownTo } from '@fair-gable/core/show/plan';
+import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
+import { operableOf } from '@fair-gable/core/unit/condition';
+import { nameOf } from '@fair-gable/core/unit/record';
+import { stationsOn } from '@fair-gable/core/unit/way-round';
 import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
@@ -248,10 +244,7 @@ const stationTitle = (key: StationKey): string =>
         </div>
       </div>
       <p v-if="plan" class="sum" :class="{ busy: planning.busy.value }" role="status">
-        <strong
-          >{{ chosen.length }} {{ chosen.length === 1 ? 'card' : 'cards' }}, about
-          {{ spoken(plan.seconds) }}</strong
-        >
+        <strong>{{ counted(chosen.length, 'card') }}, about {{ spoken(plan.seconds) }}</strong>
         <span v-if="plan.over > 0" class="over"
           >What must be said alone is {{ spoken(plan.over) }} too long.
           <template v-if="plan.couldTell.length">

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { preparationsFor, type NeedKey, type Point, type UnitRecord } from '@fair-gable/core';
+import type { NeedKey, Point } from '@fair-gable/core/show/cards';
+import { preparationsFor } from '@fair-gable/core/show/plan';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import { useTried } from '../draft/index.ts';
 
 /**

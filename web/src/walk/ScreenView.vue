@@ -2,7 +2,8 @@
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue';
 import { useRoute } from 'vue-router';
-import { stationEntry, type ScreenView } from '@fair-gable/core';
+import type { ScreenView } from '@fair-gable/core/show/screen';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
 import { ask, Refused, saying } from '../api/client.ts';
 import FigureText from '../base/FigureText.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowRight, EqualNot, RefreshCw, TriangleAlert } from '@lucide/vue';
-import type { Point } from '@fair-gable/core';
+import type { Point } from '@fair-gable/core/show/cards';
 import FigureText from '../base/FigureText.vue';
 import EvidenceMark from '../evidence/EvidenceMark.vue';
 

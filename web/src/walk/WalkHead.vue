@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import { clock, emptyRecord, nameOf, stationEntry } from '@fair-gable/core';
+import { clock } from '@fair-gable/core/show/walk';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
+import { emptyRecord, nameOf } from '@fair-gable/core/unit/record';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useOutbox } from '../outbox/index.ts';
 import { useSession } from '../people/session.ts';

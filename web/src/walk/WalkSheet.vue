@@ -2,14 +2,11 @@
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import { computed, ref, watch } from 'vue';
-import {
-  inText,
-  replan,
-  stationEntry,
-  type Mark,
-  type Point,
-  type StationKey,
-} from '@fair-gable/core';
+import { inText } from '@fair-gable/core/base/words';
+import type { Point } from '@fair-gable/core/show/cards';
+import { replan } from '@fair-gable/core/show/plan';
+import type { Mark } from '@fair-gable/core/show/walk';
+import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import NumberField from '../base/NumberField.vue';
 import MarkForm from './MarkForm.vue';
 import { markButtons, markPlace, type Sheet } from './sheet.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import { foldWalk, nameOf, textOf, type WalksSummary } from '@fair-gable/core';
+import { foldWalk, type WalksSummary } from '@fair-gable/core/show/walk';
+import { nameOf, textOf } from '@fair-gable/core/unit/record';
 import { ask, saying } from '../api/client.ts';
 import { when } from '../base/when.ts';
 import FollowUpRow from '../follow-up/FollowUpRow.vue';

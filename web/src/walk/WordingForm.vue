@@ -5,20 +5,11 @@ import InputText from 'primevue/inputtext';
 import Textarea from 'primevue/textarea';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import {
-  aboutCard,
-  claimsIn,
-  noTalk,
-  pointsOf,
-  sheetFor,
-  stationEntry,
-  stationsOn,
-  usualRoute,
-  type Claim,
-  type Grade,
-  type Point,
-  type StationKey,
-} from '@fair-gable/core';
+import { noTalk, pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { aboutCard, claimsIn, type Claim, type Grade } from '@fair-gable/core/show/claims';
+import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
+import { sheetFor } from '@fair-gable/core/unit/model-sheet';
+import { stationsOn, usualRoute } from '@fair-gable/core/unit/way-round';
 import ChoiceList from '../base/ChoiceList.vue';
 import ChoiceField from '../base/ChoiceField.vue';
 import { useDraft } from '../draft/index.ts';

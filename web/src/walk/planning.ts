@@ -8,20 +8,17 @@ import {
   type ComputedRef,
   type Ref,
 } from 'vue';
+import type { NeedKey, Point } from '@fair-gable/core/show/cards';
 import {
   chosenFor,
   questionsShare,
-  routesOf,
-  usualRoute,
-  type Audience,
   type ChosenFor,
-  type NeedKey,
   type PlannedWalk,
   type PlanWish,
-  type Point,
-  type Route,
-  type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/plan';
+import type { Audience } from '@fair-gable/core/unit/catalog';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { routesOf, usualRoute, type Route } from '@fair-gable/core/unit/way-round';
 import { useTried } from '../draft/index.ts';
 import { useSession } from '../people/session.ts';
 import { walkWorker } from './worker.ts';

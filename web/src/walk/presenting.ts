@@ -1,5 +1,7 @@
 import { format } from 'date-fns';
-import type { Presenting, System, UnitRecord } from '@fair-gable/core';
+import type { System } from '@fair-gable/core/base/quantity';
+import type { Presenting } from '@fair-gable/core/show/cards';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import { useWording } from './wording.ts';
 

@@ -1,12 +1,6 @@
 import { computed, onMounted, type ComputedRef } from 'vue';
-import {
-  cardNow,
-  faultsSince,
-  pointsOf,
-  type CardNow,
-  type Point,
-  type WalkPlan,
-} from '@fair-gable/core';
+import { pointsOf, type Point } from '@fair-gable/core/show/cards';
+import { cardNow, faultsSince, type CardNow, type WalkPlan } from '@fair-gable/core/show/walk';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../people/session.ts';
 import { useUnits } from '../yard/units.ts';

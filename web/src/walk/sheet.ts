@@ -1,4 +1,4 @@
-import type { Mark } from '@fair-gable/core';
+import type { Mark } from '@fair-gable/core/show/walk';
 
 /** What the sheet at the bottom of a walk is open for. */
 export type Sheet = 'jump' | 'missed' | 'mark' | 'replan' | undefined;

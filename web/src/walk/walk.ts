@@ -1,17 +1,17 @@
 import { useNow } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import type { Point } from '@fair-gable/core/show/cards';
 import {
   foldWalk,
   inOrder,
   nextEvent,
   paceOf,
   workedMs,
-  type Point,
   type WalkEvent,
   type WalkPlan,
   type What,
-} from '@fair-gable/core';
+} from '@fair-gable/core/show/walk';
 import { ask, NoNetwork } from '../api/client.ts';
 import { device, deviceId, useOutbox, type KeptWalk } from '../outbox/index.ts';
 

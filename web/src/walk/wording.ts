@@ -1,14 +1,7 @@
-import {
-  modelTalk,
-  noTalk,
-  sheetFor,
-  type Change,
-  type ModelTalk,
-  type Point,
-  type StationKey,
-  type UnitRecord,
-  type Wording,
-} from '@fair-gable/core';
+import { modelTalk, noTalk, type ModelTalk, type Point } from '@fair-gable/core/show/cards';
+import type { StationKey } from '@fair-gable/core/unit/catalog';
+import { sheetFor } from '@fair-gable/core/unit/model-sheet';
+import type { Change, UnitRecord, Wording } from '@fair-gable/core/unit/record';
 import { Plain, saying } from '../api/client.ts';
 import { without } from '../base/without.ts';
 import { useSheets } from '../model-sheet/sheets.ts';

@@ -3,16 +3,11 @@ import Button from 'primevue/button';
 import SelectButton from 'primevue/selectbutton';
 import { computed, onMounted, ref } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
-import {
-  chores,
-  formatDate,
-  leftIn,
-  leftInOrder,
-  stationEntry,
-  textOf,
-  type Chore,
-  type LeftRow,
-} from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
+import { textOf } from '@fair-gable/core/unit/record';
+import { chores, leftIn, leftInOrder, type Chore, type LeftRow } from '@fair-gable/core/yard/to-do';
 import { vOneTab } from '../base/one-tab.ts';
 import { useUnits } from './units.ts';
 
@@ -88,8 +83,7 @@ const printing = async (): Promise<void> => {
     <header class="page-head">
       <h1 id="left-title">What is left</h1>
       <p class="soft">
-        {{ all.length }} {{ all.length === 1 ? 'thing' : 'things' }} on
-        {{ new Set(all.map((row) => row.unit)).size }} units
+        {{ counted(all.length, 'thing') }} on {{ new Set(all.map((row) => row.unit)).size }} units
       </p>
       <RouterLink :to="{ name: 'yard' }" class="onward">Back to the yard</RouterLink>
     </header>

@@ -1,14 +1,8 @@
 <script setup lang="ts">
-import {
-  amountOf,
-  columnLabels,
-  formatQuantity,
-  formatSpec,
-  particularsOf,
-  type SpecKey,
-  type System,
-  type YardView,
-} from '@fair-gable/core';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { SpecKey } from '@fair-gable/core/unit/catalog';
+import { amountOf, formatSpec, particularsOf } from '@fair-gable/core/unit/record';
+import { columnLabels, type YardView } from '@fair-gable/core/yard/list';
 import { computed } from 'vue';
 import { useTurn } from '../base/turn.ts';
 import OutlineStrip from '../outline/OutlineStrip.vue';

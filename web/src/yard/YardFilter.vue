@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { sentenceOf, wholeYard, type SavedView, type YardView } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import { sentenceOf, wholeYard, type SavedView, type YardView } from '@fair-gable/core/yard/list';
 import { saying } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 
@@ -52,7 +53,7 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
         {{ sentenceOf(view, session.system) }}
       </button>
       <span class="soft number" role="status"
-        >{{ count }} {{ count === 1 ? 'unit' : 'units'
+        >{{ counted(count, 'unit')
         }}<template v-if="unsure"
           >; {{ unsure }} left out, for nobody knows
           {{ unsure === 1 ? 'its' : 'their' }} figure</template

@@ -3,18 +3,10 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import MultiSelect from 'primevue/multiselect';
 import { ref } from 'vue';
-import {
-  formatQuantity,
-  mostColumns,
-  parseQuantity,
-  sentence,
-  sorts,
-  specEntry,
-  type Sort,
-  type SpecKey,
-  type System,
-  type YardView,
-} from '@fair-gable/core';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity, type System } from '@fair-gable/core/base/quantity';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
+import { mostColumns, sorts, type Sort, type YardView } from '@fair-gable/core/yard/list';
 import { featureChoices, searched, specChoices } from '../base/field-choices.ts';
 import NumberField from '../base/NumberField.vue';
 import SelectField from '../base/SelectField.vue';

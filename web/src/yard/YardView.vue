@@ -5,7 +5,8 @@ import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
-import { amountOf } from '@fair-gable/core';
+import { counted } from '@fair-gable/core/base/words';
+import { amountOf } from '@fair-gable/core/unit/record';
 import { useSession } from '../people/session.ts';
 import { useLeft } from './left.ts';
 import UnitRow from './UnitRow.vue';
@@ -85,9 +86,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
   <div class="yard">
     <header class="page-head">
       <h1>{{ session.session?.yard.name }}</h1>
-      <p class="soft">
-        {{ units.list.length }} {{ units.list.length === 1 ? 'unit' : 'units' }} in stock
-      </p>
+      <p class="soft">{{ counted(units.list.length, 'unit') }} in stock</p>
       <p v-if="rows.length && showsFiles" class="files">
         <a class="list" href="/api/stock-list.csv" download
           ><Download aria-hidden="true" />Save the list as CSV</a

@@ -1,16 +1,14 @@
 import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { checkAgain, type Checked, type Objection } from '@fair-gable/core/unit/checks';
 import {
   applyChange,
-  checkAgain,
   emptyRecord,
-  withWaiting,
   type Change,
-  type Checked,
-  type Objection,
   type UnitRecord,
-} from '@fair-gable/core';
+} from '@fair-gable/core/unit/record';
+import { withWaiting } from '@fair-gable/core/yard/outbox';
 import { ask, NoNetwork, saying, sendFile, type Sending } from '../api/client.ts';
 import { keepUnit, keepUnits, keptUnits, useOutbox, type NewUnit } from '../outbox/index.ts';
 

@@ -1,16 +1,15 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
+import { nameOf } from '@fair-gable/core/unit/record';
 import {
   comparing,
   fitOf,
-  nameOf,
-  nextNeed,
   searchText,
   wholeYard,
-  type Need,
   type SavedView,
   type YardView,
-} from '@fair-gable/core';
+} from '@fair-gable/core/yard/list';
+import { nextNeed, type Need } from '@fair-gable/core/yard/to-do';
 import { ask } from '../api/client.ts';
 import { useSession } from '../people/session.ts';
 import { objectionsTo, useUnits, type YardUnit } from './units.ts';

@@ -1,0 +1,140 @@
+import { counted, inText } from '../../base/words/index.ts';
+import {
+  blanksIn,
+  filledIn,
+  knownBy,
+  specEntry,
+  wordingsOf,
+  type Blank,
+  type Feature,
+  type HowKnown,
+  type Spec,
+  type SpecKey,
+} from '../../unit/catalog/index.ts';
+import { dotWeek, readDotDate } from '../../unit/identity/index.ts';
+import type { System } from '../../base/quantity/index.ts';
+import { formatSpec, type UnitRecord } from '../../unit/record/index.ts';
+
+/** A sentence for a card, and how well the worst thing in it is known. */
+export interface Worded {
+  readonly words: string;
+  readonly how: HowKnown;
+  /** What it would have said and is only guessed: a figure, or of which kind it is. */
+  readonly heldBack: 'figure' | 'kind' | 'words' | undefined;
+}
+
+const rank = (how: HowKnown): number => knownBy.findIndex(({ key }) => key === how);
+
+/** How well several things together are known: as the worst of them. */
+export const worstOf = (first: HowKnown, ...more: readonly HowKnown[]): HowKnown =>
+  more.reduce((worst, how) => (rank(how) > rank(worst) ? how : worst), first);
+
+/** A guess is never said as a figure. */
+const isSayable = (record: UnitRecord, { spec }: Blank): boolean => {
+  const how = record.specs[spec]?.how;
+  return how !== undefined && how !== 'guessed';
+};
+
+const isGuessed = (record: UnitRecord, { spec }: Blank): boolean =>
+  record.specs[spec]?.how === 'guessed';
+
+/** As one says it: none is “no”. */
+const spokenCount = (count: number, noun: string): string =>
+  count === 0 ? `no ${noun}s` : counted(count, noun);
+
+/** A value as it is said; a tire's date code as the week it stands for. A guess is not said. */
+export const sayableText = (
+  record: UnitRecord,
+  key: SpecKey,
+  system: System,
+): string | undefined => {
+  const entry = record.specs[key];
+  if (!entry || entry.how === 'guessed') return undefined;
+  const text = formatSpec(key, entry.value, system, entry.how);
+  if (!key.startsWith('tyreDate')) return text;
+  const read = readDotDate(text);
+  return read.kind === 'good' ? dotWeek(read.date) : text;
+};
+
+/** Whether a spec is a figure, not a kind, a word or a day. */
+export const isFigure = (key: SpecKey): boolean =>
+  !['choice', 'text', 'date'].includes(specEntry(key).value.kind);
+
+const blankText = (record: UnitRecord, { spec, noun }: Blank, system: System): string => {
+  const value = record.specs[spec]?.value;
+  if (noun !== undefined && value?.kind === 'number') return spokenCount(value.number, noun);
+  if (noun !== undefined && value?.kind === 'counted') return spokenCount(value.count, noun);
+  // One of something is said by its size alone.
+  return (sayableText(record, spec, system) ?? '').replace(/^1 × /, '');
+};
+
+/** A count needs a number or a count; anything else needs all of its value. */
+const isWhole = (record: UnitRecord, { spec, noun }: Blank): boolean => {
+  const value = record.specs[spec]?.value;
+  return noun !== undefined || value?.kind !== 'counted' || value.each !== undefined;
+};
+
+/** The wordings of an entry for this unit: a choice may have one of its own. */
+const wordingsFor = (record: UnitRecord, entry: Spec | Feature): readonly string[] => {
+  const wordings = wordingsOf(entry.say);
+  if (!('value' in entry) || !entry.sayWhen) return wordings;
+  const own = record.specs[entry.key];
+  const choice = own?.value.kind === 'choice' && own.how !== 'guessed' ? own.value.choice : '';
+  const whole = entry.sayWhen[choice];
+  return whole === undefined ? wordings : [whole];
+};
+
+/**
+ * What an entry says of a unit: the fullest wording all of whose values may be said, and how well the worst of them is
+ * known. A guess is not said; the wording without it is.
+ * @param how the entry itself is known
+ */
+export const wordedFor = (
+  record: UnitRecord,
+  entry: Spec | Feature,
+  how: HowKnown,
+  system: System,
+): Worded | undefined => {
+  const wordings = wordingsFor(record, entry);
+  const chosen = wordings.find((wording) =>
+    blanksIn(wording, entry.key).every(
+      (blank) => isSayable(record, blank) && isWhole(record, blank),
+    ),
+  );
+  if (chosen === undefined) return undefined;
+  const used = blanksIn(chosen, entry.key).flatMap(({ spec }) => record.specs[spec]?.how ?? []);
+  return {
+    words: filledIn(chosen, entry.key, (blank) => blankText(record, blank, system)),
+    how: worstOf(how, ...used),
+    heldBack: heldBackIn(record, wordings, entry.key),
+  };
+};
+
+const heldBackIn = (
+  record: UnitRecord,
+  wordings: readonly string[],
+  own: string,
+): Worded['heldBack'] => {
+  const guessed = wordings
+    .flatMap((wording) => blanksIn(wording, own))
+    .filter((blank) => isGuessed(record, blank));
+  if (guessed.length === 0) return undefined;
+  if (guessed.some(({ spec }) => isFigure(spec))) return 'figure';
+  return guessed.some(({ spec }) => specEntry(spec).value.kind === 'choice') ? 'kind' : 'words';
+};
+
+/** What stands in for what is only guessed. */
+const insteadOfGuess = {
+  figure: 'I’d want to check that before I give you a figure.',
+  kind: 'I’d want to check which kind it is.',
+  words: 'I’d want to look at that again before I tell you more.',
+} as const;
+
+/**
+ * A sentence as it is said by how well it is known: hearsay is marked as such, what is only guessed is left to be
+ * checked. What the maker's sheet says is said plainly; its mark stands beside it.
+ */
+export const asKnown = ({ words, how, heldBack }: Worded): string => {
+  const said = how === 'told' ? `We’re told: ${inText(words)}` : words;
+  return heldBack ? `${said} ${insteadOfGuess[heldBack]}` : said;
+};

@@ -1,0 +1,15 @@
+import {
+  featureEntry,
+  isFeatureKey,
+  isSpecKey,
+  specEntry,
+  toldWith,
+  type SpecKey,
+} from '../../unit/catalog/index.ts';
+
+/** The specs that a card is of: a figure in its words needs no name. @example aboutCard('specs.freshTank') */
+export const aboutCard = (id: string): readonly SpecKey[] => {
+  const key = id.split('.')[1] ?? '';
+  if (isSpecKey(key)) return [key, ...toldWith(specEntry(key))];
+  return isFeatureKey(key) ? toldWith(featureEntry(key)) : [];
+};

@@ -1,0 +1,1 @@
+export { screenOf, screenViewSchema, type ScreenView, type ShownUnit } from './screen.ts';

@@ -1,0 +1,97 @@
+import { counted, percent } from '../../base/words/index.ts';
+import { amountOf, countedOf, type UnitRecord } from '../record/index.ts';
+import type { Counted, System } from '../../base/quantity/index.ts';
+import type { RuleFinding, Rule } from './types.ts';
+import { enter, goTo, pounds, withReason } from './ways.ts';
+
+/** Most of the loaded weight that may rest on a bumper-pull hitch: common practice, 10–15 %. */
+const largestShare = 0.15;
+
+interface Given {
+  readonly gvwr: number;
+  readonly axles: Counted;
+  readonly uvw: number | undefined;
+  readonly hitch: number | undefined;
+}
+
+/** One more axle, when that alone would make the ratings agree. */
+const oneMore = (given: Given): Counted | undefined => {
+  const more = { count: given.axles.count + 1, each: given.axles.each };
+  const share = (given.gvwr - more.count * more.each) / given.gvwr;
+  return share <= largestShare && share > -largestShare ? more : undefined;
+};
+
+const finding = (record: UnitRecord, given: Given, system: System): RuleFinding | undefined => {
+  const axles = given.axles.count * given.axles.each;
+  const needed = given.gvwr - axles;
+  if (needed <= 0) return undefined;
+  const share = needed / given.gvwr;
+  const base = `${given.axles.count} × ${pounds(given.axles.each, system)} of axle carry ${pounds(axles, system)} of the ${pounds(given.gvwr, system)} rating, so at least ${pounds(needed, system)} (${percent(share)}) must rest on the hitch when fully loaded.`;
+  const more = share > largestShare ? oneMore(given) : undefined;
+  const ways = [
+    ...(more ? [enter(record, 'axleRating', { kind: 'counted', ...more }, system)] : []),
+    goTo('axleRating'),
+    goTo('gvwr'),
+    withReason(),
+  ];
+  if (share > largestShare) {
+    return {
+      field: 'axleRating',
+      severity: 'wrong',
+      title: 'The axles cannot carry the rating',
+      sentence: `${base} That is more than the 15 % a hitch should take: one of the ratings is misread, or an axle was not counted.`,
+      ways,
+    };
+  }
+  return given.uvw && given.hitch
+    ? againstBuilt(given.hitch / given.uvw, share, base)
+    : asksForWeights(given, base);
+};
+
+/** Whether the hitch takes so much nobody can say while it is not known what it takes. */
+const asksForWeights = ({ uvw, hitch }: Given, base: string): RuleFinding => {
+  const unknown: readonly ('hitchWeight' | 'uvw')[] = [
+    ...(hitch ? [] : (['hitchWeight'] as const)),
+    ...(uvw ? [] : (['uvw'] as const)),
+  ];
+  const names = unknown.map((key) => (key === 'uvw' ? 'dry weight' : 'hitch weight'));
+  return {
+    field: 'axleRating',
+    severity: 'look',
+    title: 'The rating leans on the hitch',
+    sentence: `${base} Whether it does can’t be said yet: read the ${names.join(' and the ')}, or weigh it loaded.`,
+    ways: [...unknown.map((key) => goTo(key)), goTo('axleRating'), withReason()],
+  };
+};
+
+const againstBuilt = (builtShare: number, share: number, base: string): RuleFinding | undefined => {
+  if (share <= builtShare) return undefined;
+  return {
+    field: 'axleRating',
+    severity: 'doubtful',
+    title: 'The rating leans on the hitch',
+    sentence: `${base} As built, ${percent(builtShare)} rests there; it must be loaded nose-heavy, and weighed, before the whole rating may be used.`,
+    ways: [goTo('hitchWeight'), goTo('axleRating'), withReason()],
+  };
+};
+
+const givenOf = (record: UnitRecord): Given | undefined => {
+  const gvwr = amountOf(record, 'gvwr');
+  const axles = countedOf(record, 'axleRating');
+  if (gvwr === undefined || !axles) return undefined;
+  return { gvwr, axles, uvw: amountOf(record, 'uvw'), hitch: amountOf(record, 'hitchWeight') };
+};
+
+/** Axle ratings plus the hitch's loaded share against the gross rating. */
+export const axlesAndHitch: Rule = {
+  key: 'axles-and-hitch',
+  about: 'The axles and a sensible hitch share carry the gross rating',
+  needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
+  doubts: ['gvwr', 'axleRating'],
+  source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15 % of loaded weight: common practice',
+  test: (record, { system }) => {
+    const given = givenOf(record);
+    const found = given && finding(record, given, system);
+    return found ? [found] : [];
+  },
+};

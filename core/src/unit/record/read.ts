@@ -1,0 +1,209 @@
+import { counted } from '../../base/words/index.ts';
+import {
+  featureEntry,
+  isFitted,
+  isSpecKey,
+  specEntry,
+  specs,
+  type Advice,
+  type Feature,
+  type FeatureKey,
+  type HowKnown,
+  type Spec,
+  type SpecKey,
+  type ValueKind,
+  type WordsIf,
+} from '../catalog/index.ts';
+import { formatDate } from '../../base/dates/index.ts';
+import {
+  formatCounted,
+  formatQuantity,
+  formatSize,
+  formatWhole,
+  type Display,
+  type System,
+} from '../../base/quantity/index.ts';
+import type { SpecValue, UnitRecord } from './schema.ts';
+
+type Value<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
+
+/** The one figure a quantity is worked with: of a range its middle. */
+export const figureOf = ({ amount, to }: Value<'quantity'>): number =>
+  to === undefined ? amount : (amount + to) / 2;
+
+/** Whether a value says one figure and no more or less: not about, not under, not from here to there. */
+export const isExact = (value: SpecValue): boolean =>
+  value.kind !== 'quantity' || (value.bound === undefined && value.to === undefined);
+
+/** A quantity in internal units; undefined when it is not known. */
+export const amountOf = (record: UnitRecord, key: SpecKey): number | undefined => {
+  const value = record.specs[key]?.value;
+  return value?.kind === 'quantity' ? figureOf(value) : undefined;
+};
+
+/** A counted size; undefined when it is not known, or only counted. */
+export const countedOf = (
+  record: UnitRecord,
+  key: SpecKey,
+): { readonly count: number; readonly each: number } | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind !== 'counted' || value.each === undefined) return undefined;
+  return { count: value.count, each: value.each };
+};
+
+/** How many there are, whether or not their size is known; undefined when nobody has counted. */
+export const howMany = (record: UnitRecord, key: SpecKey): number | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'number') return value.number;
+  return value?.kind === 'counted' ? value.count : undefined;
+};
+
+/** The sides of a thing; undefined when they are not known. */
+export const sidesOf = (record: UnitRecord, key: SpecKey): readonly number[] | undefined => {
+  const value = record.specs[key]?.value;
+  return value?.kind === 'size' ? value.sides : undefined;
+};
+
+/** A text, choice, date or plain number as text; undefined when it is not known. */
+export const textOf = (record: UnitRecord, key: SpecKey): string | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'text') return value.text;
+  if (value?.kind === 'choice') return value.choice;
+  if (value?.kind === 'date') return value.date;
+  return value?.kind === 'number' ? String(value.number) : undefined;
+};
+
+/** How a spec is known; undefined when it is not. */
+export const howOf = (record: UnitRecord, key: SpecKey): HowKnown | undefined =>
+  record.specs[key]?.how;
+
+/** Whether the thing itself is on the unit. */
+export const hasFeature = (record: UnitRecord, key: FeatureKey): boolean =>
+  isFitted(record.features[key]?.value.state);
+
+/** Whether somebody recorded that the thing itself is not on the unit. */
+export const isKnownMissing = (record: UnitRecord, key: FeatureKey): boolean =>
+  record.features[key] !== undefined && !hasFeature(record, key);
+
+const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolean => {
+  if (!unless || textOf(record, unless.spec as SpecKey) !== unless.is) return false;
+  const written = isSpecKey(key) ? record.specs[key] : record.features[key];
+  return written === undefined;
+};
+
+/**
+ * Whether there is anything to know of an entry on this unit: not of the awning's length where there is no
+ * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle; not of
+ * a tank where the heater is tankless. What was written all the same stays in sight, to be objected to and corrected.
+ */
+export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
+  const axles = howMany(record, 'axleRating') ?? 1;
+  if ((entry.fromAxles ?? 1) > axles) return false;
+  if (isRuledOut(record, entry)) return false;
+  if (entry.partOf === undefined) return true;
+  const whole = featureEntry(entry.partOf as FeatureKey);
+  return record.features[whole.key]?.value.state !== 'none' && applies(record, whole);
+};
+
+/** What of a thing's kind words may hang on: its choice, or whether there are one or several. */
+const kindIn = (record: UnitRecord, key: SpecKey): string | undefined => {
+  const value = record.specs[key]?.value;
+  if (value?.kind === 'choice') return value.choice;
+  if (value?.kind !== 'counted') return undefined;
+  return value.count > 1 ? 'several' : 'one';
+};
+
+/** Whether a thing is of a kind, or nobody knows which and it need not be known. */
+export const isOfKind = (
+  record: UnitRecord,
+  { spec, is, known }: Omit<WordsIf, 'words'>,
+): boolean => {
+  const kind = isSpecKey(spec) ? kindIn(record, spec) : undefined;
+  return kind === undefined ? known !== true : is.includes(kind);
+};
+
+/** A caution or a look-alike as it holds for this unit, by the kind that is recorded; undefined where none does. */
+export const adviceFor = (record: UnitRecord, advice: Advice | undefined): string | undefined => {
+  if (advice === undefined || typeof advice === 'string') return advice;
+  const words = advice.filter((row) => isOfKind(record, row)).map((row) => row.words);
+  return words.length > 0 ? words.join(' ') : undefined;
+};
+
+/**
+ * A spec's value as the trade writes it; a guess bears “about”, everywhere.
+ * @example formatSpec('gvwr', { kind: 'quantity', amount: 7490 }, 'us', 'read') // '7,490 lb'
+ */
+export const formatSpec = (
+  key: SpecKey,
+  value: SpecValue,
+  system: System,
+  how: HowKnown,
+): string => {
+  const text = bareSpec(key, value, system);
+  return how === 'guessed' && isExact(value) ? `about ${text}` : text;
+};
+
+const choiceLabel = (
+  { choices }: { readonly choices: readonly { key: string; label: string }[] },
+  choice: string,
+): string => choices.find((c) => c.key === choice)?.label ?? choice;
+
+type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
+
+const quantityText = (
+  { amount, bound, to }: Value<'quantity'>,
+  display: Display,
+  system: System,
+): string => {
+  const text = formatQuantity(amount, display, system);
+  if (to !== undefined) return `${text} to ${formatQuantity(to, display, system)}`;
+  return bound ? `${bound} ${text}` : text;
+};
+
+/** How each kind of value is written. */
+const written: {
+  readonly [K in ValueKind['kind']]: (value: Value<K>, kind: Kind<K>, system: System) => string;
+} = {
+  text: ({ text }) => text,
+  number: ({ number }, { money, noun }) => {
+    if (money) return formatWhole(number);
+    return noun ? counted(number, noun) : String(number);
+  },
+  choice: ({ choice }, kind) => choiceLabel(kind, choice),
+  quantity: (value, { display }, system) => quantityText(value, display, system),
+  counted: ({ count, each }, { display }, system) =>
+    each === undefined ? `${count} × ?` : formatCounted({ count, each }, display, system),
+  size: ({ sides }, { display }, system) => formatSize(sides, display, system),
+  date: ({ date }) => formatDate(date),
+};
+
+/** Nothing for a value of another kind than its field: the record's schema lets none in. */
+const bareSpec = (key: SpecKey, value: SpecValue, system: System): string => {
+  const kind = specEntry(key).value;
+  if (kind.kind !== value.kind) return '';
+  const write = written[kind.kind] as (value: SpecValue, kind: ValueKind, system: System) => string;
+  return write(value, kind, system);
+};
+
+const isOurs = (key: string): boolean => isSpecKey(key) && specEntry(key).ours === true;
+
+/** The keys that are nobody's business but the yard's. */
+export const ourKeys: readonly string[] = specs.filter((s) => s.ours).map((s) => s.key);
+
+/** A record without the yard's own figures: for guests and for whatever is published. */
+export const withoutOurs = (record: UnitRecord): UnitRecord => ({
+  ...record,
+  specs: Object.fromEntries(Object.entries(record.specs).filter(([key]) => !isOurs(key))),
+});
+
+/** What people call the unit: series and floor plan, else its stock number, else what is missing. */
+export const nameOf = (record: UnitRecord): string => {
+  const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
+  return name || textOf(record, 'stockNumber') || 'Unit without a name';
+};
+
+/** Stock number, year, new or used: what stands under the name. */
+export const particularsOf = (record: UnitRecord): string =>
+  [textOf(record, 'stockNumber'), textOf(record, 'modelYear'), textOf(record, 'condition')]
+    .filter(Boolean)
+    .join(' · ');

@@ -1,0 +1,11 @@
+export {
+  legs,
+  routeOf,
+  routeSchema,
+  routesOf,
+  stationsOn,
+  usualRoute,
+  usualRoutes,
+  type LegKey,
+  type Route,
+} from './way-round.ts';

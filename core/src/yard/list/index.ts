@@ -1,0 +1,16 @@
+export { calledText, isFoundIn, searchText } from './search.ts';
+export {
+  columnLabels,
+  comparing,
+  fitOf,
+  mostColumns,
+  savedViewsSchema,
+  sentenceOf,
+  sorts,
+  viewSchema,
+  wholeYard,
+  type SavedView,
+  type Sort,
+  type Sortable,
+  type YardView,
+} from './view.ts';

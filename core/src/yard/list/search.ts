@@ -1,0 +1,49 @@
+import {
+  featureEntry,
+  isFeatureKey,
+  isFitted,
+  isSpecKey,
+  namesOf,
+  specEntry,
+  specs,
+  type FeatureKey,
+} from '../../unit/catalog/index.ts';
+import { nameOf, particularsOf, textOf, type UnitRecord } from '../../unit/record/index.ts';
+
+const words = (record: UnitRecord, key: string): string => {
+  if (!isSpecKey(key)) return '';
+  const value = record.specs[key]?.value;
+  const { value: kind } = specEntry(key);
+  if (value?.kind === 'text') return value.text;
+  if (value?.kind === 'number') return String(value.number);
+  if (value?.kind !== 'choice' || kind.kind !== 'choice') return '';
+  return kind.choices.find((c) => c.key === value.choice)?.label ?? '';
+};
+
+const ours = new Set<string>(specs.filter((s) => s.ours).map((s) => s.key));
+
+/**
+ * All that is text in a record, in small letters, to be searched: what was typed, the names of choices and
+ * of what is fitted, and the reasons given. Nothing of the yard's own prices.
+ */
+export const searchText = (record: UnitRecord): string => {
+  const typed = Object.keys(record.specs)
+    .filter((key) => !ours.has(key))
+    .map((key) => words(record, key));
+  const fitted = Object.entries(record.features)
+    .filter(([key, entry]) => isFeatureKey(key) && isFitted(entry?.value.state))
+    .flatMap(([key]) => [featureEntry(key as FeatureKey).label, ...namesOf(key)]);
+  const reasons = Object.values(record.settlements).map((entry) => entry?.value.reason ?? '');
+  return [...typed, ...fitted, ...reasons].filter(Boolean).join(' \n').toLowerCase();
+};
+
+/** Whether every word of a search is somewhere in a text of `searchText`. */
+export const isFoundIn = (text: string, search: string): boolean =>
+  search
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+
+/** What a unit is called, to be searched by `isFoundIn`: name, stock number, year, new or used, VIN. */
+export const calledText = (record: UnitRecord): string =>
+  [nameOf(record), particularsOf(record), textOf(record, 'vin') ?? ''].join(' ').toLowerCase();

@@ -1,0 +1,175 @@
+import { nameSchema } from '../../base/words/index.ts';
+import { z } from 'zod';
+import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../../unit/catalog/index.ts';
+import { keepDays } from '../follow-up/index.ts';
+import { paces } from '../../show/cards/index.ts';
+import { routeSchema } from '../../unit/way-round/index.ts';
+import { yardWaterSchema } from '../../numbers/water/index.ts';
+import { savedViewsSchema } from '../list/index.ts';
+import { roles } from './roles.ts';
+
+const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
+const password = z.string().min(1).max(200);
+/** OWASP ASVS 4.0.3, 2.1.1 and 2.1.2. */
+const newPassword = z
+  .string()
+  .min(12, 'Use at least 12 characters.')
+  .max(128, 'Use at most 128 characters.');
+const name = nameSchema;
+const system = z.enum(['us', 'metric']);
+const pace = z
+  .number()
+  .int()
+  .min(paces.from, `Words a minute: at least ${paces.from}.`)
+  .max(paces.to, `Words a minute: at most ${paces.to}.`);
+
+export const signInSchema = z.strictObject({ email, password });
+
+/** The first account of an empty yard, made with the token that the start command prints. */
+export const firstAccountSchema = z.strictObject({
+  token: z.string().trim().min(1).max(100),
+  yard: name,
+  name,
+  email,
+  password: newPassword,
+});
+
+const schoolKeys = schools.map((s) => s.key) as [SchoolKey, ...SchoolKey[]];
+
+/** The side a yard takes where practitioners disagree, by the disagreement's key. */
+export const houseViewsSchema = z
+  .partialRecord(z.enum(schoolKeys), z.string().max(40))
+  .refine(
+    (views) =>
+      Object.entries(views).every(
+        ([key, side]) =>
+          isSchoolKey(key) && schoolEntry(key).sides.some((known) => known.key === side),
+      ),
+    'A house view is one of the sides of its disagreement.',
+  );
+export type HouseViews = Readonly<Partial<Record<SchoolKey, string>>>;
+
+/** The yard's own readings of letters in floor-plan codes; they stand before the common ones. */
+export const glossarySchema = z
+  .array(
+    z.strictObject({
+      code: z
+        .string()
+        .trim()
+        .regex(/^[A-Z]{1,4}$/, 'Up to 4 capital letters.'),
+      readings: z.array(z.string().trim().min(1).max(40)).min(1).max(4),
+    }),
+  )
+  .max(60);
+
+const routesSchema = z
+  .array(routeSchema)
+  .max(20)
+  .refine(
+    (routes) => new Set(routes.map(({ key }) => key)).size === routes.length,
+    'Each route has its own key.',
+  );
+
+export const sessionSchema = z.strictObject({
+  person: z.strictObject({
+    id: z.uuid(),
+    name: z.string(),
+    email: z.string(),
+    role: z.enum(roles),
+    /** One's own units; null takes the yard's. */
+    system: system.nullable(),
+    /** Words a minute as one set it; null goes by one’s walks. */
+    pace: pace.nullable(),
+    /** Words a minute as one’s walks show it; null until there are enough. */
+    learnedPace: pace.nullable(),
+    /** Views of this yard kept under a name. */
+    views: savedViewsSchema,
+  }),
+  yard: z.strictObject({
+    id: z.uuid(),
+    name: z.string(),
+    system,
+    houseViews: houseViewsSchema,
+    /** Routes as this yard has written them. */
+    routes: routesSchema,
+    glossary: glossarySchema,
+    /** Days for which buyers’ names are kept. */
+    keepBuyers: z.number().int(),
+    /** Water a person uses in a day, as this yard reckons it. */
+    water: yardWaterSchema,
+    /** Filled with the demo: stand-ins for a yard’s devices are offered. */
+    demo: z.boolean(),
+  }),
+  /** Every yard this person belongs to. */
+  yards: z.array(z.strictObject({ id: z.uuid(), name: z.string(), role: z.enum(roles) })),
+});
+export type Session = z.infer<typeof sessionSchema>;
+
+/** A change of one's own password: the present one proves who asks. */
+export const passwordChangeSchema = z.strictObject({ present: password, next: newPassword });
+
+/** A password set by a one-time link. */
+export const passwordByLinkSchema = z.strictObject({
+  token: z.string().trim().min(1).max(100),
+  password: newPassword,
+});
+
+/** A one-time link's secret part. */
+export const linkTokenSchema = z.strictObject({ token: z.string().trim().min(1).max(100) });
+
+/** What a one-time link is for: a password of one's own, or a place on a yard. */
+export const linkForSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('password') }),
+  z.strictObject({ kind: z.literal('invitation'), yard: z.string(), role: z.enum(roles) }),
+]);
+export type LinkFor = z.infer<typeof linkForSchema>;
+
+/** What a person sets for themselves. */
+export const ownSettingsSchema = z.strictObject({
+  name,
+  system: system.nullable(),
+  pace: pace.nullable().optional(),
+});
+
+/** What a manager sets for the yard; what is left out stays as it is. */
+export const yardSettingsSchema = z.strictObject({
+  name,
+  system,
+  houseViews: houseViewsSchema.optional(),
+  routes: routesSchema.optional(),
+  glossary: glossarySchema.optional(),
+  water: yardWaterSchema.optional(),
+  keepBuyers: z
+    .number()
+    .int()
+    .min(keepDays.least, `Days: at least ${keepDays.least}.`)
+    .max(keepDays.most, `Days: at most ${keepDays.most}.`)
+    .optional(),
+});
+export type YardSettings = z.infer<typeof yardSettingsSchema>;
+
+export const newPersonSchema = z.strictObject({ name, email, role: z.enum(roles) });
+
+/** Somebody of this yard, as its people see them. */
+export const personSchema = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  email: z.string(),
+  role: z.enum(roles),
+  /** False of somebody who is invited and has not accepted yet; `id` is then that of the invitation. */
+  ready: z.boolean(),
+});
+export type YardPerson = z.infer<typeof personSchema>;
+
+/** A one-time link, to be handed over by whoever made it. */
+export const linkSchema = z.strictObject({ token: z.string(), until: z.iso.datetime() });
+
+/** A browser in which somebody is signed in. */
+export const signedInSchema = z.strictObject({
+  id: z.string(),
+  device: z.string(),
+  since: z.iso.datetime(),
+  seen: z.iso.datetime(),
+  here: z.boolean(),
+});
+export type SignedIn = z.infer<typeof signedInSchema>;

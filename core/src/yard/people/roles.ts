@@ -1,0 +1,69 @@
+import { isSpecKey, specEntry } from '../../unit/catalog/index.ts';
+import type { Change, Part, UnitRecord } from '../../unit/record/index.ts';
+
+/** What people are on a yard. */
+export const roles = ['manager', 'specialist', 'technician', 'guest', 'viewer'] as const;
+export type Role = (typeof roles)[number];
+
+/**
+ * What a role may do; the server holds every route to it and the screen offers no more.
+ * A guest presenter looks, reads and tells, but changes nothing and operates nothing.
+ */
+export const rights = {
+  look: roles,
+  present: ['manager', 'specialist', 'technician', 'guest'],
+  record: ['manager', 'specialist', 'technician'],
+  /** Goes on with a walk that a colleague gives, and hears what was spoken on it; a guest has their own alone. */
+  'join-walks': ['manager', 'specialist', 'technician'],
+  /** Tries what is to be tried before a unit is shown working, and signs for it. */
+  inspect: ['technician'],
+  operate: ['manager', 'specialist', 'technician'],
+  'see-prices': ['manager', 'specialist', 'technician', 'viewer'],
+  /** Names and contacts of buyers: whoever follows up. */
+  'see-buyers': ['manager', 'specialist'],
+  manage: ['manager'],
+} as const satisfies Readonly<Record<string, readonly Role[]>>;
+export type Right = keyof typeof rights;
+
+/** Whether a role has a right. */
+export const may = (role: Role, right: Right): boolean =>
+  (rights[right] as readonly Role[]).includes(role);
+
+/** What may be changed by a technician alone; all else of a record by whoever records. */
+const inspectors: ReadonlySet<Part> = new Set<Part>(['inspection', 'signatures']);
+
+const isBySignature = (part: Part, key: string): boolean =>
+  part === 'specs' && isSpecKey(key) && specEntry(key).bySignature === true;
+
+/** The right it takes to change a field of a record. */
+export const rightToChange = ({ part, key }: Pick<Change, 'part' | 'key'>): Right =>
+  inspectors.has(part) || isBySignature(part, key) ? 'inspect' : 'record';
+
+/** A change of what follows from the signature of the inspection, made without signing. */
+export const unsignedChange = (changes: readonly Change[]): Change | undefined =>
+  changes.some(({ part, key }) => part === 'signatures' && key === 'inspection')
+    ? undefined
+    : changes.find(({ part, key }) => isBySignature(part, key));
+
+/**
+ * A record from elsewhere as somebody may bring it in. Nobody signs by a file: it comes in unsigned. What was tried comes in by a
+ * technician alone, for them to sign.
+ */
+export const broughtInBy = (role: Role, record: UnitRecord): UnitRecord => ({
+  ...record,
+  inspection: may(role, 'inspect') ? record.inspection : {},
+  signatures: {},
+  specs: Object.fromEntries(
+    Object.entries(record.specs).filter(([key]) => !isBySignature('specs', key)),
+  ),
+});
+
+/** What each role is for, for whoever chooses one. */
+export const roleWords: Readonly<Record<Role, string>> = {
+  manager: 'does all a specialist does, and looks after the people and settings of the yard',
+  specialist: 'records units and presents them',
+  technician: 'records and inspects units, and may present them',
+  guest:
+    'presents units of a yard that is not theirs: changes nothing, operates nothing, sees no prices',
+  viewer: 'looks at everything and changes nothing',
+};
