@@ -1,3 +1,7 @@
+/** From the ground up. What stands beside them (demo, tables, program) gathers all. */
+const storeys = ['base', 'unit', 'numbers', 'show', 'yard'];
+const above = (floor) => [...storeys.slice(floor + 1), 'demo', 'tables', 'program'].join('|');
+
 /** The one-way imports: web → core, server → core; a capability is entered by its index. */
 module.exports = {
   forbidden: [
@@ -36,32 +40,42 @@ module.exports = {
       name: 'core-rooms-by-their-index',
       comment: 'A capability is reached through its index.ts, never by its insides.',
       severity: 'error',
-      from: { path: '^core/src/([^/]+)/' },
-      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
+      from: { path: '^core/src/([^/]+)/([^/]+)/' },
+      to: {
+        path: '^core/src/',
+        pathNot: ['^core/src/$1/$2/', '^core/src/[^/]+/[^/]+/index\\.ts$'],
+      },
     },
     {
-      name: 'core-by-its-index',
+      name: 'core-by-its-rooms',
       severity: 'error',
       from: { path: '^(server|web)/src' },
-      to: { path: '^core/', pathNot: '^core/src/index\\.ts$' },
+      to: { path: '^core/', pathNot: '^core/src/[^/]+/[^/]+/index\\.ts$' },
     },
     {
       name: 'server-rooms-by-their-index',
       comment: 'Only the data source gathers the tables of all rooms.',
       severity: 'error',
-      from: { path: '^server/src/([^/]+)/', pathNot: '^server/src/database/data-source\\.ts$' },
+      from: { path: '^server/src/(base|unit|numbers|show|yard)/([^/]+)/' },
       to: {
-        path: '^server/src/([^/]+)/',
-        pathNot: ['^server/src/$1/', '^server/src/[^/]+/index\\.ts$'],
+        path: '^server/src/[^/]+/',
+        pathNot: ['^server/src/$1/$2/', '/index\\.ts$'],
       },
     },
+    ...storeys.map((storey, floor) => ({
+      name: `${storey}-stands-on-what-is-below`,
+      comment: 'A storey uses those below it, in each of the three programs alike.',
+      severity: 'error',
+      from: { path: `^(core|server|web)/src/${storey}/` },
+      to: { path: `^$1/src/(?:${above(floor)})/` },
+    })),
     {
       name: 'not-to-undeclared',
       severity: 'error',
       from: {},
       to: {
         dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'],
-        pathNot: ['^core/src/index\\.ts$', '^virtual:pwa-register$'],
+        pathNot: ['^core/src/[^/]+/[^/]+/index\\.ts$', '^virtual:pwa-register$'],
       },
     },
   ],

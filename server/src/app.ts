@@ -9,18 +9,19 @@ import {
   type ZodTypeProvider,
 } from 'fastify-type-provider-zod';
 import type { DataSource } from 'typeorm';
-import { apiDocsPlugin } from './api-docs/index.ts';
-import type { App } from './app-type.ts';
-import { cataloguePlugin } from './catalogue/index.ts';
-import { followUpPlugin, type MailOutbox } from './follow-up/index.ts';
-import { anonymousPlugin, drainPlugin, healthPlugin } from './health/index.ts';
-import { livePlugin } from './live/index.ts';
-import { fairSharePlugin, longWorkPlugin } from './long-work/index.ts';
-import { modelSheetPlugin } from './model-sheet/index.ts';
+import { apiDocsPlugin } from './base/api-docs/index.ts';
+import type { App } from './base/app/index.ts';
+import { cataloguePlugin } from './unit/catalog/index.ts';
+import { followUpPlugin, type MailOutbox } from './yard/follow-up/index.ts';
+import { anonymousPlugin, drainPlugin, healthPlugin } from './base/health/index.ts';
+import { livePlugin } from './base/live/index.ts';
+import { fairSharePlugin, longWorkPlugin } from './base/long-work/index.ts';
+import { modelSheetPlugin } from './unit/model-sheet/index.ts';
 import type { Network } from './network.ts';
-import { numbersPlugin } from './numbers/index.ts';
-import { peoplePlugin, sessionPlugin } from './people/index.ts';
-import { photoPlugin } from './photo/index.ts';
+import { numbersPlugin } from './numbers/engines/index.ts';
+import { peoplePlugin } from './yard/people/index.ts';
+import { sessionPlugin } from './base/access/index.ts';
+import { photoPlugin } from './unit/photo/index.ts';
 import {
   beforeRoutes,
   freshPlugin,
@@ -28,15 +29,15 @@ import {
   refuseAddress,
   strangePlugin,
   versionPlugin,
-} from './problems/index.ts';
-import { recordPlugin } from './record/index.ts';
-import { stockListPlugin } from './stock-list/index.ts';
-import { vehiclesPlugin } from './tow/index.ts';
-import { screenPlugin } from './screen/index.ts';
-import { threadsPlugin } from './threads/index.ts';
-import { unitFilePlugin } from './unit-file/index.ts';
-import { walkPlugin } from './walk/index.ts';
-import { webPlugin } from './web/index.ts';
+} from './base/problems/index.ts';
+import { recordPlugin } from './unit/record/index.ts';
+import { stockListPlugin } from './unit/stock-list/index.ts';
+import { vehiclesPlugin } from './numbers/vehicles/index.ts';
+import { screenPlugin } from './show/screen/index.ts';
+import { threadsPlugin } from './base/threads/index.ts';
+import { unitFilePlugin } from './unit/unit-file/index.ts';
+import { walkPlugin } from './show/walk/index.ts';
+import { webPlugin } from './base/web/index.ts';
 
 export interface AppOptions {
   readonly source: DataSource;

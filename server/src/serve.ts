@@ -1,17 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import type { DataSource } from 'typeorm';
-import type { App } from './app-type.ts';
+import type { App } from './base/app/index.ts';
 import { buildApp } from './app.ts';
-import { openDatabase } from './database/index.ts';
+import { openDatabase } from './tables/index.ts';
 import { isDemo, loadDemo } from './demo/index.ts';
 import { isOpenToOthers, NetworkProblem, type Network } from './network.ts';
-import {
-  firstAccountToken,
-  installationSecret,
-  isEmpty,
-  PostgresSessionStore,
-  sweepTries,
-} from './people/index.ts';
+import { firstAccountToken, installationSecret, isEmpty, sweepTries } from './yard/people/index.ts';
+import { PostgresSessionStore } from './base/access/index.ts';
 
 export interface ServeOptions {
   readonly databaseUrl: string;

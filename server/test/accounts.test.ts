@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { waitAfter, waitWords } from '@fair-gable/core/yard/people';
-import { passwordLink } from '../src/people/index.ts';
+import { passwordLink } from '../src/yard/people/index.ts';
 import { asker, bench, password, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;

@@ -4,7 +4,7 @@ import { pointsOf } from '@fair-gable/core/show/cards';
 import { logOf, summaryOf, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
 import type { FollowUp } from '@fair-gable/core/yard/follow-up';
 import { buildApp } from '../src/app.ts';
-import type { Mailed } from '../src/follow-up/index.ts';
+import type { Mailed } from '../src/yard/follow-up/index.ts';
 import { asker, bench, secret, signedIn, unitNamed, type Asker, type Bench } from './support.ts';
 
 jest.setTimeout(60_000);

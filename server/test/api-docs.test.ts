@@ -5,8 +5,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import openapiTS, { astToString } from 'openapi-typescript';
-import { examples } from '../src/api-docs/index.ts';
-import { rules } from '../src/people/index.ts';
+import { examples } from '../src/base/api-docs/index.ts';
+import { rules } from '../src/base/access/index.ts';
 import { nameOf, routesOf } from './routes.ts';
 import { asker, bench, type Bench } from './support.ts';
 

@@ -5,7 +5,7 @@ import {
   knownMigrations,
   NewerDatabase,
   openDatabase,
-} from '../src/database/index.ts';
+} from '../src/tables/index.ts';
 import { loadDemo } from '../src/demo/index.ts';
 import { networkFrom } from '../src/network.ts';
 import { serve } from '../src/serve.ts';

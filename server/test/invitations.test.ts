@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { addYard, passwordLink } from '../src/people/index.ts';
+import { addYard, passwordLink } from '../src/yard/people/index.ts';
 import { asker, bench, password, signedIn, type Asker, type Bench } from './support.ts';
 
 /** Nobody gets into an account, or a yard, through another yard. */

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import { openDatabase } from '../src/database/index.ts';
+import { openDatabase } from '../src/tables/index.ts';
 import { buildApp } from '../src/app.ts';
-import type { App } from '../src/app-type.ts';
+import type { App } from '../src/base/app/index.ts';
 import { bench, editOf, password, secret, specChange, type Bench } from './support.ts';
 
 jest.setTimeout(30_000);

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { generate } from 'selfsigned';
 import { networkFrom } from '../src/network.ts';
-import { placeOf } from '../src/people/place.ts';
+import { placeOf } from '../src/yard/people/place.ts';
 import { serve, type Serving } from '../src/serve.ts';
 import { asker, bench, demoFolder, freshDatabase, password } from './support.ts';
 

@@ -1,11 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { buildApp } from '../src/app.ts';
-import { openDatabase } from '../src/database/index.ts';
-import {
-  firstAccountToken,
-  installationSecret,
-  PostgresSessionStore,
-} from '../src/people/index.ts';
+import { openDatabase } from '../src/tables/index.ts';
+import { firstAccountToken, installationSecret } from '../src/yard/people/index.ts';
+import { PostgresSessionStore } from '../src/base/access/index.ts';
 import { asker, bench, freshDatabase, password, signedIn, type Bench } from './support.ts';
 
 let b: Bench;

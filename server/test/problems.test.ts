@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import Fastify from 'fastify';
 import { QueryFailedError } from 'typeorm';
 import { apiVersion } from '@fair-gable/core/yard/outbox';
-import { problemsPlugin, refusals } from '../src/problems/index.ts';
+import { problemsPlugin, refusals } from '../src/base/problems/index.ts';
 import { asker, bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;

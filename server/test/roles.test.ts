@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { ourKeys } from '@fair-gable/core/unit/record';
 import { may, rights, roles, type Right, type Role } from '@fair-gable/core/yard/people';
 import { buildApp } from '../src/app.ts';
-import { rules } from '../src/people/index.ts';
+import { rules } from '../src/base/access/index.ts';
 import { call, nameOf, routesOf } from './routes.ts';
 import {
   asker,

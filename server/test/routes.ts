@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { examples } from '../src/api-docs/index.ts';
+import { examples } from '../src/base/api-docs/index.ts';
 import type { Answer, Asker, Bench } from './support.ts';
 
 interface Schema {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
-import { examples } from '../src/api-docs/index.ts';
+import { examples } from '../src/base/api-docs/index.ts';
 import { nameOf, routesOf } from './routes.ts';
 import {
   asker,

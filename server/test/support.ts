@@ -6,10 +6,10 @@ import type { DataSource } from 'typeorm';
 import type { SpecKey } from '@fair-gable/core/unit/catalog';
 import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
 import { buildApp, type AppOptions } from '../src/app.ts';
-import type { App } from '../src/app-type.ts';
-import { openDatabase } from '../src/database/index.ts';
+import type { App } from '../src/base/app/index.ts';
+import { openDatabase } from '../src/tables/index.ts';
 import { loadDemo } from '../src/demo/index.ts';
-import { createYard } from '../src/people/index.ts';
+import { createYard } from '../src/yard/people/index.ts';
 
 export const demoFolder = fileURLToPath(new URL('../../demo', import.meta.url));
 /** How many units stand in the demo yard. */

@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { Client } from 'pg';
 import { describe, expect, it } from '@jest/globals';
 import { buildApp } from '../src/app.ts';
-import { openDatabase } from '../src/database/index.ts';
+import { openDatabase } from '../src/tables/index.ts';
 import { freshDatabase, secret, signedIn, unitNamed } from './support.ts';
 
 const dump = readFileSync(fileURLToPath(new URL('fixtures/slice.sql', import.meta.url)), 'utf8');

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { counted } from '@fair-gable/core/base/words';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { foldWalk, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
 import { bench, signedIn, unitNamed, type Asker, type Bench } from './support.ts';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
-import { examples } from '../src/api-docs/index.ts';
-import { createYard } from '../src/people/index.ts';
+import { examples } from '../src/base/api-docs/index.ts';
+import { createYard } from '../src/yard/people/index.ts';
 import { nameOf, routesOf, type Route } from './routes.ts';
 import {
   bench,

@@ -1,15 +1,16 @@
 // Puts the compiled server and core into a few files: a start opens four hundred less.
-import { join } from 'node:path';
+import { readdirSync } from 'node:fs';
+import { basename, join } from 'node:path';
 import { root } from './setup.mjs';
 
 const dist = join(root, 'server/dist');
 
-/** What is started by its own file name stays a file of its own. */
-const input = {
-  index: join(dist, 'index.js'),
-  'picture-thread': join(dist, 'picture/picture-thread.js'),
-  'read-thread': join(dist, 'stock-list/read-thread.js'),
-  'unpack-thread': join(dist, 'unit-file/unpack-thread.js'),
+/** The server, and each thread, which is started by the name of its file. @returns {Record<string, string>} */
+const entries = () => {
+  const threads = readdirSync(dist, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('-thread.js') && !file.startsWith('program/'))
+    .map((file) => [basename(file, '.js'), join(dist, file)]);
+  return { index: join(dist, 'index.js'), ...Object.fromEntries(threads) };
 };
 
 /** Our own code goes in; libraries are loaded from where npm put them. @param {string} id */
@@ -19,7 +20,7 @@ const isLibrary = (id) => !/^[./]|^@fair-gable\//.test(id);
 export const bundle = async () => {
   // Here, for nothing else that is run on a fresh machine has packages yet.
   const { rolldown } = await import('rolldown');
-  const bundled = await rolldown({ input, platform: 'node', external: isLibrary });
+  const bundled = await rolldown({ input: entries(), platform: 'node', external: isLibrary });
   await bundled.write({
     dir: join(dist, 'program'),
     format: 'esm',

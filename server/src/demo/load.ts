@@ -7,14 +7,15 @@ import { readModelSheetFile, type ModelSheet } from '@fair-gable/core/unit/model
 import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
 import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 import { roles } from '@fair-gable/core/yard/people';
-import { inYard } from '../database/index.ts';
-import { keepSheet } from '../model-sheet/index.ts';
-import { createYard, Secret } from '../people/index.ts';
-import { keepPicture } from '../photo/index.ts';
-import { madeAnew, type Picture } from '../picture/index.ts';
-import { importUnit } from '../record/index.ts';
+import { inYard } from '../base/database/index.ts';
+import { keepSheet } from '../unit/model-sheet/index.ts';
+import { createYard } from '../yard/people/index.ts';
+import { Secret } from '../base/access/index.ts';
+import { keepPicture } from '../unit/photo/index.ts';
+import { madeAnew, type Picture } from '../base/picture/index.ts';
+import { importUnit } from '../unit/record/index.ts';
 import { keepDemoWalks, readDemoWalks } from './walks.ts';
-import { keepVehicle } from '../tow/index.ts';
+import { keepVehicle } from '../numbers/vehicles/index.ts';
 
 const yardFile = z.strictObject({
   name: z.string(),

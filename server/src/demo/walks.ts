@@ -17,9 +17,9 @@ import { textOf } from '@fair-gable/core/unit/record';
 import type { UnitFile } from '@fair-gable/core/unit/unit-file';
 import { routesOf, usualRoute } from '@fair-gable/core/unit/way-round';
 import { followUpKinds } from '@fair-gable/core/yard/follow-up';
-import { inYard, type InYard } from '../database/index.ts';
-import { keepBuyer, keepFollowUp, nameBuyer } from '../follow-up/index.ts';
-import { keepEvents, keepWalk, Walk } from '../walk/index.ts';
+import { inYard, type InYard } from '../base/database/index.ts';
+import { keepBuyer, keepFollowUp, nameBuyer } from '../yard/follow-up/index.ts';
+import { keepEvents, keepWalk, Walk } from '../show/walk/index.ts';
 import type { EntityManager } from 'typeorm';
 
 const audience = z.enum(audiences.map(({ key }) => key) as [Audience, ...Audience[]]);

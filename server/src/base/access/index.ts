@@ -1,0 +1,18 @@
+export { callerIn, yardOf, type Caller, type RouteRule } from './access.ts';
+export {
+  Invitation,
+  KnownDevice,
+  Membership,
+  PasswordLink,
+  Person,
+  Secret,
+  SessionRow,
+  SignInTry,
+  Yard,
+  YardChange,
+} from './entities.ts';
+export { rules, type Access } from './rules.ts';
+export { sessionPlugin, beginSession, type Account } from './session-plugin.ts';
+export { PostgresSessionStore } from './session-store.ts';
+export { accountsBehind, isFreeOn, nameTaken, rename } from './names.ts';
+export { noteOnYard, yardHistory, type Noted } from './yard-changes.ts';

@@ -1,0 +1,149 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import { walkEventSchema, walkPlanSchema } from '@fair-gable/core/show/walk';
+import type { App } from '../../base/app/index.ts';
+import { inYard } from '../../base/database/index.ts';
+import { callerIn, yardOf } from '../../base/access/index.ts';
+import { Refusal } from '../../base/problems/index.ts';
+import { memoPlugin } from './memo-plugin.ts';
+import {
+  keepEvents,
+  keepWalk,
+  lastWalks,
+  readWalk,
+  refuseOthers,
+  toldTo,
+  walksOf,
+} from './walks.ts';
+
+const tags = ['walks'];
+const nothing = { 204: z.null().describe('Kept.') };
+const id = z.strictObject({ id: z.uuid() });
+const walkView = z.strictObject({
+  plan: walkPlanSchema,
+  by: z.string(),
+  createdAt: z.iso.datetime(),
+  events: z.array(walkEventSchema),
+  own: z.boolean().describe('Whether it is the caller’s.'),
+  account: z.string().optional().describe('Whose it is, for whoever records.'),
+  idle: z
+    .number()
+    .int()
+    .min(0)
+    .optional()
+    .describe('Milliseconds since the last event came in; of a single walk.'),
+});
+
+const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.put(
+    '/api/walks/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Keep a planned walk',
+        description:
+          'With its cards as they are worded now. Sent twice it is kept once; another one under the same id is 409.',
+        params: id,
+        body: walkPlanSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      if (request.body.id !== request.params.id) {
+        throw new Refusal('bad-input', 'id: the walk in the address is another than the one sent.');
+      }
+      const { yardId, name, personId } = callerIn(request);
+      await source.transaction((manager) =>
+        keepWalk(inYard(manager, yardId), request.body, { name, personId }),
+      );
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.post(
+    '/api/walks/:id/events',
+    {
+      schema: {
+        tags,
+        summary: 'Keep events of a walk',
+        description:
+          'Events only ever grow; one that is there already stays as it is, and another one under its id is 409. Whose they are goes by the session. A guest adds to their own walks alone.',
+        params: id,
+        body: z.strictObject({ events: z.array(walkEventSchema).min(1).max(500) }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { params, body } = request;
+      const caller = callerIn(request);
+      await source.transaction(async (manager) => {
+        const yard = inYard(manager, caller.yardId);
+        await refuseOthers(yard, params.id, caller);
+        await keepEvents(yard, params.id, body.events, caller.personId);
+      });
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/walks/:id',
+    {
+      schema: {
+        tags,
+        summary: 'A walk with all its events',
+        params: id,
+        response: { 200: walkView },
+      },
+    },
+    async (request) => {
+      const yard = yardOf(source, request);
+      const walk = await readWalk(yard, request.params.id);
+      return (await toldTo(yard, [walk], callerIn(request)))[0] as never;
+    },
+  );
+
+  app.get(
+    '/api/walks',
+    {
+      schema: {
+        tags,
+        summary: 'The last walks of the yard with all their events, latest first',
+        querystring: z.strictObject({
+          take: z.coerce.number().int().min(1).max(500).default(200),
+        }),
+        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
+      },
+    },
+    async (request) => {
+      const yard = yardOf(source, request);
+      const walks = await lastWalks(yard, request.query.take);
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
+    },
+  );
+
+  app.get(
+    '/api/units/:id/walks',
+    {
+      schema: {
+        tags,
+        summary: 'The walks of a unit, latest first',
+        params: id,
+        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
+      },
+    },
+    async (request) => {
+      const yard = yardOf(source, request);
+      const walks = await walksOf(yard, request.params.id);
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
+    },
+  );
+};
+
+/** Walks: a plan kept once, and events that only ever grow. */
+export const walkPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(keepingPlugin, options);
+  await app.register(readingPlugin, options);
+  await app.register(memoPlugin, options);
+};

@@ -1,0 +1,1 @@
+export { dataSourceFor, knownMigrations, NewerDatabase, openDatabase } from './data-source.ts';

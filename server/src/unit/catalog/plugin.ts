@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import {
+  audiences,
+  features,
+  featureStates,
+  knownBy,
+  schools,
+  specs,
+  stations,
+} from '@fair-gable/core/unit/catalog';
+import type { App } from '../../base/app/index.ts';
+
+const entry = z.looseObject({ key: z.string(), label: z.string() });
+const row = z.looseObject({ key: z.string() });
+
+const catalogue = {
+  stations: [...stations],
+  specs: [...specs],
+  features: [...features],
+  featureStates: [...featureStates],
+  knownBy: [...knownBy],
+  audiences: [...audiences],
+  schools: [...schools],
+};
+
+/** The catalogue as data, for programs that read unit files. */
+export const cataloguePlugin = async (app: App) => {
+  app.get(
+    '/api/catalogue',
+    {
+      schema: {
+        tags: ['catalogue'],
+        summary: 'The catalogue: stations, specs, features, and what they are told by',
+        response: {
+          200: z.strictObject({
+            stations: z.array(entry),
+            specs: z.array(entry),
+            features: z.array(entry),
+            featureStates: z.array(row),
+            knownBy: z.array(row),
+            audiences: z.array(row),
+            schools: z.array(row),
+          }),
+        },
+      },
+    },
+    async () => catalogue as never,
+  );
+};

@@ -1,0 +1,307 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import type { System } from '@fair-gable/core/base/quantity';
+import { knownBy } from '@fair-gable/core/unit/catalog';
+import {
+  inheritedBy,
+  modelSheetFileSchema,
+  modelSheetSchema,
+  offerSchema,
+  toModelSheetFile,
+  unitDifferences,
+  type ModelSheet,
+  type Offer,
+  type UnitDifference,
+} from '@fair-gable/core/unit/model-sheet';
+import { changeSchema, fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
+import type { App } from '../../base/app/index.ts';
+import { inYard } from '../../base/database/index.ts';
+import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
+import { Refusal } from '../../base/problems/index.ts';
+import { hiddenFrom, readUnit, type Author } from '../record/index.ts';
+import {
+  addOffer,
+  dropOffer,
+  dropSheet,
+  keepSheet,
+  sheetHistory,
+  sheetOf,
+  sheetsOf,
+  touchedBy,
+} from './sheets.ts';
+
+const tags = ['model sheets'];
+const params = z.strictObject({ id: z.uuid() });
+const nothing = { 204: z.null().describe('Done.') };
+
+const keptSchema = z.strictObject({
+  sheet: modelSheetSchema,
+  version: z.number().int(),
+  by: z.string(),
+  at: z.iso.datetime(),
+  offers: z.array(offerSchema),
+});
+const touchedSchema = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  stockNumber: z.string().nullable(),
+  changes: z.array(changeSchema),
+});
+const listSchema = z.strictObject({ sheets: z.array(keptSchema) });
+
+const authorOf = ({ personId, name }: Caller): Author => ({ personId, name });
+
+const matching = (id: string, sheet: ModelSheet): ModelSheet => {
+  if (sheet.id === id) return sheet;
+  throw new Refusal('bad-input', 'The sheet’s id is not that of the address; nothing was saved.');
+};
+
+const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/model-sheets',
+    {
+      schema: {
+        tags,
+        summary: 'The yard’s model sheets, with what was offered to them',
+        response: { 200: listSchema },
+      },
+    },
+    async (request) =>
+      ({ sheets: [...(await sheetsOf(yardOf(source, request), hiddenFrom(request)))] }) as never,
+  );
+
+  app.get(
+    '/api/model-sheets/:id/file',
+    {
+      schema: {
+        tags,
+        summary: 'A model sheet as a file',
+        description: 'The format is told in docs/file-format.md.',
+        params,
+        response: { 200: modelSheetFileSchema },
+      },
+    },
+    async (request, reply) => {
+      const yard = yardOf(source, request);
+      const sheet = await sheetOf(yard, request.params.id, hiddenFrom(request));
+      const name = `${sheet.series} ${sheet.floorPlan} ${sheet.year}`
+        .replaceAll(/[^\w-]+/g, '-')
+        .toLowerCase();
+      void reply.header('content-disposition', `attachment; filename="${name}.sheet.json"`);
+      return toModelSheetFile(sheet) as never;
+    },
+  );
+};
+
+const sheetChangeSchema = z.strictObject({
+  id: z.uuid(),
+  version: z.number().int(),
+  from: modelSheetSchema.nullable(),
+  to: modelSheetSchema,
+  units: z.number().int(),
+  by: z.string(),
+  at: z.iso.datetime(),
+});
+
+const historyPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/model-sheets/:id/history',
+    {
+      schema: {
+        tags,
+        summary: 'Who changed a model sheet, latest first',
+        description: 'What it was and what it became, and how many units followed.',
+        params,
+        response: { 200: z.strictObject({ changes: z.array(sheetChangeSchema) }) },
+      },
+    },
+    async (request) => {
+      const yard = yardOf(source, request);
+      return {
+        changes: [...(await sheetHistory(yard, request.params.id, hiddenFrom(request)))],
+      } as never;
+    },
+  );
+};
+
+const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.post(
+    '/api/model-sheets/:id/preview',
+    {
+      schema: {
+        tags,
+        summary: 'Which units a sheet would touch, and how',
+        description: 'Nothing is changed. Changes are listed unit by unit.',
+        params,
+        body: z.strictObject({ sheet: modelSheetSchema }),
+        response: { 200: z.strictObject({ units: z.array(touchedSchema) }) },
+      },
+    },
+    async (request, reply) => {
+      const { yardId } = callerIn(request);
+      const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
+      const units = await app.long(request, reply, ({ manager, breathe }) =>
+        touchedBy(inYard(manager, yardId), sheet, breathe),
+      );
+      return { units: [...units] } as never;
+    },
+  );
+
+  app.put(
+    '/api/model-sheets/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Keep a model sheet, and let units follow it',
+        description:
+          '`basedOn` is the version it was written over, 0 for a new one; 409 when somebody was faster. The units named follow it, all of them or nothing is kept.',
+        params,
+        body: z.strictObject({
+          sheet: modelSheetSchema,
+          basedOn: z.number().int().min(0),
+          units: z.array(z.uuid()).max(2000),
+        }),
+        response: { 200: listSchema },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const { basedOn, units } = request.body;
+      const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
+      const keeping = { sheet, basedOn, units };
+      await app.long(request, reply, ({ manager }) =>
+        keepSheet(manager, caller.yardId, keeping, authorOf(caller)),
+      );
+      return { sheets: [...(await sheetsOf(yardOf(source, request)))] } as never;
+    },
+  );
+
+  app.delete(
+    '/api/model-sheets/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Take a model sheet away; units keep what they took over',
+        params,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      await dropSheet(source, callerIn(request).yardId, request.params.id);
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.post(
+    '/api/model-sheets/:id/offers',
+    {
+      schema: {
+        tags,
+        summary: 'Offer to a sheet what was found on a unit',
+        description: 'The id is the sender’s; sent twice, it is offered once.',
+        params,
+        body: offerSchema.omit({ by: true, at: true }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const { yardId, name } = callerIn(request);
+      const offer = { ...request.body, by: name, at: new Date().toISOString() } as Offer;
+      await addOffer(source, yardId, request.params.id, offer);
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.delete(
+    '/api/model-sheets/:id/offers/:offer',
+    {
+      schema: {
+        tags,
+        summary: 'Leave an offer, or drop it once it is taken over',
+        params: z.strictObject({ id: z.uuid(), offer: z.uuid() }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      await dropOffer(yardOf(source, request), request.params.id, request.params.offer);
+      return reply.status(204).send(null);
+    },
+  );
+};
+
+const word = (how: string): string => knownBy.find((row) => row.key === how)?.word ?? how;
+
+/** How such a list begins, for the API’s page. */
+const example = 'Field,By the sheet,On this unit\r\nFridge size,10 ft³,8 ft³\r\n';
+
+const lineOf = ({ part, key, sheet, unit }: UnitDifference, system: System): readonly string[] => [
+  fieldLabel(part, key),
+  fieldText(part, key, sheet, 'sheet', system),
+  fieldText(part, key, unit.value, unit.how, system),
+  word(unit.how),
+  whoSaid(unit),
+  unit.at.slice(0, 10),
+];
+
+const head = ['Field', 'By the sheet', 'On this unit', 'Known by', 'Who', 'When'];
+
+const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/units/:id/as-ordered.csv',
+    {
+      schema: {
+        tags,
+        summary: 'As ordered against as arrived: a list to send back',
+        description:
+          'A line for each field in which the unit is not what its model sheet says, as CSV in the reader’s units. Cells that a spreadsheet would run as a formula are made plain text.',
+        params,
+        response: {
+          200: {
+            description: 'CSV in UTF-8.',
+            content: { 'text/csv': { schema: z.string().meta({ example }) } },
+          },
+        },
+      },
+    },
+    async (request, reply) => {
+      const yard = yardOf(source, request);
+      const hidden = hiddenFrom(request);
+      const { record } = await readUnit(yard, request.params.id, hidden);
+      const sheets = (await sheetsOf(yard, hidden)).map(({ sheet }) => sheet);
+      const inherited = inheritedBy(record, sheets);
+      if (!inherited) {
+        throw new Refusal(
+          'not-found',
+          'The yard has no model sheet of this unit’s series, floor plan and year.',
+        );
+      }
+      const { ownSystem, yardSystem } = callerIn(request);
+      const rows = unitDifferences(record, inherited.values).map((d) =>
+        lineOf(d, ownSystem ?? yardSystem),
+      );
+      const text = Papa.unparse([head, ...rows.map((row) => [...row])], {
+        escapeFormulae: true,
+        newline: '\r\n',
+      });
+      const name = nameOf(record)
+        .replaceAll(/[^\w-]+/g, '-')
+        .toLowerCase();
+      return reply
+        .header('content-disposition', `attachment; filename="${name}-as-ordered.csv"`)
+        .type('text/csv; charset=utf-8')
+        .send(`\uFEFF${text}\r\n` as never);
+    },
+  );
+};
+
+/** What makers say of their models, and where units are otherwise. */
+export const modelSheetPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(readingPlugin, options);
+  await app.register(historyPlugin, options);
+  await app.register(writingPlugin, options);
+  await app.register(offersPlugin, options);
+  await app.register(asOrderedPlugin, options);
+};

@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import type { App } from '../../base/app/index.ts';
+import { callerIn, yardOf } from '../../base/access/index.ts';
+import { Refusal } from '../../base/problems/index.ts';
+import { photoLimit } from '../../base/picture/index.ts';
+import { arrived, pictureOf, pieceLimit, takePiece } from './photos.ts';
+
+const tags = ['photos'];
+const one = z.strictObject({ id: z.uuid(), photo: z.uuid() });
+const arrivedView = z.strictObject({
+  received: z.number().int(),
+  done: z.boolean(),
+  width: z.number().int().optional(),
+  height: z.number().int().optional(),
+});
+
+const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.addContentTypeParser(
+    'application/octet-stream',
+    { parseAs: 'buffer', bodyLimit: pieceLimit },
+    (_request, body, done) => done(null, body),
+  );
+
+  app.get(
+    '/api/units/:id/photos/:photo/upload',
+    {
+      schema: {
+        tags,
+        summary: 'How much of a photo is here',
+        description: 'A device that lost its network goes on from `received`.',
+        params: one,
+        response: { 200: arrivedView },
+      },
+    },
+    async (request) => {
+      const { id, photo } = request.params;
+      return arrived(yardOf(source, request), id, photo);
+    },
+  );
+
+  app.put(
+    '/api/units/:id/photos/:photo/upload',
+    {
+      bodyLimit: pieceLimit,
+      schema: {
+        tags,
+        summary: 'Send a piece of a photo',
+        description:
+          'JPEG, PNG or WebP up to 12 MB, in pieces of up to 512 kB as application/octet-stream, from the start on. Sent twice a piece is taken once; the answer says from where to go on. With the last piece the picture is checked by its content, turned upright, made anew without what the camera wrote into it, and kept; what it shows is an edit of the record’s part `photos` under the same id.',
+        params: one,
+        querystring: z.strictObject({
+          from: z.coerce.number().int().min(0).max(photoLimit),
+          of: z.coerce.number().int().min(1).max(1_000_000_000),
+        }),
+        response: { 200: arrivedView },
+      },
+    },
+    async (request) => {
+      const { id: unitId, photo: id } = request.params;
+      const { from, of } = request.query;
+      const { body } = request as { body: unknown };
+      if (!Buffer.isBuffer(body) || body.length === 0) {
+        throw new Refusal(
+          'bad-input',
+          'The piece of the photo is empty or not application/octet-stream. Send it again.',
+        );
+      }
+      const { yardId, name } = callerIn(request);
+      const taking = { source, threads: app.pictureThreads };
+      return takePiece(taking, yardId, { unitId, id, from, of, bytes: body }, name);
+    },
+  );
+};
+
+/** Photos of units: taken in pieces, made anew, given back whole or small. */
+export const photoPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(uploadPlugin, options);
+
+  app.get(
+    '/api/units/:id/photos/:photo',
+    {
+      schema: {
+        tags,
+        summary: 'A photo',
+        description: 'JPEG; `size=thumb` gives a small one, 360 pixels at the most.',
+        params: one,
+        querystring: z.strictObject({ size: z.enum(['whole', 'thumb']).default('whole') }),
+        response: {
+          200: {
+            description: 'The picture.',
+            content: { 'image/jpeg': { schema: z.string().meta({ format: 'binary' }) } },
+          },
+          304: z.null().describe('It is as it was.'),
+        },
+      },
+    },
+    async (request, reply) => {
+      const { id, photo } = request.params;
+      const { size } = request.query;
+      const bytes = await pictureOf(yardOf(options.source, request), id, photo, size);
+      // It never changes, and is asked for each time all the same: who has signed out sees it no more.
+      const etag = `"${photo}-${size}"`;
+      void reply.header('cache-control', 'private, no-cache').header('etag', etag);
+      if (request.headers['if-none-match'] === etag) return reply.status(304).send(null);
+      return reply.type('image/jpeg').send(bytes as never);
+    },
+  );
+};

@@ -1,0 +1,174 @@
+import type { FastifyRequest } from 'fastify';
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
+import {
+  changeSchema,
+  editSchema,
+  historyRowSchema,
+  ourKeys,
+  parts,
+  recordSchema,
+  type Change,
+  type Edit,
+} from '@fair-gable/core/unit/record';
+import { may, rightToChange, unsignedChange } from '@fair-gable/core/yard/people';
+import type { App } from '../../base/app/index.ts';
+import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
+import { Refusal } from '../../base/problems/index.ts';
+import { historyOf } from './history.ts';
+import { pageOfUnits, readUnit, sortColumns, type ListQuery } from './read.ts';
+import { createUnit, editUnit, type Author } from './write.ts';
+
+const tags = ['units'];
+const unitId = z.strictObject({ id: z.uuid() });
+const unitView = z.strictObject({ id: z.uuid(), record: recordSchema });
+
+const sortKeys = Object.keys(sortColumns) as [ListQuery['sort'], ...ListQuery['sort'][]];
+const listQuery = z.strictObject({
+  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+  sort: z.enum(sortKeys).default('taken-in'),
+  order: z.enum(['asc', 'desc']).default('asc'),
+  text: z.string().trim().max(80).optional(),
+  condition: z.enum(['new', 'used']).optional(),
+});
+
+const historyQuery = z.strictObject({
+  part: z.enum(parts).optional(),
+  key: z.string().max(90).optional(),
+  before: z.uuid().optional(),
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+});
+
+const authorOf = (caller: Caller): Author => ({ personId: caller.personId, name: caller.name });
+
+/** What this reader may not see. */
+export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
+  may(callerIn(request).role, 'see-prices') ? [] : ourKeys;
+
+/** Whatever a technician signs for is changed by technicians. @throws Refusal not-inspector */
+const refuseOthers = ({ role }: Caller, changes: readonly Change[]): void => {
+  const unsigned = unsignedChange(changes);
+  if (unsigned && may(role, 'inspect')) {
+    throw new Refusal(
+      'bad-input',
+      `${specEntry(unsigned.key as SpecKey).label}: it follows from the signature. Sign the inspection, and it is set by itself; nothing was saved.`,
+    );
+  }
+  const barred = changes.find((change) => !may(role, rightToChange(change)));
+  if (!barred) return;
+  throw new Refusal(
+    'not-inspector',
+    'Inspections and signatures are a technician’s. Ask one to enter it under their own name; nothing was saved.',
+  );
+};
+
+const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/units',
+    {
+      schema: {
+        tags,
+        summary: 'The yard’s units in stock, a page at a time',
+        description:
+          'Every word of `text` must be somewhere in the record’s text: what was typed, names of choices and of what is fitted, reasons. Unknown values sort last.',
+        querystring: listQuery,
+        response: { 200: z.strictObject({ total: z.number(), units: z.array(unitView) }) },
+      },
+    },
+    async (request, reply) => {
+      const query = request.query as ListQuery;
+      const page = await pageOfUnits(yardOf(source, request), query, hiddenFrom(request));
+      return reply.type('application/json; charset=utf-8').send(page as never);
+    },
+  );
+
+  app.get(
+    '/api/units/:id',
+    {
+      schema: {
+        tags,
+        summary: 'One unit with its record',
+        params: unitId,
+        response: { 200: unitView },
+      },
+    },
+    async (request) =>
+      (await readUnit(yardOf(source, request), request.params.id, hiddenFrom(request))) as never,
+  );
+
+  app.get(
+    '/api/units/:id/history',
+    {
+      schema: {
+        tags,
+        summary: 'What was changed in a unit’s record, latest first',
+        description:
+          'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has. `account` for whoever records.',
+        params: unitId,
+        querystring: historyQuery,
+        response: { 200: z.strictObject({ changes: z.array(historyRowSchema) }) },
+      },
+    },
+    async (request) => {
+      const hidden = hiddenFrom(request);
+      const yard = yardOf(source, request);
+      const tellsAccounts = may(callerIn(request).role, 'record');
+      const reader = { hidden, tellsAccounts };
+      const changes = await historyOf(yard, request.params.id, request.query, reader);
+      return { changes: [...changes] } as never;
+    },
+  );
+};
+
+const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.post(
+    '/api/units',
+    {
+      schema: {
+        tags,
+        summary: 'Take in a unit with its first values',
+        description: 'The id is the sender’s; sent twice, the unit is made once.',
+        body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(800) }),
+        response: { 200: unitView.describe('It was made before.'), 201: unitView },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const { id, changes } = request.body;
+      const first = changes as Change[];
+      refuseOthers(caller, first);
+      const made = await createUnit(source, caller.yardId, id, first, authorOf(caller));
+      return reply.status(made.isNew ? 201 : 200).send(made.unit as never);
+    },
+  );
+
+  app.post(
+    '/api/units/:id/edits',
+    {
+      schema: {
+        tags,
+        summary: 'Change fields of a unit: all of them or none',
+        description:
+          'Each change says which version it was based on. When somebody was faster the answer is 409 with both values of each such field in `conflicts`; nothing was changed. Sent twice, an edit is made once.',
+        params: unitId,
+        body: editSchema,
+        response: { 200: unitView },
+      },
+    },
+    async (request) => {
+      const caller = callerIn(request);
+      const edit = request.body as Edit;
+      const author = authorOf(caller);
+      refuseOthers(caller, edit.changes);
+      return (await editUnit(source, caller.yardId, request.params.id, edit, author)) as never;
+    },
+  );
+};
+
+/** Units, the edits of their records, and what was changed when. */
+export const recordPlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(readingPlugin, options);
+  await app.register(writingPlugin, options);
+};

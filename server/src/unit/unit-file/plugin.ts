@@ -1,0 +1,152 @@
+import { Readable } from 'node:stream';
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import { nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import {
+  asTheFileSays,
+  readUnitFile,
+  toUnitFile,
+  unitFileSchema,
+} from '@fair-gable/core/unit/unit-file';
+import { broughtInBy } from '@fair-gable/core/yard/people';
+import type { App } from '../../base/app/index.ts';
+import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
+import { Refusal } from '../../base/problems/index.ts';
+import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
+import { keepingPictures, packUnit, unpackInThread, zipLimit } from './zip.ts';
+
+const tags = ['unit files'];
+const taken = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  /** Signatures were left out, and where no technician brought it in what was inspected. */
+  unsigned: z.boolean(),
+});
+
+/** A record as this caller may bring it in. */
+const asBrought = ({ role }: Caller, record: UnitRecord) => {
+  const brought = broughtInBy(role, record);
+  const isLess = (['inspection', 'signatures'] as const).some(
+    (part) => Object.keys(brought[part]).length < Object.keys(record[part]).length,
+  );
+  return { record: asTheFileSays(brought), unsigned: isLess };
+};
+
+const fileName = (record: UnitRecord, ending: string): string =>
+  `attachment; filename="${nameOf(record)
+    .replaceAll(/[^\w-]+/g, '-')
+    .toLowerCase()}.${ending}"`;
+
+const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/units/:id/file',
+    {
+      schema: {
+        tags,
+        summary: 'A unit as a file',
+        description:
+          'The format is told in docs/file-format.md. Guests get it without the yard’s prices. Photos are in the zip.',
+        params: z.strictObject({ id: z.uuid() }),
+        response: { 200: unitFileSchema },
+      },
+    },
+    async (request, reply) => {
+      const yard = yardOf(source, request);
+      const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
+      void reply.header('content-disposition', fileName(record, 'unit.json'));
+      return toUnitFile(id, record) as never;
+    },
+  );
+
+  app.get(
+    '/api/units/:id/file.zip',
+    {
+      schema: {
+        tags,
+        summary: 'A unit with its photos',
+        description: '`unit.json` as the file alone, and `photos/<id>.jpg` beside it.',
+        params: z.strictObject({ id: z.uuid() }),
+        response: {
+          200: {
+            description: 'A zip.',
+            content: { 'application/zip': { schema: z.string().meta({ format: 'binary' }) } },
+          },
+        },
+      },
+    },
+    async (request, reply) => {
+      const yard = yardOf(source, request);
+      const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
+      return reply
+        .header('content-disposition', fileName(record, 'unit.zip'))
+        .type('application/zip')
+        .send(Readable.from(packUnit(yard, toUnitFile(id, record))) as never);
+    },
+  );
+};
+
+const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.post(
+    '/api/unit-files',
+    {
+      // Any JSON may be offered; readUnitFile says in a sentence what is wrong with it.
+      schema: {
+        tags,
+        summary: 'Take in a unit file',
+        description:
+          'Whole or not at all; 422 says in a sentence what is wrong with it. Who wrote what and when is as the file says, and marked `filed`; versions begin anew; nothing comes in signed.',
+        body: z.unknown(),
+        response: { 201: taken },
+      },
+    },
+    async (request, reply) => {
+      const read = readUnitFile(request.body);
+      if (!read.ok) throw new Refusal('bad-file', read.message);
+      const { id } = read.file;
+      const { record, unsigned } = asBrought(callerIn(request), read.file.record);
+      const { yardId, personId, name } = callerIn(request);
+      await importUnit(source, yardId, id, record, { personId, name });
+      return reply.status(201).send({ id, name: nameOf(record), unsigned });
+    },
+  );
+
+  app.addContentTypeParser(
+    'application/zip',
+    { parseAs: 'buffer', bodyLimit: zipLimit },
+    (_request, body, done) => done(null, body),
+  );
+  app.post(
+    '/api/unit-files/zip',
+    {
+      bodyLimit: zipLimit,
+      schema: {
+        tags,
+        summary: 'Take in a unit with its photos',
+        description:
+          'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew. It is read in a thread of its own, one at a time for each yard: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
+        response: { 201: taken },
+      },
+    },
+    async (request, reply) => {
+      const { body } = request as { body: unknown };
+      if (!Buffer.isBuffer(body)) throw new Refusal('bad-file', 'No zip was sent.');
+      const caller = callerIn(request);
+      const { yardId, personId, name } = caller;
+      const taken = await app.long(request, reply, async (at) => {
+        const { file, pictures } = await unpackInThread(app.threads, body, at);
+        const { record, unsigned } = asBrought(caller, file.record);
+        const author = { personId, name };
+        const keep = keepingPictures(file.id, name, pictures);
+        await importUnit(at.manager, yardId, file.id, record, author, keep);
+        return { id: file.id, name: nameOf(record), unsigned };
+      });
+      return reply.status(201).send(taken);
+    },
+  );
+};
+
+/** A unit out to a file and in from one, with its photos and without. */
+export const unitFilePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(givingPlugin, options);
+  await app.register(takingPlugin, options);
+};

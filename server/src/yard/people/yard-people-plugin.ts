@@ -1,0 +1,171 @@
+import { z } from 'zod';
+import type { DataSource } from 'typeorm';
+import {
+  linkSchema,
+  newPersonSchema,
+  personSchema,
+  roles,
+  yardSettingsSchema,
+} from '@fair-gable/core/yard/people';
+import type { App } from '../../base/app/index.ts';
+import { callerIn } from '../../base/access/index.ts';
+import { accountsBehind } from '../../base/access/index.ts';
+import { yardHistory } from '../../base/access/index.ts';
+import {
+  addPerson,
+  changeRole,
+  changeYard,
+  linkFor,
+  peopleOf,
+  removePerson,
+} from './yard-people.ts';
+
+const tags = ['yard'];
+const nothing = { 204: z.null().describe('Done.') };
+const params = z.strictObject({ id: z.uuid() });
+
+const yardChangeSchema = z.strictObject({
+  id: z.uuid(),
+  what: z.string(),
+  subject: z.string(),
+  from: z.string().nullable(),
+  to: z.string().nullable(),
+  by: z.string(),
+  /** The address of the account that did it. */
+  account: z.string().nullable(),
+  at: z.iso.datetime(),
+});
+
+const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.get(
+    '/api/people',
+    {
+      schema: {
+        tags,
+        summary: 'The people of this yard',
+        response: { 200: z.strictObject({ people: z.array(personSchema) }) },
+      },
+    },
+    async (request) => ({
+      people: [...(await peopleOf(source.manager, callerIn(request).yardId))],
+    }),
+  );
+
+  app.post(
+    '/api/people',
+    {
+      schema: {
+        tags,
+        summary: 'Invite somebody onto this yard',
+        description:
+          'Answers with a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days. Who has an account accepts it signed in; who has none sets a password by it. The answer is the same.',
+        body: newPersonSchema,
+        response: { 201: z.strictObject({ id: z.uuid(), link: linkSchema }) },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const added = await source.transaction((m) => addPerson(m, caller, request.body));
+      return reply.status(201).send(added);
+    },
+  );
+
+  app.put(
+    '/api/people/:id',
+    {
+      schema: {
+        tags,
+        summary: 'Give somebody another role',
+        params,
+        body: z.strictObject({ role: z.enum(roles) }),
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const { role } = request.body;
+      await source.transaction((m) => changeRole(m, caller, request.params.id, role));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.delete(
+    '/api/people/:id',
+    { schema: { tags, summary: 'Take somebody off this yard', params, response: nothing } },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      await source.transaction((m) => removePerson(m, caller, request.params.id));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.post(
+    '/api/people/:id/link',
+    {
+      schema: {
+        tags,
+        summary: 'A one-time link for somebody who forgot their password',
+        params,
+        response: { 201: linkSchema },
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      const link = await source.transaction((m) => linkFor(m, caller, request.params.id));
+      return reply.status(201).send(link);
+    },
+  );
+};
+
+const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.put(
+    '/api/yard',
+    {
+      schema: {
+        tags,
+        summary: 'Set the yard’s name, usual units, house views and glossary',
+        description: 'What is left out stays as it is.',
+        body: yardSettingsSchema,
+        response: nothing,
+      },
+    },
+    async (request, reply) => {
+      const caller = callerIn(request);
+      await source.transaction((m) => changeYard(m, caller, request.body));
+      return reply.status(204).send(null);
+    },
+  );
+
+  app.get(
+    '/api/yard/history',
+    {
+      schema: {
+        tags,
+        summary: 'What was changed about the yard and its people, latest first',
+        response: { 200: z.strictObject({ changes: z.array(yardChangeSchema) }) },
+      },
+    },
+    async (request) => {
+      const changes = await yardHistory(source.manager, callerIn(request).yardId);
+      const accounts = await accountsBehind(source.manager, changes);
+      return {
+        changes: changes.map(({ id, what, subject, from, to, by, personId, at }) => ({
+          id,
+          what,
+          subject,
+          from,
+          to,
+          by,
+          account: accounts.get(personId) ?? null,
+          at: at.toISOString(),
+        })),
+      };
+    },
+  );
+};
+
+/** What managers look after: the people of the yard, its name and units. */
+export const yardPeoplePlugin = async (app: App, options: { source: DataSource }) => {
+  await app.register(peopleOfYardPlugin, options);
+  await app.register(yardSettingsPlugin, options);
+};
