@@ -40,7 +40,7 @@ export default defineConfig({
   resolve: {
     conditions: ['@fair-gable/source', 'module', 'browser', 'development|production'],
     alias: {
-      'primevue/ripple': fileURLToPath(new URL('src/style/no-ripple.ts', import.meta.url)),
+      'primevue/ripple': fileURLToPath(new URL('src/base/style/no-ripple.ts', import.meta.url)),
     },
   },
   // `npm run dev` runs the server beside; the browser sees one address.

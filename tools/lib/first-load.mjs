@@ -9,7 +9,7 @@ import { Failure } from './steps.mjs';
 
 const dist = join(root, 'web/dist');
 /** The pages that somebody may see first. */
-const firstPages = ['src/people/SignIn.vue', 'src/yard/YardView.vue'];
+const firstPages = ['src/yard/people/SignIn.vue', 'src/yard/list/YardView.vue'];
 const entry = 'index.html';
 
 /** Above this a build fails; the aim is `aim`. Bytes, compressed. */

@@ -2,17 +2,17 @@
 import { Search, Settings, Sun } from '@lucide/vue';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import AnywhereKeys from './keys/AnywhereKeys.vue';
-import BrandMark from './base/BrandMark.vue';
-import { useAlertsInView } from './base/alerts.ts';
-import SaveState from './base/SaveState.vue';
-import { useLive } from './live/live.ts';
-import { useSession } from './people/session.ts';
-import SignOut from './people/SignOut.vue';
-import { useMode } from './style/mode.ts';
+import AnywhereKeys from './yard/list/AnywhereKeys.vue';
+import BrandMark from './base/controls/BrandMark.vue';
+import { useAlertsInView } from './base/controls/alerts.ts';
+import SaveState from './unit/record/SaveState.vue';
+import { useLive } from './base/live/live.ts';
+import { useSession } from './base/session/session.ts';
+import SignOut from './yard/people/SignOut.vue';
+import { useMode } from './base/style/mode.ts';
 
 // Most people have one yard.
-const YardChoice = defineAsyncComponent(() => import('./people/YardChoice.vue'));
+const YardChoice = defineAsyncComponent(() => import('./yard/people/YardChoice.vue'));
 
 useAlertsInView();
 const route = useRoute();

@@ -9,7 +9,7 @@ import bwip from 'bwip-js/node';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { readScanned } from '@fair-gable/core/unit/identity';
-import { standInLabels } from '../src/label/stand-in-labels.ts';
+import { standInLabels } from '../src/unit/label/stand-in-labels.ts';
 
 /** The codes of the stand-in's labels, drawn by one library and read by others. */
 const codes = standInLabels.flatMap(({ says, code }) => (says && code ? [{ says, code }] : []));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { textOfList } from '../src/stock-list/decode.ts';
+import { textOfList } from '../src/unit/stock-list/decode.ts';
 
 const text = 'Stock #,Décor\nTQ-1,Crème “A”\n';
 const of16 = (order: 'le' | 'be', mark: boolean): Uint8Array => {

@@ -7,10 +7,10 @@ import {
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
 import type { Session } from '@fair-gable/core/yard/people';
-import { device, useOutbox } from '../src/outbox/index.ts';
-import { useSession } from '../src/people/session.ts';
-import { NotKept, useEdits } from '../src/record/edits.ts';
-import { useUnits } from '../src/yard/units.ts';
+import { device, useOutbox } from '../src/base/device/index.ts';
+import { useSession } from '../src/base/session/session.ts';
+import { NotKept, useEdits } from '../src/unit/record/edits.ts';
+import { useUnits } from '../src/unit/units/units.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;

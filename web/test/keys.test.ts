@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { featureStates, knownBy } from '@fair-gable/core/unit/catalog';
-import { givingKeys, isKeyAlone, keyGroups } from '../src/keys/keys.ts';
+import { givingKeys, isKeyAlone, keyGroups } from '../src/base/keys/keys.ts';
 
 const pressed = (more: object = {}, inField = ''): KeyboardEvent =>
   ({

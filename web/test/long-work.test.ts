@@ -1,7 +1,8 @@
-import { describe, expect, it } from '@jest/globals';
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { createPinia, setActivePinia } from 'pinia';
 import { effectScope } from 'vue';
-import type { Sending } from '../src/api/client.ts';
-import { tellWork, useLongWork } from '../src/long-work/index.ts';
+import type { Sending } from '../src/base/api/client.ts';
+import { tellWork, useLongWork } from '../src/base/long-work/index.ts';
 
 /** Work that goes on until it is let go. */
 const held = () => {
@@ -16,6 +17,8 @@ const held = () => {
   };
   return { work, given, end: (value: string) => end(value) };
 };
+
+beforeEach(() => void setActivePinia(createPinia()));
 
 describe('long work', () => {
   it('says how far it is by its own id alone, and is over when it is done', async () => {

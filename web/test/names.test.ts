@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { outlineOf, type Outline, type Peg } from '@fair-gable/core/unit/outline';
 import { emptyRecord } from '@fair-gable/core/unit/record';
-import { nameOutside, nameWithin } from '../src/outline/names.ts';
+import { nameOutside, nameWithin } from '../src/unit/outline/names.ts';
 
 const peg = (more: Partial<Peg>): Peg => ({
   station: 'kitchen',

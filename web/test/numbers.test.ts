@@ -3,9 +3,9 @@ import { describe, expect, it } from '@jest/globals';
 import { scaleProblem } from '@fair-gable/core/numbers/weight';
 import { textOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import { readUnitFile } from '@fair-gable/core/unit/unit-file';
-import { marksOf } from '../src/condition/marks.ts';
-import { standInGauge, standInScale, weighings } from '../src/numbers/devices.ts';
-import { photosOf } from '../src/photo/photos.ts';
+import { marksOf } from '../src/unit/condition/marks.ts';
+import { standInGauge, standInScale, weighings } from '../src/numbers/benches/devices.ts';
+import { photosOf } from '../src/unit/photo/photos.ts';
 
 const folder = new URL('../../demo/units/', import.meta.url);
 const records: readonly UnitRecord[] = readdirSync(folder).map((name) => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { features, specs } from '@fair-gable/core/unit/catalog';
 import type { SheetObjection } from '@fair-gable/core/unit/model-sheet';
-import { objectionIn, objectionLine } from '../src/model-sheet/objections.ts';
+import { objectionIn, objectionLine } from '../src/unit/model-sheet/objections.ts';
 
 describe('an objection as a line', () => {
   it.each<[string, SheetObjection]>([

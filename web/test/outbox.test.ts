@@ -3,8 +3,8 @@ import { openDB } from 'idb';
 import { nextEvent, type WalkEvent, type What } from '@fair-gable/core/show/walk';
 import { emptyRecord, type Change } from '@fair-gable/core/unit/record';
 import type { WaitingEdit } from '@fair-gable/core/yard/outbox';
-import { isOf, openDevice } from '../src/outbox/device.ts';
-import { device, forgetPerson, useOutbox } from '../src/outbox/index.ts';
+import { isOf, openDevice } from '../src/base/device/device.ts';
+import { device, forgetPerson, useOutbox } from '../src/base/device/index.ts';
 import { fakeServer, keptWalk, newPage, planOf, type FakeServer } from './support.ts';
 
 // The store listens for the network's return; here each test says when to send.

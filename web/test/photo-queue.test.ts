@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { Change } from '@fair-gable/core/unit/record';
 import type { WaitingEdit } from '@fair-gable/core/yard/outbox';
-import { device, forgetPerson, keptPicture, useOutbox } from '../src/outbox/index.ts';
+import { device, forgetPerson, keptPicture, useOutbox } from '../src/base/device/index.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { outlineOf } from '@fair-gable/core/unit/outline';
 import { emptyRecord } from '@fair-gable/core/unit/record';
-import { frameLines, spot, turned } from '../src/outline/project.ts';
+import { frameLines, spot, turned } from '../src/unit/outline/project.ts';
 
 describe('turning the outline', () => {
   it('puts the hitch up or left, with the door side right or below', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CodeScanner } from '../src/label/ports.ts';
-import { scanWith } from '../src/label/scanning.ts';
-import { standInScanner } from '../src/label/stand-ins.ts';
+import type { CodeScanner } from '../src/unit/label/ports.ts';
+import { scanWith } from '../src/unit/label/scanning.ts';
+import { standInScanner } from '../src/unit/label/stand-ins.ts';
 
 const saying = (text: string | undefined): CodeScanner => ({ read: async () => text });
 const aim = { label: 'vin', unitName: 'Pell 12 K' } as const;

@@ -3,7 +3,7 @@ import { jest } from '@jest/globals';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Point } from '@fair-gable/core/show/cards';
 import type { WalkPlan } from '@fair-gable/core/show/walk';
-import type { KeptWalk } from '../src/outbox/index.ts';
+import type { KeptWalk } from '../src/base/device/index.ts';
 
 /** The server as these tests see it: what it was sent, and how it answers. */
 export interface FakeServer {

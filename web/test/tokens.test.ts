@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 
 /** The colours of each mode, as tokens.css has them; what a mode does not say is as in the light one. */
-const css = readFileSync(new URL('../src/style/tokens.css', import.meta.url), 'utf8');
+const css = readFileSync(new URL('../src/base/style/tokens.css', import.meta.url), 'utf8');
 const colours = (selector: string): Record<string, string> => {
   const start = css.indexOf(`${selector} {`);
   const block = css.slice(start, css.indexOf('}', start));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { specs, type Spec } from '@fair-gable/core/unit/catalog';
-import { asTyped, example, readTyped } from '../src/record/typing.ts';
+import { asTyped, example, readTyped } from '../src/unit/record/typing.ts';
 
 const spec = (key: string): Spec => specs.find((s) => s.key === key)!;
 

@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { applyChange, emptyRecord, type Change } from '@fair-gable/core/unit/record';
-import { Refused, saying } from '../src/api/client.ts';
-import { device } from '../src/outbox/index.ts';
-import { drafted, objectionsTo, useUnits } from '../src/yard/units.ts';
+import { Refused, saying } from '../src/base/api/client.ts';
+import { device } from '../src/base/device/index.ts';
+import { drafted, objectionsTo, useUnits } from '../src/unit/units/units.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;

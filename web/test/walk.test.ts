@@ -6,8 +6,8 @@ import {
   type WalkEvent,
   type What,
 } from '@fair-gable/core/show/walk';
-import { device, useOutbox } from '../src/outbox/index.ts';
-import { joined, useWalk } from '../src/walk/walk.ts';
+import { device, useOutbox } from '../src/base/device/index.ts';
+import { joined, useWalk } from '../src/show/walk/walk.ts';
 import { cards, fakeServer, newPage, planOf, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;

@@ -1,4 +1,4 @@
-import { counted, percent } from '../../base/words/index.ts';
+import { percent } from '../../base/words/index.ts';
 import { amountOf, countedOf, type UnitRecord } from '../record/index.ts';
 import type { Counted, System } from '../../base/quantity/index.ts';
 import type { RuleFinding, Rule } from './types.ts';

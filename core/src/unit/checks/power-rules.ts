@@ -1,4 +1,3 @@
-import { counted } from '../../base/words/index.ts';
 import type { SpecKey } from '../catalog/index.ts';
 import {
   amountOf,

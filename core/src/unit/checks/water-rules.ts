@@ -1,4 +1,3 @@
-import { counted } from '../../base/words/index.ts';
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import { poundsPerGallon } from '../../base/quantity/index.ts';
 import { gallons, inches, manyAre, say, watts } from './say.ts';

@@ -1,4 +1,4 @@
-import { counted, inText, listed, percent } from '../../base/words/index.ts';
+import { inText, listed, percent } from '../../base/words/index.ts';
 import { labelLine } from '../cargo-label/index.ts';
 import { specEntry, type SpecKey } from '../catalog/index.ts';
 import { labelPoundsPerGallon, poundsPerGallon, type System } from '../../base/quantity/index.ts';

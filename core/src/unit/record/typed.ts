@@ -1,4 +1,3 @@
-import { counted } from '../../base/words/index.ts';
 import { specEntry, type SpecKey, type ValueKind } from '../catalog/index.ts';
 import {
   longestFigure,

@@ -1,4 +1,4 @@
-import { inText, percent } from '../../base/words/index.ts';
+import { inText } from '../../base/words/index.ts';
 import {
   featureEntry,
   featureStates,

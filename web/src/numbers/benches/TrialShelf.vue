@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { format } from 'date-fns';
+import type { System } from '@fair-gable/core/base/quantity';
+import { compareTrials, keptTrials, questionWords } from '@fair-gable/core/numbers/trial';
+import type { Change, KeptTrial, QuestionKey, Trial } from '@fair-gable/core/unit/record';
+import { computed } from 'vue';
+import { useDraft } from '../../base/draft/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import WideTable from '../../base/controls/WideTable.vue';
+import { useSaving } from '../../unit/record/saving.ts';
+import type { YardUnit } from '../../unit/units/units.ts';
+
+/** Trials of a unit kept under a name: opened again, held side by side, sent to the walk as a card. */
+const props = defineProps<{
+  unit: YardUnit;
+  question: QuestionKey;
+  trial: Trial;
+  system: System;
+}>();
+const emit = defineEmits<{ open: [trial: Trial] }>();
+const session = useSession();
+const { problem, save } = useSaving(() => props.unit.id);
+const mayWrite = computed(() => session.may('record'));
+
+const all = computed(() => keptTrials(props.unit.record, props.system));
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit.id}.trials.name`,
+  what: () => 'The name of a trial',
+  fresh: () => ({ name: '' }),
+});
+const changeOf = (id: string, value: KeptTrial | null): Change => ({
+  part: 'trials',
+  key: id,
+  value,
+  how: 'seen',
+  basedOn: props.unit.record.trials[id]?.version ?? 0,
+});
+const today = (): string => format(new Date(), 'yyyy-MM-dd');
+const keepIt = async (): Promise<void> => {
+  const kept = {
+    name: draft.value.name.trim(),
+    question: props.question,
+    card: false,
+    on: today(),
+    trial: props.trial,
+  };
+  await keepWith(() => save([changeOf(crypto.randomUUID(), kept)], `a trial, ${kept.name}`));
+};
+const toCard = (id: string, kept: KeptTrial): Promise<boolean> =>
+  save([changeOf(id, { ...kept, card: !kept.card })], `the card of ${kept.name}`);
+const drop = (id: string, kept: KeptTrial): Promise<boolean> =>
+  save([changeOf(id, null)], `the trial ${kept.name}`);
+
+const mostBeside = 3;
+const beside = computed(() => all.value.slice(0, mostBeside).map(({ kept }) => kept));
+const rows = computed(() => {
+  const now = {
+    name: 'now',
+    question: props.question,
+    card: false,
+    on: today(),
+    trial: props.trial,
+  };
+  return compareTrials(props.unit.record, [now, ...beside.value], props.system);
+});
+</script>
+
+<template>
+  <section class="shelf" aria-labelledby="shelf-title">
+    <h3 id="shelf-title">Kept trials</h3>
+    <form v-if="mayWrite" class="fields" @submit.prevent="keepIt">
+      <div class="grow">
+        <label for="trial-name">Keep what is tried here under a name</label>
+        <InputText
+          id="trial-name"
+          v-model="draft.name"
+          maxlength="60"
+          placeholder="Family, water full"
+        />
+      </div>
+      <Button
+        type="submit"
+        severity="secondary"
+        label="Keep the trial"
+        :disabled="!draft.name.trim()"
+      />
+    </form>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    <p v-if="all.length === 0" class="soft">
+      None yet. A kept trial can be opened again on any device, held beside another, and given a
+      card on the walk.
+    </p>
+    <ul v-else>
+      <li v-for="{ id, kept, answer, sentence } in all" :key="id">
+        <p>
+          <strong>{{ kept.name }}</strong>
+          <span class="soft"> · {{ questionWords[kept.question] }}</span> {{ answer ?? sentence }}
+        </p>
+        <p class="doing">
+          <Button severity="secondary" text label="Open" @click="emit('open', kept.trial)" />
+          <template v-if="mayWrite">
+            <Button
+              severity="secondary"
+              text
+              :label="kept.card ? 'Take the card off the walk' : 'Make it a card of the walk'"
+              @click="toCard(id, kept)"
+            />
+            <Button severity="secondary" text label="Remove" @click="drop(id, kept)" />
+          </template>
+        </p>
+      </li>
+    </ul>
+    <WideTable v-if="beside.length" label="Trials side by side">
+      <table>
+        <caption class="visually-hidden">
+          Trials side by side
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col"></th>
+            <th scope="col">As tried now</th>
+            <th v-for="kept in beside" :key="kept.name" scope="col">{{ kept.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.key" :class="{ differs: row.differs }">
+            <th scope="row">{{ row.question }}</th>
+            <td v-for="(answer, i) in row.answers" :key="i">{{ answer ?? 'not known' }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </WideTable>
+  </section>
+</template>
+
+<style scoped>
+.shelf {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  margin-top: 26px;
+  padding-top: 16px;
+  border-top: 2px solid var(--ink);
+}
+
+h3 {
+  font-size: 18px;
+}
+
+.grow {
+  flex: 1 1 260px;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 2px 18px;
+  padding: 4px 0;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+.doing {
+  display: flex;
+  flex-wrap: wrap;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+th,
+td {
+  min-width: 150px;
+  padding: 7px 20px 7px 0;
+  border-bottom: var(--line) solid var(--hairline);
+  text-align: left;
+  vertical-align: top;
+  font-weight: 400;
+}
+
+.differs td {
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,125 @@
+import {
+  computed,
+  onScopeDispose,
+  ref,
+  shallowRef,
+  toRaw,
+  watch,
+  type ComputedRef,
+  type Ref,
+} from 'vue';
+import type { NeedKey, Point } from '@fair-gable/core/show/cards';
+import {
+  chosenFor,
+  questionsShare,
+  type ChosenFor,
+  type PlannedWalk,
+  type PlanWish,
+} from '@fair-gable/core/show/plan';
+import type { Audience } from '@fair-gable/core/unit/catalog';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { routesOf, usualRoute, type Route } from '@fair-gable/core/unit/way-round';
+import { useTried } from '../../base/draft/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import { walkWorker } from './worker.ts';
+
+/** What somebody wants of a walk, by unit. */
+export interface Wishes {
+  readonly minutes: number;
+  readonly audiences: readonly Audience[];
+  readonly route: string;
+  readonly ready: readonly NeedKey[];
+  readonly pinned: readonly string[];
+  readonly dropped: readonly string[];
+}
+
+const first: Wishes = {
+  minutes: 15,
+  audiences: [],
+  route: usualRoute.key,
+  ready: [],
+  pinned: [],
+  dropped: [],
+};
+
+export interface Planning {
+  readonly wishes: ComputedRef<Wishes>;
+  readonly set: (more: Partial<Wishes>) => void;
+  readonly reset: () => void;
+  readonly routes: ComputedRef<readonly Route[]>;
+  readonly route: ComputedRef<Route>;
+  readonly plan: Ref<PlannedWalk | undefined>;
+  /** How it differs from the walk for nobody in particular; nothing where it is for nobody in particular. */
+  readonly changes: Ref<ChosenFor | undefined>;
+  /** Whether a newer plan is on its way. */
+  readonly busy: Ref<boolean>;
+  readonly problem: Ref<string>;
+}
+
+/** The plan of a walk for what is wished, worked out beside the page and again whenever something changes. */
+export const usePlanning = (
+  unit: () => string,
+  record: () => UnitRecord,
+  points: () => readonly Point[],
+): Planning => {
+  const session = useSession();
+  const tried = useTried(
+    () => `plan.${unit()}`,
+    () => first,
+  );
+  const wishes = tried.value;
+  const set = (more: Partial<Wishes>): void => tried.set({ ...wishes.value, ...more });
+  const reset = (): void => set({ pinned: [], dropped: [] });
+
+  const routes = computed(() => routesOf(session.session?.yard.routes ?? []));
+  const route = computed(
+    () => routes.value.find(({ key }) => key === wishes.value.route) ?? usualRoute,
+  );
+
+  const plan = shallowRef<PlannedWalk>();
+  const changes = shallowRef<ChosenFor>();
+  const busy = ref(false);
+  const problem = ref('');
+  let asked = 0;
+  const stop = watch(
+    [wishes, route, points, record],
+    async () => {
+      const mine = ++asked;
+      busy.value = true;
+      const { minutes, audiences, ready, pinned, dropped } = wishes.value;
+      const wish: PlanWish = {
+        listeners: audiences.map((audience) => ({ audience, weight: 1 })),
+        available: Math.round(minutes * 60 * (1 - questionsShare)),
+        route: plain(route.value),
+        ready: [...ready],
+        pinned: new Set(pinned),
+        dropped: new Set(dropped),
+        pace: session.pace,
+        operates: session.may('operate'),
+      };
+      try {
+        const [unit, cards] = [plain(record()), plain(points())];
+        const made = await walkWorker().planCards(unit, cards, wish);
+        // Of two that are asked one after the other only the later counts.
+        if (mine === asked) plan.value = made;
+        const anybody =
+          audiences.length > 0
+            ? await walkWorker().planCards(unit, cards, { ...wish, listeners: [] })
+            : undefined;
+        if (mine === asked) changes.value = anybody && chosenFor(made, anybody);
+        problem.value = '';
+      } catch {
+        problem.value =
+          'The plan could not be worked out. Change something, or open the page anew.';
+      } finally {
+        if (mine === asked) busy.value = false;
+      }
+    },
+    { immediate: true },
+  );
+  onScopeDispose(stop);
+  return { wishes, set, reset, routes, route, plan, changes, busy, problem };
+};
+
+/** What Vue watches cannot be handed to a worker; what it stands for can. */
+const plain = <T extends object>(of: T): T => JSON.parse(JSON.stringify(toRaw(of))) as T;

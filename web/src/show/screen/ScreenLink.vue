@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { MonitorSmartphone } from '@lucide/vue';
+import Button from 'primevue/button';
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, saying } from '../../base/api/client.ts';
+import { useOutbox } from '../../base/device/index.ts';
+
+/** Opens a second screen for the buyer: its address as a link and as a code to be photographed. */
+const props = defineProps<{ walk: string }>();
+const router = useRouter();
+const outbox = useOutbox();
+const address = ref('');
+const code = ref('');
+const problem = ref('');
+const busy = ref(false);
+
+const guarded = async (work: () => Promise<void>): Promise<void> => {
+  busy.value = true;
+  problem.value = '';
+  try {
+    await work();
+  } catch (error) {
+    problem.value = saying(error);
+  } finally {
+    busy.value = false;
+  }
+};
+
+const open = (): Promise<void> =>
+  guarded(async () => {
+    // The plan has to be there before a screen can follow it.
+    await outbox.flush();
+    const { token } = await ask<{ token: string }>('POST', `/api/walks/${props.walk}/screens`);
+    const path = router.resolve({ name: 'screen', hash: `#${token}` }).href;
+    address.value = new URL(path, location.origin).href;
+    const { toSVG } = await import('bwip-js/browser');
+    const drawn = toSVG({ bcid: 'qrcode', text: address.value, scale: 3, padding: 2 });
+    code.value = `data:image/svg+xml,${encodeURIComponent(drawn)}`;
+  });
+const close = (): Promise<void> =>
+  guarded(async () => {
+    await ask('DELETE', `/api/walks/${props.walk}/screens`);
+    address.value = '';
+    code.value = '';
+  });
+</script>
+
+<template>
+  <section aria-label="A screen for the buyer">
+    <button v-if="!address" type="button" class="open" :disabled="busy" @click="open">
+      <MonitorSmartphone aria-hidden="true" />A screen for the buyer
+      <span class="small soft">picture, outline and numbers; needs a network</span>
+    </button>
+    <template v-else>
+      <p>Photograph this with the tablet that faces the buyer, or open the address there.</p>
+      <img class="code" :src="code" alt="The address as a code" />
+      <a :href="address" target="_blank" rel="noopener">Open it on this device</a>
+      <Button severity="secondary" label="Close the screens of this walk" @click="close" />
+    </template>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 10px;
+}
+
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  min-height: 56px;
+  padding: 6px 14px;
+  border: 1px solid var(--edge);
+  border-radius: 8px;
+  background: var(--paper);
+  font-size: 17px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.code {
+  width: 190px;
+  background: #fff;
+}
+
+a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,328 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { format } from 'date-fns';
+import { computed } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
+import {
+  changesToFit,
+  fittedHere,
+  fittedPounds,
+  leftToLabel,
+  looseItems,
+  type LooseItem,
+} from '@fair-gable/core/unit/aboard';
+import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
+import { whoSaid, type Fitted } from '@fair-gable/core/unit/record';
+import { featureChoices } from '../../base/controls/field-choices.ts';
+import SelectField from '../../base/controls/SelectField.vue';
+import { useDraft } from '../../base/draft/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import { useSaving } from '../record/saving.ts';
+import type { YardUnit } from '../units/units.ts';
+
+/** What goes with a unit: loose items and where they are kept; and the ledger of what the yard fitted. */
+const props = defineProps<{ unit: YardUnit }>();
+const session = useSession();
+const mayWrite = computed(() => session.may('record'));
+const record = computed(() => props.unit.record);
+
+const items = computed(() => looseItems(record.value));
+const fitted = computed(() => fittedHere(record.value));
+const total = computed(() => fittedPounds(record.value));
+const toLine = computed(() => leftToLabel(record.value));
+const { problem, save } = useSaving(() => props.unit.id);
+const { draft: stowing } = useDraft({
+  place: () => `${props.unit.id}.stowed`,
+  what: () => 'Where loose items are kept',
+  fresh: (): Record<string, string> => ({}),
+});
+
+const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
+  save(
+    [
+      {
+        part: 'features',
+        key: feature.key,
+        value: { state: there ? 'standard' : 'none' },
+        how: 'seen',
+        basedOn: record.value.features[feature.key]?.version ?? 0,
+      },
+    ],
+    inText(feature.label),
+  );
+
+const putAway = (key: string): void => {
+  stowing.value = Object.fromEntries(Object.entries(stowing.value).filter(([of]) => of !== key));
+};
+
+const stow = async ({ feature, where }: LooseItem): Promise<void> => {
+  const text = (stowing.value[feature.key] ?? '').trim();
+  if (text === (where ?? '')) return putAway(feature.key);
+  const basedOn = record.value.stowed[feature.key]?.version ?? 0;
+  const value = text ? { where: text } : null;
+  const isKept = await save(
+    [{ part: 'stowed', key: feature.key, value, how: 'seen', basedOn }],
+    `where ${inText(feature.label)} is kept`,
+  );
+  if (isKept) putAway(feature.key);
+};
+
+const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked at' } as const;
+
+const today = format(new Date(), 'yyyy-MM-dd');
+const { draft: line, keepWith } = useDraft({
+  place: () => `${props.unit.id}.fitted.new`,
+  what: () => 'What we fitted',
+  fresh: () => ({
+    what: '',
+    feature: null as string | null,
+    weight: '',
+    back: '',
+    on: today,
+    side: undefined as Fitted['side'],
+  }),
+});
+const sides = [
+  { key: 'door', label: 'door side' },
+  { key: 'off-door', label: 'off-door side' },
+  { key: 'centre', label: 'middle' },
+  { key: 'front', label: 'front' },
+  { key: 'rear', label: 'rear' },
+] as const;
+
+const quantity = (label: string, text: string, display: 'weight' | 'feet'): number | undefined => {
+  const read = parseQuantity(text, display, session.system);
+  if (read.ok) return read.value;
+  problem.value = sentence(label, read.problem);
+  return undefined;
+};
+
+const fit = async (): Promise<void> => {
+  problem.value = '';
+  const { what, feature, side, on } = line.value;
+  const weight = quantity('Weight', line.value.weight, 'weight');
+  const back = line.value.back.trim()
+    ? quantity('Back from the coupler', line.value.back, 'feet')
+    : undefined;
+  if (weight === undefined || problem.value) return;
+  const value: Fitted = {
+    what: what.trim(),
+    weight,
+    on,
+    ...(feature && isFeatureKey(feature) ? { feature } : {}),
+    ...(back === undefined ? {} : { back }),
+    ...(side ? { side } : {}),
+  };
+  const changes = changesToFit(record.value, crypto.randomUUID(), value);
+  await keepWith(() => save(changes, `${value.what} fitted`));
+};
+const strike = (id: string): Promise<boolean> =>
+  save(changesToFit(record.value, id, null), 'line of the ledger struck');
+</script>
+
+<template>
+  <section aria-labelledby="aboard-title">
+    <header class="page-head">
+      <h2 id="aboard-title">Aboard</h2>
+      <p class="soft">
+        {{ items.filter((item) => item.there === 'there').length }} of {{ items.length }} loose
+        items there; we fitted {{ formatQuantity(total, 'weight', session.system) }}
+      </p>
+    </header>
+    <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
+    <div class="columns">
+      <section aria-label="Loose items">
+        <h3>Loose items, and where they are kept</h3>
+        <ul>
+          <li v-for="item in items" :key="item.feature.key" :data-loose="item.feature.key">
+            <strong>{{ item.feature.label }}</strong>
+            <span
+              v-if="!mayWrite || item.there === 'not-looked'"
+              class="small status"
+              :class="{ soft: item.there !== 'missing', amber: item.there === 'missing' }"
+              >{{ there[item.there] }}</span
+            >
+            <div v-if="mayWrite" class="ticks" role="group" :aria-label="item.feature.label">
+              <button
+                type="button"
+                :aria-pressed="item.there === 'there'"
+                @click="tick(item, true)"
+              >
+                There
+              </button>
+              <button
+                type="button"
+                :aria-pressed="item.there === 'missing'"
+                @click="tick(item, false)"
+              >
+                Not there
+              </button>
+            </div>
+            <InputText
+              v-if="item.there === 'there' && mayWrite"
+              :model-value="stowing[item.feature.key] ?? item.where ?? ''"
+              :aria-label="`Where ${inText(item.feature.label)} is kept`"
+              placeholder="kept where?"
+              maxlength="120"
+              @update:model-value="(text) => (stowing[item.feature.key] = text ?? '')"
+              @change="stow(item)"
+            />
+            <span v-else-if="item.where" class="small">{{ item.where }}</span>
+          </li>
+        </ul>
+      </section>
+      <section aria-label="Fitted here">
+        <h3>Fitted here</h3>
+        <p class="small soft">
+          What the yard adds before the first sale counts against the weight label: above the lesser
+          of 100 lb or 1.5 % of the gross rating it must be corrected (49 CFR 571.110 S10, from
+          memory; the label and the law decide).
+        </p>
+        <p v-if="toLine !== undefined" :class="{ wrong: toLine < 0 }">
+          {{
+            toLine < 0
+              ? `${formatQuantity(-toLine, 'weight', session.system)} past the line: the weight label must be corrected before it is sold.`
+              : `${formatQuantity(toLine, 'weight', session.system)} left before the weight label must be corrected.`
+          }}
+        </p>
+        <p v-if="fitted.length === 0" class="none">Nothing was fitted here yet.</p>
+        <ul>
+          <li v-for="{ id, fitted: one, entry } in fitted" :key="id" class="line">
+            <strong>{{ one.what }}</strong>
+            <span class="number">{{ formatQuantity(one.weight, 'weight', session.system) }}</span>
+            <span class="small soft">
+              {{ formatDate(one.on) }}, {{ whoSaid(entry) }}
+              <template v-if="one.back !== undefined">
+                · {{ formatQuantity(one.back, 'feet', session.system) }} back
+              </template>
+              <template v-if="one.feature && isFeatureKey(one.feature)"
+                >· {{ inText(featureEntry(one.feature).label) }}</template
+              >
+            </span>
+            <button v-if="mayWrite" type="button" class="plain small" @click="strike(id)">
+              strike it
+            </button>
+          </li>
+        </ul>
+        <form v-if="mayWrite" class="fields" @submit.prevent="fit">
+          <div>
+            <label for="fit-what">What</label>
+            <InputText id="fit-what" v-model="line.what" maxlength="80" />
+          </div>
+          <div>
+            <label for="fit-weight">Weight</label>
+            <InputText id="fit-weight" v-model="line.weight" inputmode="decimal" class="short" />
+          </div>
+          <div>
+            <label for="fit-back">Back from the coupler</label>
+            <InputText id="fit-back" v-model="line.back" class="short" />
+          </div>
+          <SelectField
+            v-model="line.side"
+            label="Side"
+            placeholder="not said"
+            :choices="sides"
+            clearable
+          />
+          <div>
+            <label for="fit-on">On</label>
+            <InputText id="fit-on" v-model="line.on" type="date" max="9999-12-31" />
+          </div>
+          <SelectField
+            v-model="line.feature"
+            label="Which feature it is"
+            :choices="featureChoices"
+            filter
+            clearable
+            placeholder="none of them"
+          />
+          <Button
+            type="submit"
+            label="Enter it in the ledger"
+            :disabled="!line.what.trim() || !line.weight.trim() || !line.on"
+          />
+        </form>
+      </section>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 32px;
+  padding: 14px 24px 40px;
+}
+
+h3 {
+  padding-bottom: 6px;
+  font-size: 18px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 4px 12px;
+  min-height: 48px;
+  padding: 8px 0;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+li strong {
+  font-weight: 600;
+}
+
+.ticks {
+  display: flex;
+  grid-row: 1 / span 2;
+  grid-column: 2;
+  gap: 6px;
+}
+
+.ticks button {
+  min-height: 44px;
+  padding: 2px 12px;
+  border: 1px solid var(--edge);
+  border-radius: 5px;
+  background: var(--leaf);
+  cursor: pointer;
+}
+
+.ticks button[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  font-weight: 700;
+}
+
+.plain {
+  min-height: 32px;
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+.none {
+  padding: 10px 0;
+}
+
+form {
+  padding-top: 14px;
+}
+
+.short {
+  width: 8rem;
+}
+
+@media (width < 900px) {
+  .columns {
+    grid-template-columns: 1fr;
+    padding-inline: 16px;
+  }
+}
+</style>

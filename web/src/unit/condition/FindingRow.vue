@@ -1,0 +1,318 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { format } from 'date-fns';
+import { computed, ref, useId } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { findingKind, gravities, stationEntry } from '@fair-gable/core/unit/catalog';
+import {
+  answersTo,
+  findingInputs,
+  gravityNow,
+  isToldFirst,
+  needsTechnician,
+  type FoundThing,
+} from '@fair-gable/core/unit/condition';
+import {
+  verdicts,
+  whoSaid,
+  type Answer,
+  type Change,
+  type Finding,
+  type UnitRecord,
+  type Verdict,
+} from '@fair-gable/core/unit/record';
+import SelectField from '../../base/controls/SelectField.vue';
+import { vTakesFocus } from '../../base/controls/takes-focus.ts';
+import { DraftMark, useDraft, useDrafts } from '../../base/draft/index.ts';
+import PhotoStrip from '../photo/PhotoStrip.vue';
+import FindingForm from './FindingForm.vue';
+import GuidedLook from './GuidedLook.vue';
+
+/** One finding: what it is, the look into it, its photos, its repair, and what a technician signed. */
+const props = defineProps<{
+  unit: string;
+  record: UnitRecord;
+  found: FoundThing;
+  open: boolean;
+  mayWrite: boolean;
+  maySign: boolean;
+  /** Keeps changes of it; false where that was refused. */
+  keep: (changes: readonly Change[], what: string) => Promise<boolean>;
+}>();
+const emit = defineEmits<{ toggle: [] }>();
+
+const id = useId();
+const finding = computed(() => props.found.finding);
+const kind = computed(() => findingKind(finding.value.kind));
+const gravity = computed(
+  () => gravities.find(({ key }) => key === gravityNow(props.found))?.label ?? '',
+);
+const recorded = computed(
+  () => gravities.find(({ key }) => key === finding.value.gravity)?.label ?? '',
+);
+/** How bad the look says that it is, while nobody has signed. */
+const proposed = computed(() => (props.found.signed ? undefined : props.found.proposes));
+const today = format(new Date(), 'yyyy-MM-dd');
+const editPlace = computed(() => `${props.unit}.findings.${props.found.id}`);
+const {
+  draft: repair,
+  isTyped: isRepairTyped,
+  keepWith: keepRepairWith,
+} = useDraft({
+  place: () => `${editPlace.value}.repair`,
+  what: () => `${kind.value.label}, its repair`,
+  fresh: () => ({ on: today, by: '', what: '' }),
+});
+/** Open again where something was typed and not kept. */
+const editing = ref(useDrafts().all.has(editPlace.value));
+const repairing = ref(isRepairTyped.value);
+const { draft: signing, keepWith: signWith } = useDraft({
+  place: () => `${editPlace.value}.signature`,
+  what: () => `${kind.value.label}, what a technician signs`,
+  fresh: () => ({ verdict: 'as-found' as Verdict, note: '' }),
+});
+const signs = verdicts.filter(({ key }) => key !== 'inspected');
+
+/** What wheels and labels answer by themselves of a tyre unlike the others. */
+const known = computed(() =>
+  kind.value.look ? answersTo(kind.value.look, {}, props.record, today) : {},
+);
+
+const changed = (value: Finding | null): Change => ({
+  part: 'findings',
+  key: props.found.id,
+  value,
+  how: 'seen',
+  basedOn: props.found.entry.version,
+});
+
+const save = async (value: Finding): Promise<boolean> => {
+  const isKept = await props.keep([changed(value)], inText(kind.value.label));
+  if (isKept) editing.value = false;
+  return isKept;
+};
+const answer = (key: string, given: Answer): Promise<boolean> =>
+  save({ ...finding.value, answers: { ...finding.value.answers, [key]: given } });
+
+const keepRepair = async (): Promise<void> => {
+  const { on, by, what } = repair.value;
+  if (!by.trim() || !on) return;
+  const repaired = { on, by: by.trim(), ...(what.trim() ? { what: what.trim() } : {}) };
+  const isKept = await keepRepairWith(() => save({ ...finding.value, repaired }));
+  if (isKept) repairing.value = false;
+};
+
+const sign = (): void => {
+  const key = `findings.${props.found.id}`;
+  const note = signing.value.note.trim();
+  const change: Change = {
+    part: 'signatures',
+    key,
+    value: {
+      verdict: signing.value.verdict,
+      inputs: findingInputs(props.record, finding.value),
+      ...(note ? { note } : {}),
+    },
+    how: 'seen',
+    basedOn: props.record.signatures[key]?.version ?? 0,
+  };
+  void signWith(() => props.keep([change], 'signature'));
+};
+const signedWords = computed(() => {
+  const { signed } = props.found;
+  if (!signed) return '';
+  const label = verdicts.find(({ key }) => key === signed.value.verdict)?.label ?? '';
+  return `${label}: ${signed.by}, ${formatDate(signed.at.slice(0, 10))}${signed.value.note ? `, “${signed.value.note}”` : ''}`;
+});
+</script>
+
+<template>
+  <li :class="{ open, gone: finding.repaired }" :data-finding="finding.kind">
+    <button
+      v-takes-focus="open"
+      type="button"
+      class="head"
+      :aria-expanded="open"
+      @click="emit('toggle')"
+    >
+      <strong>{{ kind.label }}</strong>
+      <span class="soft">{{ stationEntry(finding.station).label }}</span>
+      <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>
+      <span v-if="isToldFirst(found)" class="first">said first</span>
+      <span v-if="finding.note" class="note">{{ finding.note }}</span>
+      <span v-if="signedWords" class="small note">{{ signedWords }}</span>
+      <span v-else-if="needsTechnician(found)" class="small note amber"
+        >a technician has not decided yet</span
+      >
+    </button>
+    <DraftMark v-if="!open" :place="editPlace" class="waits" />
+    <div v-if="open" class="body">
+      <FindingForm
+        v-if="editing"
+        :finding="finding"
+        :place="editPlace"
+        :keep="save"
+        @cancel="editing = false"
+      />
+      <template v-else>
+        <p class="small soft">
+          {{ kind.explain }} Found by {{ whoSaid(found.entry) }},
+          {{ formatDate(found.entry.at.slice(0, 10)) }}.
+        </p>
+        <PhotoStrip
+          :unit="unit"
+          :record="record"
+          :target="`findings.${found.id}`"
+          :may-write="mayWrite"
+        />
+        <GuidedLook
+          v-if="kind.look"
+          :look="kind.look"
+          :answers="finding.answers ?? {}"
+          :known="known"
+          :may-write="mayWrite"
+          @answer="answer"
+        />
+        <p v-if="proposed" class="proposed">
+          The look points to something worse than “{{ inText(recorded) }}”. Until a technician has
+          signed it counts as “{{ inText(gravity) }}” and is told first.
+          <Button
+            v-if="mayWrite"
+            severity="secondary"
+            :label="`Record it so: ${inText(gravity)}`"
+            @click="save({ ...finding, gravity: proposed, saidFirst: true })"
+          />
+        </p>
+        <div v-if="mayWrite" class="actions">
+          <Button severity="secondary" label="Change it" @click="editing = true" />
+          <Button
+            v-if="!finding.repaired"
+            severity="secondary"
+            label="It was repaired"
+            @click="repairing = !repairing"
+          />
+          <Button
+            severity="secondary"
+            label="Take it off"
+            @click="keep([changed(null)], 'finding taken off')"
+          />
+        </div>
+        <form v-if="repairing" class="fields" @submit.prevent="keepRepair">
+          <div>
+            <label :for="`${id}-on`">Repaired on</label>
+            <InputText :id="`${id}-on`" v-model="repair.on" type="date" max="9999-12-31" />
+          </div>
+          <div>
+            <label :for="`${id}-by`">By whom</label>
+            <InputText :id="`${id}-by`" v-model="repair.by" maxlength="80" />
+          </div>
+          <div>
+            <label :for="`${id}-what`">What was done</label>
+            <InputText :id="`${id}-what`" v-model="repair.what" maxlength="200" />
+          </div>
+          <Button type="submit" label="Keep the repair" :disabled="!repair.by.trim()" />
+        </form>
+        <p v-if="finding.repaired" class="small">
+          Repaired by {{ finding.repaired.by }}, {{ formatDate(finding.repaired.on)
+          }}<template v-if="finding.repaired.what">: {{ finding.repaired.what }}</template
+          >.
+        </p>
+        <form v-if="maySign" class="fields sign" @submit.prevent="sign">
+          <SelectField
+            v-model="signing.verdict"
+            label="As a technician I sign it"
+            :choices="signs"
+          />
+          <div>
+            <label :for="`${id}-signnote`">Note</label>
+            <InputText :id="`${id}-signnote`" v-model="signing.note" maxlength="200" />
+          </div>
+          <Button type="submit" label="Sign" />
+        </form>
+      </template>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  container-type: inline-size;
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+li.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  align-items: baseline;
+  gap: 2px 14px;
+  width: 100%;
+  min-height: 48px;
+  padding: 8px 14px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+strong {
+  font: 700 17px var(--slab);
+}
+
+.gone strong {
+  color: var(--soft);
+}
+
+.first {
+  padding-inline: 6px;
+  border: 1px solid var(--brick);
+  color: var(--brick);
+  font-size: 14px;
+}
+
+.note {
+  grid-column: 1 / -1;
+}
+
+.body {
+  display: grid;
+  gap: 10px;
+  padding: 2px 16px 16px;
+}
+
+.waits {
+  padding: 0 14px 8px;
+}
+
+.proposed {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding-left: 12px;
+  border-left: 3px solid var(--amber);
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.sign {
+  padding-top: 10px;
+  border-top: var(--line) solid var(--hairline);
+}
+
+/* By its own width: on a tablet the list stands beside the drawing. */
+@container (width < 620px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+}
+</style>

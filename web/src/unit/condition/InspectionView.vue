@@ -1,0 +1,333 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { format } from 'date-fns';
+import { computed, ref } from 'vue';
+import { inText } from '@fair-gable/core/base/words';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
+import { stationEntry } from '@fair-gable/core/unit/catalog';
+import {
+  inspectionState,
+  inspectionOf,
+  operableOf,
+  signInspection,
+  type ItemOn,
+} from '@fair-gable/core/unit/condition';
+import {
+  whoSaid,
+  type Change,
+  type Inspected,
+  type InspectionResult,
+} from '@fair-gable/core/unit/record';
+import { DraftMark, useDraft } from '../../base/draft/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import PhotoStrip from '../photo/PhotoStrip.vue';
+import { useSaving } from '../record/saving.ts';
+import type { YardUnit } from '../units/units.ts';
+
+/** The pre-delivery inspection: what is tried, what was measured, and the technician's signature. */
+const props = defineProps<{ unit: YardUnit }>();
+const session = useSession();
+const maySign = computed(() => session.may('inspect'));
+
+const record = computed(() => props.unit.record);
+const items = computed(() => inspectionOf(record.value));
+const state = computed(() => inspectionState(record.value));
+const operable = computed(() => operableOf(record.value));
+
+const open = ref<string>();
+const here = computed(() => items.value.find(({ item }) => item.key === open.value));
+/** What is typed at an item waits there while one looks at another. */
+const { draft, keepWith } = useDraft({
+  place: () => `${props.unit.id}.inspection.${open.value ?? ''}`,
+  what: () => `Inspection: ${here.value?.item.label ?? ''}`,
+  fresh: () => {
+    const { measured: figure, note } = here.value?.entry?.value ?? {};
+    const { measure } = here.value?.item ?? {};
+    const isFigure = figure !== undefined && measure !== undefined;
+    return {
+      measured: isFigure ? formatQuantity(figure, measure.display, session.system) : '',
+      note: note ?? '',
+    };
+  },
+});
+const { problem, save } = useSaving(() => props.unit.id);
+
+const results = [
+  { key: 'pass', label: 'Passed', mark: '●' },
+  { key: 'fail', label: 'Failed', mark: '◇' },
+  { key: 'not-tried', label: 'Not tried', mark: '◐' },
+] as const satisfies readonly { key: InspectionResult; label: string; mark: string }[];
+const rowOf = (entry: ItemOn['entry']) => results.find(({ key }) => key === entry?.value.result);
+
+const begin = ({ item }: ItemOn): void => {
+  problem.value = '';
+  open.value = open.value === item.key ? undefined : item.key;
+};
+
+const valueOf = ({ item }: ItemOn, result: InspectionResult): Inspected | undefined => {
+  const words = draft.value.note.trim();
+  if (result === 'not-tried' && !words) {
+    problem.value = `${item.label}: say in a few words why it was not tried, such as “winterised” or “no gas on the lot”.`;
+    return undefined;
+  }
+  const rest = words ? { note: words } : {};
+  if (!item.measure || draft.value.measured.trim() === '') return { result, ...rest };
+  const read = parseQuantity(draft.value.measured, item.measure.display, session.system);
+  if (!read.ok) {
+    problem.value = sentence(item.label, read.problem);
+    return undefined;
+  }
+  return { result, measured: read.value, ...rest };
+};
+
+/** On to the next item that is open, at once: nobody waits for a network. */
+const goOn = (on: ItemOn): void => {
+  const next = items.value[items.value.findIndex(({ item }) => item.key === on.item.key) + 1];
+  open.value = undefined;
+  if (next && !next.entry) begin(next);
+};
+
+const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
+  problem.value = '';
+  const value = valueOf(on, result);
+  if (!value) return;
+  const basedOn = on.entry?.version ?? 0;
+  const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
+  const keeping = keepWith(() => save([change], inText(on.item.label)));
+  goOn(on);
+  // It could not be kept: it is opened again as it was typed.
+  if (!(await keeping)) open.value = on.item.key;
+};
+
+/** Enter keeps the words under the result there is; it passes nothing. */
+const enter = (on: ItemOn): void => {
+  const had = on.entry?.value.result;
+  if (had) void keep(on, had);
+  else problem.value = `${on.item.label}: say whether it passed, failed or was not tried.`;
+};
+
+const sign = (): Promise<boolean> =>
+  save(
+    signInspection(record.value, {
+      by: session.session?.person.name ?? '',
+      today: format(new Date(), 'yyyy-MM-dd'),
+    }),
+    'inspection signed',
+  );
+</script>
+
+<template>
+  <section aria-labelledby="inspection-title">
+    <header class="page-head">
+      <h2 id="inspection-title">Pre-delivery inspection</h2>
+      <p class="soft">
+        {{ state.passed }} of {{ state.of }} passed, {{ state.failed.length }} failed,
+        {{ state.notTried.length }} not tried, {{ state.left.length }} left
+      </p>
+    </header>
+    <p class="page-part standing" :class="{ wrong: !operable.may }">
+      <strong>{{ operable.may ? 'May be operated.' : 'Told, not operated.' }}</strong>
+      {{ operable.why }}
+    </p>
+    <p class="page-part small soft caution">
+      Gas, wiring, brakes and lifting are for people licensed for them; the maker’s list and local
+      code go before this one.
+      <template v-if="!maySign">A technician enters and signs it.</template>
+    </p>
+    <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
+    <ol>
+      <li
+        v-for="on in items"
+        :key="on.item.key"
+        :class="{ open: open === on.item.key }"
+        :data-item="on.item.key"
+      >
+        <button type="button" class="head" :aria-expanded="open === on.item.key" @click="begin(on)">
+          <span aria-hidden="true" class="mark">{{ rowOf(on.entry)?.mark ?? '○' }}</span>
+          <strong>{{ on.item.label }}</strong>
+          <span class="small soft">{{ stationEntry(on.item.station).label }}</span>
+          <span class="number" :class="{ amber: on.unusual }">{{
+            on.entry?.value.measured !== undefined && on.item.measure
+              ? formatQuantity(on.entry.value.measured, on.item.measure.display, session.system)
+              : ''
+          }}</span>
+          <span class="result" :class="{ wrong: on.entry?.value.result === 'fail' }">{{
+            rowOf(on.entry)?.label ?? 'open'
+          }}</span>
+          <span v-if="on.entry?.value.note" class="small note">{{ on.entry.value.note }}</span>
+          <span v-if="on.unusual && on.item.measure" class="small note amber"
+            >usual is
+            {{ formatQuantity(on.item.measure.from, on.item.measure.display, session.system) }} to
+            {{ formatQuantity(on.item.measure.to, on.item.measure.display, session.system) }}</span
+          >
+        </button>
+        <DraftMark
+          v-if="open !== on.item.key"
+          :place="`${unit.id}.inspection.${on.item.key}`"
+          class="waits"
+        />
+        <div v-if="open === on.item.key" class="body">
+          <p>{{ on.item.how }}</p>
+          <p v-if="on.item.caution" class="wrong">{{ on.item.caution }}</p>
+          <form v-if="maySign" class="fields" @submit.prevent="enter(on)">
+            <div v-if="on.item.measure">
+              <label :for="`${on.item.key}-measured`">Measured</label>
+              <InputText
+                :id="`${on.item.key}-measured`"
+                v-model="draft.measured"
+                inputmode="decimal"
+                class="short"
+              />
+            </div>
+            <div class="grow">
+              <label :for="`${on.item.key}-note`">In a few words</label>
+              <InputText :id="`${on.item.key}-note`" v-model="draft.note" maxlength="300" />
+            </div>
+            <div class="wide results">
+              <Button
+                v-for="result in results"
+                :key="result.key"
+                type="button"
+                :severity="result.key === 'pass' ? undefined : 'secondary'"
+                :label="result.label"
+                @click="keep(on, result.key)"
+              />
+            </div>
+          </form>
+          <p v-if="on.entry" class="small soft">{{ whoSaid(on.entry) }}</p>
+          <PhotoStrip
+            :unit="unit.id"
+            :record="record"
+            :target="`inspection.${on.item.key}`"
+            :may-write="session.may('record')"
+          />
+        </div>
+      </li>
+    </ol>
+    <div class="page-part">
+      <p v-if="state.signed">
+        Signed for what stands here: {{ record.signatures['inspection']?.by }}.
+      </p>
+      <template v-else-if="maySign">
+        <p v-if="state.left.length > 0" class="soft">
+          {{ state.left.length }} items are left; what cannot be tried today is entered as not
+          tried, with the reason.
+        </p>
+        <Button
+          v-else
+          label="Sign the inspection"
+          :disabled="state.left.length > 0"
+          @click="sign"
+        />
+      </template>
+      <p v-else class="soft">Not signed as it stands.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.waits {
+  padding: 0 24px 8px;
+}
+
+.standing {
+  padding-bottom: 4px;
+}
+
+.caution {
+  padding-top: 0;
+}
+
+li {
+  border-bottom: var(--line) solid var(--hairline);
+}
+
+li.open {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1.4fr) minmax(0, 0.8fr) 90px 90px;
+  align-items: baseline;
+  gap: 2px 12px;
+  width: 100%;
+  min-height: 48px;
+  padding: 8px 24px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.head strong {
+  font-weight: 600;
+}
+
+.note {
+  grid-column: 2 / -1;
+}
+
+.body {
+  display: grid;
+  gap: 10px;
+  padding: 0 24px 16px 58px;
+}
+
+.grow {
+  flex: 1;
+  min-width: 200px;
+}
+
+.grow :deep(input) {
+  width: 100%;
+}
+
+.short {
+  width: 8rem;
+}
+
+.results {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+@media (width < 760px) {
+  .head {
+    grid-template-columns: 22px minmax(0, 1fr) auto;
+    min-height: 56px;
+    padding-inline: 16px;
+  }
+
+  .head > .small.soft {
+    display: none;
+  }
+
+  .head > .number {
+    grid-row: 2;
+    grid-column: 2;
+  }
+
+  .head > .number:empty {
+    display: none;
+  }
+
+  .head > .result {
+    grid-row: 1;
+    grid-column: 3;
+  }
+
+  .body {
+    padding-inline: 16px;
+  }
+
+  .results :deep(button) {
+    flex: 1;
+    min-height: var(--thumb);
+  }
+}
+</style>

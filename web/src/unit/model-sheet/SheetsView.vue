@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  followsSheet,
+  readModelSheetFile,
+  sheetFor,
+  type KeptSheet,
+} from '@fair-gable/core/unit/model-sheet';
+import { saying } from '../../base/api/client.ts';
+import { when } from '../../base/controls/when.ts';
+import { useDrafts } from '../../base/draft/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import { useUnits } from '../units/units.ts';
+import { changesOfSheet } from './changes.ts';
+import { sheetName, useSheets } from './sheets.ts';
+
+/** What makers say of their models: the yard's sheets, and how many units follow each. */
+const sheets = useSheets();
+const units = useUnits();
+const session = useSession();
+const router = useRouter();
+const drafts = useDrafts();
+const problem = ref('');
+const file = ref<HTMLInputElement>();
+
+onMounted(() => {
+  void sheets.load();
+  if (!units.loaded) void units.load();
+});
+
+const followers = (id: string): string => {
+  const of = units.list.filter(({ record }) => sheetFor(record, sheets.plain)?.id === id);
+  if (of.length === 0) return 'no unit of it here';
+  const following = of.filter(({ record }) => followsSheet(record)).length;
+  return `${of.length} here, ${following} ${following === 1 ? 'follows' : 'follow'} it`;
+};
+
+const series = computed(() => {
+  const bySeries = new Map<string, KeptSheet[]>();
+  for (const kept of sheets.all) {
+    const name = kept.sheet.series;
+    bySeries.set(name, [...(bySeries.get(name) ?? []), kept]);
+  }
+  return [...bySeries];
+});
+
+/** A sheet from a file becomes a draft of its own, looked at before it is kept. */
+const bringIn = async (): Promise<void> => {
+  const chosen = file.value?.files?.[0];
+  if (!chosen) return;
+  try {
+    const read = readModelSheetFile(JSON.parse(await chosen.text()));
+    if (!read.ok) {
+      problem.value = read.message;
+      return;
+    }
+    const there = sheets.all.find(({ sheet }) => sheet.id === read.sheet.id);
+    if (!there) await sheets.put(read.sheet, 0, []);
+    const address = router.resolve({ name: 'model-sheet', params: { sheet: read.sheet.id } });
+    if (there && changesOfSheet(there.sheet, read.sheet, session.system).length === 0) {
+      problem.value = `${sheetName(read.sheet)} is here already, and says the same.`;
+      return;
+    }
+    // What the file says otherwise is a draft over the sheet that is here: seen, then kept or left.
+    if (there)
+      drafts.put(`sheets.${read.sheet.id}`, {
+        value: {
+          sheet: read.sheet,
+          texts: {},
+          basedOn: there.version,
+          taken: [],
+          isFromFile: true,
+        },
+        what: `Model sheet ${sheetName(read.sheet)}, from a file`,
+        where: address.fullPath,
+        at: new Date().toISOString(),
+      });
+    await router.push(address);
+  } catch (error) {
+    problem.value =
+      error instanceof SyntaxError
+        ? `“${chosen.name}” cannot be read as JSON. Choose a file that was saved as a model sheet.`
+        : saying(error);
+  } finally {
+    if (file.value) file.value.value = '';
+  }
+};
+</script>
+
+<template>
+  <section class="sheets">
+    <header class="page-head">
+      <h1>Model sheets</h1>
+      <p class="soft">What the maker says. Units take it over and show where they are otherwise.</p>
+      <div v-if="session.may('manage')" class="actions">
+        <input
+          ref="file"
+          type="file"
+          accept=".json"
+          hidden
+          aria-label="Model sheet file"
+          @change="bringIn"
+        />
+        <Button severity="secondary" label="Bring in a sheet file" @click="file?.click()" />
+        <Button
+          label="Write a new sheet"
+          @click="router.push({ name: 'model-sheet', params: { sheet: 'new' } })"
+        />
+      </div>
+    </header>
+    <p v-if="problem || sheets.problem" class="notice wrong" role="alert">
+      {{ problem || sheets.problem }}
+    </p>
+    <p v-else-if="sheets.loaded && sheets.all.length === 0" class="notice">
+      No sheet yet. Write one from the maker’s specification sheet, or bring in a file from another
+      yard: then a new unit is filled in one tap, and only its differences are left to look at.
+    </p>
+    <section v-for="[name, kept] in series" :key="name" :aria-label="name">
+      <h2>{{ name }}</h2>
+      <ul>
+        <li v-for="{ sheet, version, by, at, offers } in kept" :key="sheet.id">
+          <RouterLink :to="{ name: 'model-sheet', params: { sheet: sheet.id } }">
+            <strong>{{ sheet.floorPlan || 'The whole series' }} · {{ sheet.year }}</strong>
+            <span>{{
+              [
+                ...sheet.packages.map((p) => p.name),
+                ...sheet.midYear.map((m) => `changed ${m.from}`),
+              ].join(' · ') || 'no packages'
+            }}</span>
+            <span class="soft">{{
+              sheet.floorPlan ? followers(sheet.id) : 'under every model of the year'
+            }}</span>
+            <span v-if="offers.length" class="offers"
+              >{{ offers.length }} found on units, to look at</span
+            >
+            <span v-else class="small soft">version {{ version }}, {{ by }}, {{ when(at) }}</span>
+          </RouterLink>
+        </li>
+      </ul>
+    </section>
+  </section>
+</template>
+
+<style scoped>
+.notice {
+  padding: 20px 24px;
+  max-width: 60ch;
+}
+
+h2 {
+  padding: 18px 24px 6px;
+  font-size: 20px;
+}
+
+li a {
+  display: grid;
+  grid-template-columns: minmax(150px, 0.6fr) minmax(0, 1.6fr) minmax(130px, 0.8fr) minmax(
+      150px,
+      0.7fr
+    );
+  gap: 4px 16px;
+  align-items: baseline;
+  padding: 12px 24px;
+  border-top: 1px solid var(--hairline);
+  text-decoration: none;
+}
+
+li a:hover {
+  background: var(--leaf);
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+strong {
+  font: 700 18px var(--slab);
+}
+
+.offers {
+  padding-left: 10px;
+  border-left: 3px solid var(--amber);
+}
+
+@media (width < 760px) {
+  h2,
+  li a {
+    padding-inline: 16px;
+  }
+
+  li a {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

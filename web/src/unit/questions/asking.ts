@@ -1,0 +1,51 @@
+import { ref } from 'vue';
+import { changesToAnswer, type AnswerValue, type Asked } from '@fair-gable/core/unit/questions';
+import type { Change, Question } from '@fair-gable/core/unit/record';
+import { saying } from '../../base/api/client.ts';
+import { useEdits } from '../record/edits.ts';
+import { useUnits } from '../units/units.ts';
+
+/** Asks, answers and drops questions; each answer goes to every unit that it is about. */
+export const useAsking = () => {
+  const edits = useEdits();
+  const units = useUnits();
+  const problem = ref('');
+
+  const guarded = async (work: () => Promise<void>): Promise<boolean> => {
+    problem.value = '';
+    try {
+      await work();
+      return true;
+    } catch (error) {
+      problem.value = saying(error);
+      return false;
+    }
+  };
+
+  const ask = (unit: string, question: Question): Promise<boolean> =>
+    guarded(() => {
+      const key = crypto.randomUUID();
+      const change: Change = { part: 'questions', key, value: question, how: 'told', basedOn: 0 };
+      return edits.change(unit, [change], 'question');
+    });
+
+  /** The unit where it was asked comes last: where a device is cut off in between, the question stays open. */
+  const answer = (asked: Asked, text: string, value?: AnswerValue): Promise<boolean> =>
+    guarded(async () => {
+      const all = changesToAnswer(asked, text, units.list, value);
+      for (const { unit, changes } of all.toSorted(
+        (a, b) => Number(a.unit === asked.unit) - Number(b.unit === asked.unit),
+      )) {
+        await edits.change(unit, changes, 'answer to a question');
+      }
+    });
+
+  const drop = ({ id, unit, entry }: Asked): Promise<boolean> =>
+    guarded(() => {
+      const basedOn = entry.version;
+      const change: Change = { part: 'questions', key: id, value: null, how: 'told', basedOn };
+      return edits.change(unit, [change], 'question taken off');
+    });
+
+  return { problem, ask, answer, drop };
+};

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { saying } from '../../base/api/client.ts';
+import { useDrafts } from '../../base/draft/index.ts';
+import { useOutbox } from '../../base/device/index.ts';
+import { useSaid } from '../../base/controls/said.ts';
+import { useEdits } from './edits.ts';
+
+/**
+ * Whether everything is saved, always true; what wants a decision, what was typed and not kept; and the last change, to be
+ * taken back.
+ */
+const edits = useEdits();
+const outbox = useOutbox();
+const drafts = useDrafts();
+const route = useRoute();
+const said = useSaid();
+const problem = ref('');
+
+const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
+const isSaved = computed(
+  () => outbox.unsent === 0 && edits.saving === 0 && !said.text && open.value === 0,
+);
+const words = computed(() => {
+  if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
+  if (edits.saving > 0) return '◌ saving';
+  if (said.text) return `● ${said.text}`;
+  return '● the rest is saved';
+});
+
+const undo = async (): Promise<void> => {
+  problem.value = '';
+  try {
+    await edits.undo();
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+
+const loadAgain = (): void => window.location.reload();
+</script>
+
+<template>
+  <p class="state" role="status">
+    <button
+      v-if="edits.lastUndo"
+      type="button"
+      :title="`Undo: ${edits.lastUndo.what}`"
+      @click="undo"
+    >
+      Undo <span class="what">{{ edits.lastUndo.what }}</span>
+    </button>
+    <span v-if="problem" class="wrong">{{ problem }}</span>
+    <RouterLink
+      v-if="outbox.halt?.why === 'sign-in'"
+      :to="{ name: 'sign-in', query: { then: route.fullPath } }"
+      class="wrong"
+      >{{ outbox.halt.text }}</RouterLink
+    >
+    <button
+      v-else-if="outbox.halt?.why === 'version'"
+      type="button"
+      class="wrong"
+      @click="loadAgain"
+    >
+      {{ outbox.halt.text }}
+    </button>
+    <span v-else-if="outbox.halt" class="wrong">{{ outbox.halt.text }}</span>
+    <RouterLink v-if="open > 0" :to="{ name: 'unsent' }" class="open"
+      >◆ {{ open }} to decide</RouterLink
+    >
+    <RouterLink
+      v-if="drafts.list.length > 0"
+      :to="{ name: 'unsent' }"
+      :aria-label="`${drafts.list.length} typed and not kept yet`"
+      >✎ {{ drafts.list.length }}<span class="what"> typed, not kept</span></RouterLink
+    >
+    <RouterLink
+      v-if="outbox.unsent > 0 && edits.saving === 0"
+      :to="{ name: 'unsent' }"
+      class="words"
+      >{{ words }}</RouterLink
+    >
+    <span v-else class="words"
+      ><template v-if="isSaved">● <span class="what">everything </span>saved</template
+      ><template v-else>{{ words }}</template></span
+    >
+  </p>
+</template>
+
+<style scoped>
+.state {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+  font-size: 15px;
+  color: var(--soft);
+}
+
+.open {
+  color: var(--brick);
+  font-weight: 600;
+}
+
+button {
+  min-height: 32px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+@media (width < 760px) {
+  .what {
+    display: none;
+  }
+
+  /* One line beside the mark and the buttons; only what is wrong may take more. */
+  .state {
+    flex: 1;
+    min-width: 0;
+    gap: 2px 8px;
+    justify-content: end;
+  }
+
+  .state:not(:has(.wrong)) {
+    flex-wrap: nowrap;
+  }
+
+  .state > * {
+    flex: none;
+  }
+
+  .state > .words {
+    flex: 0 1 auto;
+    min-width: 0;
+  }
+
+  span.words {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  button,
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    padding: 0 4px;
+  }
+}
+</style>

@@ -1,0 +1,332 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { counted, inText } from '@fair-gable/core/base/words';
+import {
+  knownBy,
+  specEntry,
+  type HowKnown as How,
+  type Spec,
+  type SpecKey,
+} from '@fair-gable/core/unit/catalog';
+import type { Objection, Way } from '@fair-gable/core/unit/checks';
+import { emptyRecord, type Change } from '@fair-gable/core/unit/record';
+import { saying } from '../../base/api/client.ts';
+import SelectField from '../../base/controls/SelectField.vue';
+import { useDraft } from '../../base/draft/index.ts';
+import HowKnown from '../../base/evidence/HowKnown.vue';
+import OutlineStrip from '../outline/OutlineStrip.vue';
+import { useSession } from '../../base/session/session.ts';
+import { drafted, objectionsTo } from '../units/units.ts';
+import { useEdits } from './edits.ts';
+import MarginNote from './MarginNote.vue';
+import SpecInput from './SpecInput.vue';
+import { asTyped, readTyped } from './typing.ts';
+
+/** A new unit from nothing, by typing what its labels say. */
+const edits = useEdits();
+const session = useSession();
+const router = useRouter();
+const newId = crypto.randomUUID();
+
+interface Group {
+  readonly title: string;
+  readonly keys: readonly SpecKey[];
+  /** How such things are mostly known when a unit comes in. */
+  readonly how: How;
+}
+const groups: readonly Group[] = [
+  {
+    title: 'What it is called',
+    keys: ['stockNumber', 'series', 'floorPlan', 'modelYear', 'condition'],
+    how: 'read',
+  },
+  {
+    title: 'VIN and weight labels',
+    keys: ['vin', 'gvwr', 'uvw', 'ccc', 'hitchWeight', 'axleRating'],
+    how: 'read',
+  },
+  {
+    title: 'Tire label',
+    keys: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
+    how: 'read',
+  },
+  { title: 'The tires on it', keys: ['tyreSize', 'loadRange'], how: 'read' },
+  { title: 'Size', keys: ['overallLength', 'boxLength', 'width', 'heightWithAc'], how: 'measured' },
+  {
+    title: 'Tanks, propane, power',
+    keys: ['freshTank', 'grayTank', 'blackTank', 'lpCylinders', 'shoreAmps'],
+    how: 'read',
+  },
+];
+const keys = groups.flatMap((group) => group.keys);
+
+const { draft, isTyped, clear, keepWith } = useDraft({
+  place: () => 'take-in',
+  what: () => 'A unit being taken in',
+  fresh: () => ({
+    // One id for all tries, also after the page was closed: sent twice, the unit is made once.
+    id: newId,
+    typed: Object.fromEntries(keys.map((key) => [key, ''])) as Record<string, string>,
+    hows: Object.fromEntries(groups.map(({ title, how }) => [title, how])) as Record<string, How>,
+    /** Fields that are known otherwise than the rest of their group. */
+    own: {} as Partial<Record<string, How>>,
+  }),
+  typed: ({ typed }) => typed,
+});
+const problem = ref('');
+const busy = ref(false);
+/** Groups whose fields say one by one how they are known. */
+const oneByOne = ref<readonly string[]>([]);
+const toggleOneByOne = (title: string): void => {
+  oneByOne.value = oneByOne.value.includes(title)
+    ? oneByOne.value.filter((one) => one !== title)
+    : [...oneByOne.value, title];
+};
+
+const howOfKey = (key: SpecKey): How => {
+  const group = groups.find((one) => one.keys.includes(key));
+  return draft.value.own[key] ?? draft.value.hows[group?.title ?? ''] ?? 'read';
+};
+const setHow = (title: string, how: How): void => {
+  draft.value.hows[title] = how;
+};
+const howChoices = knownBy.map(({ key, label }) => ({ key, label }));
+
+const readings = computed(() =>
+  keys.map((key) => {
+    const spec: Spec = specEntry(key);
+    return { key, reading: readTyped(spec, draft.value.typed[key] ?? '', session.system) };
+  }),
+);
+
+const changes = computed<readonly Change[]>(() =>
+  readings.value.flatMap(({ key, reading }) =>
+    reading.value
+      ? [{ part: 'specs', key, value: reading.value, how: howOfKey(key), basedOn: 0 } as const]
+      : [],
+  ),
+);
+const unreadable = computed(() => readings.value.filter(({ reading }) => reading.problem));
+const record = computed(() => drafted(emptyRecord, changes.value, 'you'));
+
+/** What can be mended on this page; the rest is said on the record. */
+const objections = computed(() =>
+  objectionsTo(record.value, session.system).filter((o) => waysHere(o).length > 0),
+);
+
+/** A suggested value goes back into its field as it would be typed. */
+const enter = (changed: readonly Change[]): void => {
+  for (const { key, part } of changed) {
+    if (part !== 'specs') continue;
+    const entry = drafted(record.value, changed, 'you').specs[key as SpecKey];
+    draft.value.typed[key] = asTyped(specEntry(key as SpecKey), entry, session.system);
+  }
+};
+
+/** Ways that can be gone on this page: a reason is stated on the record, and only fields that stand here are gone to. */
+const waysHere = ({ ways }: Objection): readonly Way[] =>
+  ways.filter(
+    (way) => way.kind === 'enter' || (way.kind === 'go' && String(way.field) in draft.value.typed),
+  );
+
+const focusOn = (key: string): void =>
+  document.querySelector<HTMLInputElement>(`[data-take="${key}"] input`)?.focus();
+
+const emptyAll = (): void => {
+  if (window.confirm('Empty all fields? What is typed here is nowhere else.')) clear();
+};
+
+const take = async (): Promise<void> => {
+  busy.value = true;
+  problem.value = '';
+  const { id } = draft.value;
+  const isTaken = await keepWith(async () => {
+    try {
+      await edits.create(id, changes.value, 'a unit taken in');
+      return true;
+    } catch (error) {
+      problem.value = saying(error);
+      return false;
+    }
+  });
+  busy.value = false;
+  if (isTaken) await router.push({ name: 'record', params: { id, station: 'labels' } });
+};
+</script>
+
+<template>
+  <form class="take-in" @submit.prevent="take">
+    <header class="page-head">
+      <h1>Take in a unit</h1>
+      <p class="soft">
+        Type what its labels say. Leave out what is not there: not known is better than guessed.
+      </p>
+    </header>
+    <div class="fields">
+      <fieldset v-for="group in groups" :key="group.title">
+        <legend>{{ group.title }}</legend>
+        <div v-for="key in group.keys" :key="key" :data-take="key">
+          <SpecInput
+            v-model="draft.typed[key] as string"
+            :spec="specEntry(key)"
+            :system="session.system"
+          />
+          <SelectField
+            v-if="oneByOne.includes(group.title)"
+            v-model="draft.own[key]"
+            :label="`How ${inText(specEntry(key).label)} is known`"
+            :choices="howChoices"
+            :placeholder="`as the others: ${draft.hows[group.title]}`"
+            clearable
+            class="own"
+          />
+        </div>
+        <div class="hows">
+          <HowKnown
+            :model-value="draft.hows[group.title] ?? 'read'"
+            :name="`take-in-${group.title}`"
+            @update:model-value="(how) => setHow(group.title, how)"
+          />
+          <button
+            type="button"
+            class="each small"
+            :aria-expanded="oneByOne.includes(group.title)"
+            @click="toggleOneByOne(group.title)"
+          >
+            {{ oneByOne.includes(group.title) ? 'All the same' : 'One of them is known otherwise' }}
+          </button>
+        </div>
+      </fieldset>
+    </div>
+    <aside>
+      <OutlineStrip :record="record" :system="session.system" label="The unit as typed so far" />
+      <p class="small soft">Dashed is not measured. Places are added at the stations.</p>
+      <MarginNote
+        v-for="objection in objections"
+        :key="objection.id"
+        :objection="{ ...objection, ways: waysHere(objection) }"
+        may-write
+        problem=""
+        @enter="(_, way) => enter(way.changes)"
+        @go="(way) => focusOn(way.field)"
+      />
+      <p v-if="unreadable.length" class="wrong" role="alert">
+        {{
+          unreadable.length === 1
+            ? 'One field cannot be read yet'
+            : `${unreadable.length} fields cannot be read yet`
+        }}; it stands beside the field.
+      </p>
+      <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+      <Button
+        type="submit"
+        :label="`Take it in with ${counted(changes.length, 'value')}`"
+        :disabled="changes.length === 0 || unreadable.length > 0"
+        :loading="busy"
+      />
+      <Button
+        v-if="isTyped"
+        type="button"
+        severity="secondary"
+        label="Empty all fields"
+        @click="emptyAll"
+      />
+    </aside>
+  </form>
+</template>
+
+<style scoped>
+.take-in {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 360px;
+}
+
+header {
+  grid-column: 1 / -1;
+}
+
+.fields {
+  border-right: 1px solid var(--hairline);
+  padding: 8px 24px 40px;
+}
+
+fieldset {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 12px 18px;
+  align-items: start;
+  width: 100%;
+  margin: 0;
+  padding: 10px 0 18px;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.hows {
+  display: grid;
+  grid-column: 1 / -1;
+  justify-items: start;
+  gap: 4px;
+}
+
+.hows :deep(.how) {
+  width: 100%;
+}
+
+.each {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+legend {
+  float: left;
+  width: 100%;
+  grid-column: 1 / -1;
+  padding: 0;
+  font: 700 18px var(--slab);
+}
+
+aside {
+  position: sticky;
+  top: 0;
+  display: flex;
+  flex-direction: column;
+  align-self: start;
+  gap: 16px;
+  min-height: 80vh;
+  padding: 18px 24px;
+}
+
+@media (width < 1000px) {
+  .take-in {
+    grid-template-columns: 1fr;
+  }
+
+  header,
+  .fields,
+  aside {
+    padding-inline: 16px;
+  }
+
+  .fields {
+    border: 0;
+  }
+
+  aside {
+    position: static;
+    min-height: 0;
+  }
+
+  aside :deep(.p-button) {
+    min-height: 52px;
+  }
+}
+</style>

@@ -1,0 +1,76 @@
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import type { Feature, HowKnown, Spec } from '@fair-gable/core/unit/catalog';
+import { howOf, type Place, type UnitRecord } from '@fair-gable/core/unit/record';
+import { useDraft, type Drafting } from '../../base/draft/index.ts';
+import { asTyped } from './typing.ts';
+
+interface Of {
+  readonly unit: string;
+  readonly record: UnitRecord;
+  readonly system: System;
+}
+
+/** A spec as it is typed, at the desk or on the lot: the same draft in both. */
+export interface SpecDraft {
+  text: string;
+  how: HowKnown;
+  /** The version that was on the screen when the typing began: what others do meanwhile is not overwritten. */
+  basedOn: number;
+}
+
+/** @param of is called anew whenever something in it changes */
+export const useSpecDraft = (
+  of: () => Of & { readonly spec: Spec; readonly usualHow: HowKnown },
+): Drafting<SpecDraft> =>
+  useDraft({
+    place: () => `${of().unit}.specs.${of().spec.key}`,
+    what: () => of().spec.label,
+    fresh: () => {
+      const { record, spec, system, usualHow } = of();
+      const entry = record.specs[spec.key];
+      const before = howOf(record, spec.key);
+      return {
+        text: asTyped(spec, entry, system),
+        // What only the sheet says is looked at now: it will be read, measured or seen.
+        how: before && before !== 'sheet' ? before : usualHow,
+        basedOn: entry?.version ?? 0,
+      };
+    },
+    typed: ({ text, how }) => [text, how],
+  });
+
+/** A place as it is typed, or tapped on the outline. */
+export interface PlaceDraft {
+  back: string;
+  length: string;
+  depth: string;
+  side: Place['side'];
+  how: HowKnown;
+  basedOn: number;
+  /** Inches back from the coupler, where it was only tapped. */
+  tapped?: number | undefined;
+}
+
+/** @param of is called anew whenever something in it changes */
+export const usePlaceDraft = (
+  of: () => Of & { readonly entry: Spec | Feature },
+): Drafting<PlaceDraft> =>
+  useDraft({
+    place: () => `${of().unit}.places.${of().entry.key}`,
+    what: () => `${of().entry.label}, its place`,
+    fresh: () => {
+      const { record, entry, system } = of();
+      const known = record.places[entry.key];
+      const shown = (inches: number | undefined): string =>
+        inches === undefined ? '' : formatQuantity(inches, 'feet', system);
+      return {
+        back: shown(known?.value.back),
+        length: shown(known?.value.length),
+        depth: shown(known?.value.depth),
+        side: known?.value.side ?? entry.located?.side ?? 'door',
+        how: known?.how ?? 'measured',
+        basedOn: known?.version ?? 0,
+      };
+    },
+    typed: ({ basedOn: _, ...rest }) => rest,
+  });

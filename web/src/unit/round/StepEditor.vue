@@ -1,0 +1,408 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext';
+import { computed, onMounted, ref } from 'vue';
+import { sentence } from '@fair-gable/core/base/problems';
+import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import {
+  featureStates,
+  isSpecKey,
+  knownBy,
+  type FeatureKey,
+  type FeatureState,
+  type HowKnown,
+  type Spec,
+} from '@fair-gable/core/unit/catalog';
+import {
+  adviceFor,
+  formatSpec,
+  doubtOfDistance,
+  typedDistance,
+  type Change,
+  type Place,
+  type UnitRecord,
+} from '@fair-gable/core/unit/record';
+import { keypadFor, type Step } from '@fair-gable/core/unit/round';
+import { vTakesFocus } from '../../base/controls/takes-focus.ts';
+import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
+import { readTyped, type Typed } from '../record/typing.ts';
+import PhotoStrip from '../photo/PhotoStrip.vue';
+import TakePhoto from '../photo/TakePhoto.vue';
+import KeyPad from './KeyPad.vue';
+import PlaceTap from './PlaceTap.vue';
+
+/** One step of a round under the thumb: a state in one tap, a number on the keypad, a place on the outline. */
+const props = defineProps<{
+  unit: string;
+  record: UnitRecord;
+  system: System;
+  step: Step;
+  /** How the last number was known. */
+  usualHow: HowKnown;
+  /** Keeps it; false where that was refused. */
+  keep: (changes: readonly Change[], how: HowKnown) => Promise<boolean>;
+}>();
+const emit = defineEmits<{ skip: [] }>();
+
+const entry = computed(() => props.step.entry);
+const isPlace = props.step.part === 'places';
+const caution = computed(() =>
+  isPlace ? undefined : adviceFor(props.record, entry.value.caution),
+);
+const spec = computed(() => (props.step.part === 'specs' ? (entry.value as Spec) : undefined));
+const distance = {
+  kind: 'quantity',
+  display: 'feet',
+  plausible: { from: 0, to: 60, unit: 'ft' },
+} as const;
+const pad = computed(() => {
+  const kind = isPlace ? distance : spec.value?.value;
+  return kind && keypadFor(kind, props.system);
+});
+
+const hows = knownBy.filter(({ key }) => ['read', 'measured', 'seen', 'guessed'].includes(key));
+const place = isPlace ? usePlaceDraft(() => ({ ...props, entry: entry.value })) : undefined;
+const figure =
+  props.step.part === 'specs'
+    ? useSpecDraft(() => ({ ...props, spec: entry.value as Spec }))
+    : undefined;
+const drafting = place ?? figure;
+const draft = computed(() => (place ?? figure)?.draft.value);
+
+const typed = computed({
+  get: () => place?.draft.value.back ?? figure?.draft.value.text ?? '',
+  set: (text) => {
+    if (place) place.draft.value.back = text;
+    if (figure) figure.draft.value.text = text;
+    // What was tapped or guessed before and is typed now was measured, unless somebody says otherwise.
+    if (place?.draft.value.how === 'guessed') place.draft.value.how = 'measured';
+  },
+});
+const how = computed({
+  get: () => draft.value?.how ?? props.usualHow,
+  set: (to) => {
+    if (draft.value) draft.value.how = to;
+  },
+});
+const tapped = computed(() => place?.draft.value.tapped);
+/** The first key in a field that opens with what is known begins anew. */
+const isTyped = computed(() => drafting?.isTyped.value ?? false);
+const showAll = ref(false);
+
+const offered = computed(() => {
+  const { key } = entry.value;
+  if (!isSpecKey(key) || props.step.part !== 'specs') return undefined;
+  const known = props.record.specs[key];
+  return known && formatSpec(key, known.value, props.system, known.how);
+});
+
+const readDistance = (text: string): Typed & { readonly inches?: number } => {
+  const read = typedDistance(text, props.system);
+  const label = `${entry.value.label}, its place`;
+  if (!read.ok) return { value: undefined, echo: '', problem: sentence(label, read.problem) };
+  const echo = (['us', 'metric'] as const).map((s) => formatQuantity(read.value, 'feet', s));
+  return { value: undefined, inches: read.value, echo: echo.join(' = '), problem: '' };
+};
+const reading = computed((): (Typed & { readonly inches?: number }) | undefined => {
+  if (spec.value) return readTyped(spec.value, typed.value, props.system);
+  return typed.value.trim() === '' ? undefined : readDistance(typed.value);
+});
+const back = computed(() => reading.value?.inches ?? tapped.value);
+/** Said on the spot; it may be kept all the same. */
+const doubt = computed(() =>
+  isPlace && back.value !== undefined
+    ? doubtOfDistance(props.record, back.value, props.system)
+    : undefined,
+);
+
+const version = computed(() => {
+  const { key } = entry.value;
+  const entries = props.record[props.step.part] as Partial<Record<string, { version: number }>>;
+  return draft.value?.basedOn ?? entries[key]?.version ?? 0;
+});
+
+const change = (value: unknown, known: HowKnown): readonly Change[] => [
+  {
+    part: props.step.part,
+    key: entry.value.key,
+    value,
+    how: known,
+    basedOn: version.value,
+  } as Change,
+];
+
+const isReady = computed(() =>
+  isPlace
+    ? back.value !== undefined && !reading.value?.problem
+    : reading.value?.value !== undefined,
+);
+
+const keepChange = (changes: readonly Change[], known: HowKnown): void => {
+  const work = () => props.keep(changes, known);
+  void (drafting ? drafting.keepWith(work) : work());
+};
+
+const keepTyped = (): void => {
+  if (!isReady.value) return;
+  if (!place) return keepChange(change(reading.value?.value, how.value), how.value);
+  const had = props.record.places[entry.value.key as FeatureKey]?.value ?? {};
+  // What was only tapped is no measurement.
+  const known = reading.value?.inches === undefined ? 'guessed' : how.value;
+  const { side } = place.draft.value;
+  keepChange(change({ ...had, back: back.value, side }, known), how.value);
+};
+
+const choose = (state: FeatureState): void => keepChange(change({ state }, 'seen'), props.usualHow);
+const confirm = (): void => {
+  const { key } = entry.value;
+  const part = props.record[props.step.part] as Partial<Record<string, { value: unknown }>>;
+  // Who takes the sheet's word has neither read nor measured it.
+  keepChange(change(part[key]?.value, 'sheet'), props.usualHow);
+};
+
+const states = computed(() =>
+  showAll.value
+    ? featureStates
+    : featureStates.filter(({ key }) => key === 'standard' || key === 'none'),
+);
+const words: Partial<Record<FeatureState, string>> = { standard: 'It is there', none: 'Not there' };
+/** Long things are measured to their forward edge, small ones to their middle. */
+const edged = new Set(['slide', 'awning', 'door']);
+const placeHint = computed(
+  () =>
+    `Tape along the skirt to its ${edged.has(entry.value.located?.shape ?? '') ? 'forward edge' : 'middle'}; tap for the side.`,
+);
+const hint = computed(() => {
+  if (props.step.part === 'places') return placeHint.value;
+  return props.step.state === 'offered'
+    ? `The sheet says so. ${entry.value.check}`
+    : entry.value.check;
+});
+const choices = computed(() =>
+  spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
+);
+
+const tap = (at: Pick<Place, 'side' | 'back'>): void => {
+  if (place) Object.assign(place.draft.value, { side: at.side, tapped: at.back, back: '' });
+};
+
+const root = ref<HTMLElement>();
+onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
+</script>
+
+<template>
+  <div ref="root" class="editor">
+    <h3 v-takes-focus>{{ entry.label }}<template v-if="isPlace">, from the coupler</template></h3>
+    <p class="small soft">{{ hint }}</p>
+    <p v-if="caution" class="small caution">{{ caution }}</p>
+
+    <div v-if="step.part === 'features'" class="states">
+      <button
+        v-for="state in states"
+        :key="state.key"
+        type="button"
+        :class="{ offered: record.features[entry.key as FeatureKey]?.value.state === state.key }"
+        @click="choose(state.key)"
+      >
+        {{ showAll ? state.label : words[state.key] }}
+      </button>
+      <button v-if="!showAll" type="button" @click="showAll = true">other…</button>
+    </div>
+
+    <template v-else-if="choices.length">
+      <div class="states wrap">
+        <button
+          v-for="choice in choices"
+          :key="choice.key"
+          type="button"
+          @click="keepChange(change({ kind: 'choice', choice: choice.key }, 'seen'), usualHow)"
+        >
+          {{ choice.label }}
+        </button>
+      </div>
+    </template>
+
+    <template v-else>
+      <PlaceTap
+        v-if="isPlace"
+        :record="record"
+        :system="system"
+        :label="entry.label"
+        :side="place?.draft.value.side"
+        :back="back"
+        @tap="tap"
+      />
+      <p class="figure">
+        <!-- Where there is a keypad the phone’s own keyboard stays away; a real one still types. -->
+        <InputText
+          v-model="typed"
+          :inputmode="pad ? 'none' : 'text'"
+          :placeholder="isPlace ? 'how far back' : ''"
+          :aria-label="isPlace ? `${entry.label}, its place` : entry.label"
+          autocomplete="off"
+          :spellcheck="false"
+          @keydown.enter.prevent="keepTyped"
+        />
+        <span v-if="reading?.echo" class="small soft">{{ reading.echo }}</span>
+        <span v-else-if="tapped !== undefined" class="small guess"
+          >about {{ formatQuantity(tapped, 'feet', system) }}</span
+        >
+      </p>
+      <p v-if="reading?.problem && typed.length > 1" class="small wrong" role="alert">
+        {{ reading.problem }}
+      </p>
+      <p v-else-if="doubt" class="small amber" role="status">{{ doubt }}</p>
+      <div class="hows" role="radiogroup" aria-label="How is it known?">
+        <button
+          v-for="row in hows"
+          :key="row.key"
+          type="button"
+          role="radio"
+          :aria-checked="how === row.key"
+          @click="how = row.key"
+        >
+          {{ row.label }}
+        </button>
+      </div>
+    </template>
+
+    <div class="more">
+      <button v-if="step.state === 'offered'" type="button" class="confirm" @click="confirm">
+        {{ offered ? `It is ${offered}, as the sheet says` : 'As the sheet says' }}
+      </button>
+      <button type="button" @click="emit('skip')">Later</button>
+      <TakePhoto v-if="!pad" :unit="unit" :of="[step.id]" />
+    </div>
+    <PhotoStrip
+      v-if="Object.values(record.photos).some((p) => p?.value.of.includes(step.id))"
+      :unit="unit"
+      :record="record"
+      :target="step.id"
+      :may-write="false"
+    />
+
+    <Teleport v-if="pad && choices.length === 0" defer to="#round-pad">
+      <KeyPad
+        v-model="typed"
+        :pad="pad"
+        :anew="!isTyped"
+        next="Next"
+        :ready="isReady"
+        @next="keepTyped"
+      >
+        <TakePhoto :unit="unit" :of="[step.id]" label="Photo" small />
+      </KeyPad>
+    </Teleport>
+    <button
+      v-else-if="step.part === 'specs' && choices.length === 0"
+      type="button"
+      class="keep"
+      :disabled="!isReady"
+      @click="keepTyped"
+    >
+      Next
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+  scroll-margin: 190px 0 280px;
+  padding: 12px 16px;
+  background: var(--tint);
+  border-left: 4px solid var(--ink);
+}
+
+h3 {
+  font-size: 20px;
+}
+
+.caution {
+  color: var(--brick);
+}
+
+.states,
+.hows {
+  display: grid;
+  grid-template-columns: 1.2fr 1.2fr 1fr;
+  gap: 8px;
+}
+
+.states.wrap {
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+}
+
+.hows {
+  grid-template-columns: repeat(4, 1fr);
+}
+
+button {
+  min-height: var(--thumb);
+  padding: 4px 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--leaf);
+  font-size: 16px;
+  cursor: pointer;
+  touch-action: manipulation;
+}
+
+button.offered {
+  border-style: dashed;
+  border-width: 2px;
+}
+
+button[aria-checked='true'] {
+  border: 2px solid var(--ink);
+  font-weight: 700;
+}
+
+.confirm {
+  flex: 1 1 100%;
+  border-color: var(--spruce);
+  color: var(--spruce);
+  font-weight: 600;
+}
+
+.keep {
+  min-height: 52px;
+  border-color: var(--ink);
+  background: var(--ink);
+  color: var(--paper);
+  font: 700 19px var(--slab);
+}
+
+.keep:disabled {
+  opacity: 0.45;
+}
+
+.figure {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  min-height: 44px;
+  border-bottom: 2px solid var(--ink);
+}
+
+.figure :deep(.p-inputtext) {
+  flex: 1;
+  min-width: 0;
+  padding: 2px 0;
+  border: 0;
+  background: none;
+  font-size: 30px;
+  font-weight: 700;
+}
+
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.more > button {
+  flex: 1;
+}
+</style>

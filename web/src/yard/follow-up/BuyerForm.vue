@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { ref } from 'vue';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { buyerSchema, type Buyer } from '@fair-gable/core/yard/follow-up';
+import { useDraft } from '../../base/draft/index.ts';
+import { useSaving } from '../../base/controls/saved.ts';
+import FormNews from '../../base/controls/FormNews.vue';
+import type { KeptBuyer } from './buyers.ts';
+
+/** For whom a walk was given: only what a follow-up needs. */
+const props = defineProps<{
+  kept: KeptBuyer | undefined;
+  /** Keeps it; throws what is wrong with it. */
+  name: (buyer: Buyer) => Promise<void>;
+  /** Of whose draft. */
+  place: string;
+}>();
+const { draft, isTyped, keepWith } = useDraft({
+  place: () => props.place,
+  what: () => 'For whom a walk was given',
+  fresh: () => {
+    const { name = '', email = '', phone = '' } = props.kept?.buyer ?? {};
+    return { name, email, phone };
+  },
+});
+const isOpen = ref(isTyped.value);
+const { busy, done, problem, save } = useSaving();
+
+const keep = async (): Promise<void> => {
+  const read = buyerSchema.safeParse({
+    id: props.kept?.buyer.id ?? crypto.randomUUID(),
+    name: draft.value.name,
+    ...(draft.value.email.trim() ? { email: draft.value.email.trim() } : {}),
+    ...(draft.value.phone.trim() ? { phone: draft.value.phone.trim() } : {}),
+  });
+  if (!read.success) {
+    problem.value = read.error.issues[0]?.message ?? '';
+    return;
+  }
+  if (await keepWith(() => save(() => props.name(read.data), 'Kept.'))) isOpen.value = false;
+};
+</script>
+
+<template>
+  <section aria-labelledby="buyer-title">
+    <h3 id="buyer-title">For whom</h3>
+    <p v-if="kept && !isOpen" class="who">
+      <span>
+        <strong>{{ kept.buyer.name }}</strong>
+        {{ [kept.buyer.email, kept.buyer.phone].filter(Boolean).join(', ') }}
+        <small class="soft">kept until {{ formatDate(kept.keepUntil) }}, then forgotten</small>
+      </span>
+      <Button severity="secondary" size="small" label="Change" @click="isOpen = true" />
+    </p>
+    <form v-else class="fields" @submit.prevent="keep">
+      <div>
+        <label for="buyer-name">Name</label>
+        <InputText id="buyer-name" v-model="draft.name" maxlength="80" autocomplete="off" />
+      </div>
+      <div>
+        <label for="buyer-email">E-mail</label>
+        <InputText
+          id="buyer-email"
+          v-model="draft.email"
+          maxlength="200"
+          inputmode="email"
+          autocomplete="off"
+        />
+      </div>
+      <div>
+        <label for="buyer-phone">Or phone</label>
+        <InputText
+          id="buyer-phone"
+          v-model="draft.phone"
+          maxlength="30"
+          inputmode="tel"
+          autocomplete="off"
+        />
+      </div>
+      <Button type="submit" severity="secondary" label="Keep it" :loading="busy" />
+    </form>
+    <FormNews :done="done" :problem="problem" />
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  padding: 22px 0 4px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 16px;
+}
+
+.who {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 0;
+}
+
+.who small {
+  display: block;
+}
+
+form {
+  padding-top: 8px;
+}
+</style>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { saying } from '../../base/api/client.ts';
+import { useOutbox } from '../../base/device/index.ts';
+import { useSession } from '../../base/session/session.ts';
+
+/** Signs out, after a warning where something is not sent yet. */
+const router = useRouter();
+const session = useSession();
+const outbox = useOutbox();
+const problem = ref('');
+
+const signOut = async (): Promise<void> => {
+  const entries = outbox.unsent === 1 ? '1 entry is' : `${outbox.unsent} entries are`;
+  const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
+  if (outbox.unsent > 0 && !window.confirm(warning)) return;
+  try {
+    await session.signOut();
+    window.location.assign(router.resolve({ name: 'sign-in' }).href);
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+</script>
+
+<template>
+  <span>
+    <button type="button" class="plain" @click="signOut">Sign out</button>
+    <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
+  </span>
+</template>
+
+<style scoped>
+button {
+  min-height: 36px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+</style>

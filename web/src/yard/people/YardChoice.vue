@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, saying } from '../../base/api/client.ts';
+import { useSession } from '../../base/session/session.ts';
+import { useUnits } from '../../unit/units/units.ts';
+
+/** Which of one's yards one is at; not there for whoever has only one. */
+const session = useSession();
+const units = useUnits();
+const router = useRouter();
+const problem = ref('');
+const yards = computed(() => session.session?.yards ?? []);
+
+const go = async (yard: string): Promise<void> => {
+  try {
+    await ask('PUT', '/api/session/yard', { yard });
+    await session.reload();
+    await units.load();
+    await router.push({ name: 'yard' });
+  } catch (error) {
+    problem.value = saying(error);
+  }
+};
+</script>
+
+<template>
+  <Select
+    v-if="yards.length > 1"
+    :model-value="session.session?.yard.id"
+    :options="[...yards]"
+    option-label="name"
+    option-value="id"
+    size="small"
+    aria-label="Yard"
+    @update:model-value="go"
+  />
+  <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
+</template>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { onMounted, ref } from 'vue';
+import { roles, roleWords, type Role, type YardPerson } from '@fair-gable/core/yard/people';
+import SelectField from '../../base/controls/SelectField.vue';
+import { ask } from '../../base/api/client.ts';
+import { when } from '../../base/controls/when.ts';
+import { useDraft } from '../../base/draft/index.ts';
+import FormNews from '../../base/controls/FormNews.vue';
+import { useSaving } from '../../base/controls/saved.ts';
+import { useSession } from '../../base/session/session.ts';
+
+/** The people of the yard: taken on, given a role, helped back in, taken off. */
+interface Link {
+  readonly token: string;
+  readonly until: string;
+}
+
+const emit = defineEmits<{ changed: [] }>();
+const session = useSession();
+const people = ref<readonly YardPerson[]>([]);
+const link = ref<{ readonly name: string; readonly address: string; readonly until: string }>();
+const { draft: given, keepWith } = useDraft({
+  place: () => 'settings.people.new',
+  what: () => 'Somebody to invite',
+  fresh: () => ({ name: '', email: '', role: 'specialist' as Role }),
+});
+const list = useSaving();
+const adding = useSaving();
+const choices = roles.map((role) => ({ key: role, label: role }));
+
+const read = async (): Promise<void> => {
+  people.value = (await ask<{ people: YardPerson[] }>('GET', '/api/people')).people;
+  emit('changed');
+};
+onMounted(() => list.save(read, ''));
+
+const show = (name: string, { token, until }: Link): void => {
+  link.value = { name, address: `${window.location.origin}/password#${token}`, until };
+};
+
+const add = (): Promise<boolean> =>
+  keepWith(() =>
+    adding.save(async () => {
+      link.value = undefined;
+      const { link: made } = await ask<{ link: Link }>('POST', '/api/people', { ...given.value });
+      show(given.value.name, made);
+      await read();
+    }, 'Invited. It counts once they have opened the link.'),
+  );
+
+const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
+  list.save(async () => {
+    await ask('PUT', `/api/people/${person.id}`, { role }).finally(read);
+    if (person.id === session.session?.person.id) await session.reload();
+  }, `${person.name} is ${role} now.`);
+
+const makeLink = (person: YardPerson): Promise<boolean> =>
+  list.save(async () => {
+    show(person.name, await ask<Link>('POST', `/api/people/${person.id}/link`));
+    emit('changed');
+  }, '');
+
+const remove = async (person: YardPerson): Promise<void> => {
+  const question = person.ready
+    ? `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`
+    : `Take back the invitation of ${person.name}? Its link stops working.`;
+  if (!window.confirm(question)) return;
+  await list.save(
+    async () => {
+      await ask('DELETE', `/api/people/${person.id}`);
+      await read();
+    },
+    person.ready ? `${person.name} is off this yard.` : 'Taken back.',
+  );
+};
+</script>
+
+<template>
+  <section aria-labelledby="people-title">
+    <h2 id="people-title">People of this yard</h2>
+    <ul>
+      <li v-for="person in people" :key="person.id" :data-person="person.name">
+        <div class="who">
+          <strong>{{ person.name }}</strong>
+          <span class="small soft"
+            >{{ person.email
+            }}<template v-if="!person.ready"> · invited, has not accepted yet</template></span
+          >
+        </div>
+        <Select
+          :model-value="person.role"
+          :options="choices"
+          option-label="label"
+          option-value="key"
+          :aria-label="`Role of ${person.name}`"
+          @update:model-value="(role: Role) => setRole(person, role)"
+        />
+        <div class="deeds">
+          <button type="button" class="plain" @click="makeLink(person)">
+            {{ person.ready ? 'Password link' : 'New link' }}
+            <span class="visually-hidden">for {{ person.name }}</span>
+          </button>
+          <button
+            v-if="person.id !== session.session?.person.id"
+            type="button"
+            class="plain"
+            @click="remove(person)"
+          >
+            Take off <span class="visually-hidden">{{ person.name }}</span>
+          </button>
+        </div>
+      </li>
+    </ul>
+    <FormNews :done="list.done.value" :problem="list.problem.value" />
+    <div v-if="link" class="link" role="status">
+      <p>
+        Hand this to <strong>{{ link.name }}</strong>, and to nobody else; it works once, until
+        {{ when(link.until) }}.
+      </p>
+      <code>{{ link.address }}</code>
+    </div>
+    <form @submit.prevent="add">
+      <h3>Invite somebody</h3>
+      <div class="field">
+        <label for="new-name">Their name</label>
+        <InputText id="new-name" v-model="given.name" autocomplete="off" maxlength="80" required />
+      </div>
+      <div class="field">
+        <label for="new-email">Their e-mail</label>
+        <InputText
+          id="new-email"
+          v-model="given.email"
+          type="email"
+          autocomplete="off"
+          :invalid="adding.field.value === 'email'"
+          required
+        />
+      </div>
+      <SelectField v-model="given.role" class="field" label="Role" :choices="choices">
+        <span class="small soft">A {{ given.role }} {{ roleWords[given.role] }}.</span>
+      </SelectField>
+      <div>
+        <Button type="submit" severity="secondary" label="Invite" :loading="adding.busy.value" />
+      </div>
+      <FormNews :done="adding.done.value" :problem="adding.problem.value" />
+    </form>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px;
+  align-items: center;
+  gap: 2px 12px;
+  padding: 8px 0;
+  border-top: 1px solid var(--hairline);
+}
+
+.who {
+  display: grid;
+}
+
+.deeds {
+  display: flex;
+  grid-column: 1 / -1;
+  gap: 18px;
+  font-size: 15px;
+}
+
+.link {
+  display: grid;
+  gap: 6px;
+  padding: 2px 0 2px 14px;
+  border-left: 3px solid var(--spruce);
+}
+
+code {
+  overflow-wrap: anywhere;
+  font-size: 15px;
+  user-select: all;
+}
+
+h3 {
+  font-size: 17px;
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { onMounted, ref } from 'vue';
+import { formatDate } from '@fair-gable/core/base/dates';
+import { keepDays } from '@fair-gable/core/yard/follow-up';
+import NumberField from '../../base/controls/NumberField.vue';
+import { ask } from '../../base/api/client.ts';
+import { useBuyers, type KeptBuyer } from '../follow-up/buyers.ts';
+import { useDraft } from '../../base/draft/index.ts';
+import FormNews from '../../base/controls/FormNews.vue';
+import { useSaving } from '../../base/controls/saved.ts';
+import { useSession } from '../../base/session/session.ts';
+
+/** Buyers’ names: for how long they are kept, given out to whoever they are of, and forgotten when they ask. */
+const emit = defineEmits<{ changed: [] }>();
+const session = useSession();
+const buyers = useBuyers();
+const { all } = buyers;
+onMounted(buyers.load);
+const { draft: days, keepWith } = useDraft<number | null>({
+  place: () => 'settings.buyers',
+  what: () => 'Days for which names and contacts are kept',
+  fresh: () => session.session?.yard.keepBuyers ?? keepDays.usual,
+});
+const { busy, done, problem, save } = useSaving();
+
+const keep = (): Promise<boolean> =>
+  keepWith(() =>
+    save(async () => {
+      const yard = session.session?.yard;
+      if (!yard) return;
+      const { name, system } = yard;
+      await ask('PUT', '/api/yard', { name, system, keepBuyers: days.value });
+      await session.reload();
+      emit('changed');
+    }, 'Kept. It holds for whoever is written down from now on.'),
+  );
+
+/** A file of all that is kept of somebody, to be handed to them. */
+const give = ({ buyer }: KeptBuyer): Promise<boolean> =>
+  save(async () => {
+    const everything = JSON.stringify(await buyers.everything(buyer.id), null, 2);
+    const url = URL.createObjectURL(new Blob([everything], { type: 'application/json' }));
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = `what-we-keep-of-${buyer.name.toLowerCase().replaceAll(/\W+/g, '-')}.json`;
+    link.click();
+    URL.revokeObjectURL(url);
+  }, `Saved as a file: all that is kept of ${buyer.name}.`);
+
+/** What cannot be taken back is asked first. */
+const asked = ref<string>();
+const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
+  save(async () => {
+    await buyers.forget(buyer.id);
+    asked.value = undefined;
+    emit('changed');
+  }, 'Forgotten.');
+</script>
+
+<template>
+  <section aria-labelledby="buyers-title">
+    <h2 id="buyers-title">Buyers</h2>
+    <form @submit.prevent="keep">
+      <div class="field">
+        <label for="keep-buyers">Days for which names and contacts are kept</label>
+        <NumberField
+          v-model="days"
+          name="Days"
+          input-id="keep-buyers"
+          :from="keepDays.least"
+          :to="keepDays.most"
+        />
+        <span class="small soft"
+          >Afterwards they are forgotten by themselves, with the messages to them.</span
+        >
+      </div>
+      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+    </form>
+    <FormNews :done="done" :problem="problem || buyers.problem.value" />
+    <p v-if="all?.length === 0" class="soft">Nobody’s name is kept at the moment.</p>
+    <ul>
+      <li v-for="one in all" :key="one.buyer.id">
+        <span
+          ><strong>{{ one.buyer.name }}</strong>
+          <span class="small soft">, until {{ formatDate(one.keepUntil) }}</span></span
+        >
+        <span v-if="asked === one.buyer.id" class="doors">
+          Name, contact, notes, memos and messages go for good.
+          <button type="button" class="plain" @click="forget(one)">
+            Forget {{ one.buyer.name }}
+          </button>
+          <button type="button" class="plain" @click="asked = undefined">Keep them</button>
+        </span>
+        <span v-else class="doors">
+          <button type="button" class="plain" @click="give(one)">Save what is kept</button>
+          <button type="button" class="plain" @click="asked = one.buyer.id">Forget…</button>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 2px 16px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.doors {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: center;
+}
+</style>

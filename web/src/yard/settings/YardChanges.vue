@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { ask, saying } from '../../base/api/client.ts';
+import { when } from '../../base/controls/when.ts';
+
+/** What was changed about the yard and its people. */
+interface YardChange {
+  readonly id: string;
+  readonly what: string;
+  readonly subject: string;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly by: string;
+  readonly account: string | null;
+  readonly at: string;
+}
+
+const changes = ref<readonly YardChange[]>();
+const problem = ref('');
+
+onMounted(async () => {
+  try {
+    changes.value = (await ask<{ changes: YardChange[] }>('GET', '/api/yard/history')).changes;
+  } catch (error) {
+    problem.value = saying(error);
+  }
+});
+
+const words: Readonly<Record<string, (change: YardChange) => string>> = {
+  'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,
+  'person-added': ({ subject, to }) => `${subject} is here as ${to}`,
+  'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
+  name: ({ from, to }) => `${from} is now ${to}`,
+  role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
+  'password-link': ({ subject }) => `password link made for ${subject}`,
+  'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
+  vehicle: ({ subject, to }) => `vehicle ${subject}: ${to ?? 'taken off'}`,
+  'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
+  route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
+  glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
+  'keep-buyers': ({ from, to }) => `buyers’ names are kept ${to}, were ${from}`,
+  water: ({ subject, from, to }) =>
+    `water, ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
+  'buyer-forgotten': () => 'a buyer was forgotten, with what was written to them',
+  'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
+};
+const told = (change: YardChange): string => words[change.what]?.(change) ?? change.what;
+</script>
+
+<template>
+  <section aria-labelledby="changes-title">
+    <h2 id="changes-title">What was changed here</h2>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    <p v-else-if="changes?.length === 0" class="soft">
+      Nothing yet. Who was taken on, given a role or helped back in is noted here.
+    </p>
+    <ul v-else>
+      <li v-for="change in changes" :key="change.id">
+        <span>{{ told(change) }}</span>
+        <span class="small soft"
+          >{{ change.by }}<template v-if="change.account"> ({{ change.account }})</template>,
+          {{ when(change.at) }}</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  padding: 6px 0;
+  border-top: 1px solid var(--hairline);
+}
+</style>
