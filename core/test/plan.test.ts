@@ -30,7 +30,16 @@ import {
   hasFeature,
   textOf,
 } from '@fair-gable/core/unit/record';
-import { legs, type Route, routeOf, routeSchema, routesOf, stationsOn, usualRoute, usualRoutes } from '@fair-gable/core/unit/way-round';
+import {
+  legs,
+  type Route,
+  routeOf,
+  routeSchema,
+  routesOf,
+  stationsOn,
+  usualRoute,
+  usualRoutes,
+} from '@fair-gable/core/unit/way-round';
 import { demoSheets } from './demo-sheets.ts';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { byHighs, loadHighs } from './highs.ts';

@@ -47,6 +47,11 @@ interface Entry {
   readonly station: StationKey;
   /** Asked for before the unit is shown to anybody. */
   readonly basic?: true;
+  /**
+   * May be put before somebody outside the yard: what anybody sees or reads on the unit itself. Never prices, papers, numbers of
+   * the chassis, who inspected, or free text, where anything may be typed. What does not say so is the yard's own.
+   */
+  readonly public?: true;
   /** Each unit's own: no model sheet can say it. */
   readonly unitOnly?: true;
   /** Follows from a technician’s signature of the inspection; nobody types it. */

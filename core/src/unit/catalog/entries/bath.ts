@@ -5,6 +5,7 @@ export const bath = {
   specs: [
     {
       key: 'bathLayout',
+      public: true,
       label: 'Bath layout',
       explain: 'All in one, split, or a wet bath.',
       check: 'Look, and sit down once with the door shut.',
@@ -23,6 +24,7 @@ export const bath = {
     },
     {
       key: 'showerKind',
+      public: true,
       label: 'Shower or tub',
       explain: 'What one stands in.',
       check: 'Step in.',
@@ -41,6 +43,7 @@ export const bath = {
     },
     {
       key: 'showerSize',
+      public: true,
       label: 'Shower floor',
       partOf: 'shower',
       explain: 'Width × depth where one stands.',
@@ -56,6 +59,7 @@ export const bath = {
     },
     {
       key: 'showerHeight',
+      public: true,
       label: 'Height in the shower',
       partOf: 'shower',
       explain: 'From the pan to the ceiling or the skylight.',
@@ -69,6 +73,7 @@ export const bath = {
     },
     {
       key: 'tubThreshold',
+      public: true,
       label: 'Step into the shower or tub',
       partOf: 'shower',
       explain: 'How high one has to step.',
@@ -79,6 +84,7 @@ export const bath = {
     },
     {
       key: 'toiletMaterial',
+      public: true,
       label: 'Toilet made of',
       partOf: 'toilet',
       explain: 'Porcelain or plastic.',
@@ -95,6 +101,7 @@ export const bath = {
     },
     {
       key: 'toiletFlush',
+      public: true,
       label: 'Toilet flush',
       partOf: 'toilet',
       explain: 'By foot or by hand.',
@@ -120,6 +127,7 @@ export const bath = {
     },
     {
       key: 'toiletWidth',
+      public: true,
       label: 'Room at the toilet',
       partOf: 'toilet',
       explain: 'Elbow room where one sits.',
@@ -135,6 +143,7 @@ export const bath = {
   features: [
     {
       key: 'toilet',
+      public: true,
       label: 'Toilet',
       noun: 'a toilet',
       explain: 'A fixed toilet over the black tank.',
@@ -147,6 +156,7 @@ export const bath = {
     },
     {
       key: 'shower',
+      public: true,
       label: 'Shower inside',
       noun: 'a shower inside',
       explain: 'A place to shower indoors.',
@@ -163,6 +173,7 @@ export const bath = {
     },
     {
       key: 'waterSaver',
+      public: true,
       label: 'Water-saver valve',
       partOf: 'shower',
       noun: 'a water-saver valve',
@@ -173,6 +184,7 @@ export const bath = {
     },
     {
       key: 'bathSkylight',
+      public: true,
       label: 'Shower skylight',
       noun: 'a skylight over the shower',
       explain: 'A dome that gives light and headroom.',
@@ -182,6 +194,7 @@ export const bath = {
     },
     {
       key: 'bathFan',
+      public: true,
       label: 'Bath fan',
       noun: 'a fan in the bath',
       explain: 'Draws steam out.',
@@ -191,6 +204,7 @@ export const bath = {
     },
     {
       key: 'bathDoorOutside',
+      public: true,
       label: 'Outside door to the bath',
       noun: 'an outside door to the bath',
       explain: 'Wet feet come in here.',
@@ -200,6 +214,7 @@ export const bath = {
     },
     {
       key: 'bathSecondWay',
+      public: true,
       label: 'Second way into the bath',
       noun: 'a second way into the bath',
       explain: 'From the bedroom as well as from the living room.',
@@ -209,6 +224,7 @@ export const bath = {
     },
     {
       key: 'showerDoor',
+      public: true,
       label: 'Glass shower door',
       partOf: 'shower',
       noun: 'a glass shower door',
@@ -220,6 +236,7 @@ export const bath = {
     },
     {
       key: 'showerSeat',
+      public: true,
       label: 'Shower seat or handle',
       partOf: 'shower',
       noun: 'a seat or handle in the shower',
@@ -230,6 +247,7 @@ export const bath = {
     },
     {
       key: 'medicineCabinet',
+      public: true,
       label: 'Medicine cabinet',
       noun: 'a medicine cabinet',
       explain: 'A cabinet behind the mirror.',
@@ -239,6 +257,7 @@ export const bath = {
     },
     {
       key: 'linenCloset',
+      public: true,
       label: 'Linen closet',
       noun: 'a linen closet',
       explain: 'For towels.',
@@ -248,6 +267,7 @@ export const bath = {
     },
     {
       key: 'bathSink',
+      public: true,
       label: 'Sink in the bath',
       noun: 'a sink in the bath',
       explain: 'A basin of its own.',

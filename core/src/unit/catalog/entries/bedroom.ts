@@ -5,6 +5,7 @@ export const bedroom = {
   specs: [
     {
       key: 'bedSize',
+      public: true,
       label: 'Main bed',
       explain: 'Width × length of the mattress.',
       check: 'Tape the mattress; corners cut off?',
@@ -21,6 +22,7 @@ export const bedroom = {
     },
     {
       key: 'bedName',
+      public: true,
       label: 'Main bed, by name',
       explain: 'What the maker’s sheet calls it.',
       check: 'On the sheet; then tape it.',
@@ -42,6 +44,7 @@ export const bedroom = {
     },
     {
       key: 'bedDirection',
+      public: true,
       label: 'Bed lies',
       explain: 'Across the trailer or along it.',
       check: 'Look where the heads are.',
@@ -58,6 +61,7 @@ export const bedroom = {
     },
     {
       key: 'bedKind',
+      public: true,
       label: 'Bed kind',
       explain: 'Fixed, folding from the wall, or in a slide.',
       check: 'Fold it once, if it folds.',
@@ -76,6 +80,7 @@ export const bedroom = {
     },
     {
       key: 'underBedKind',
+      public: true,
       label: 'Storage under the bed',
       explain: 'How it is reached.',
       check: 'Open it.',
@@ -100,6 +105,7 @@ export const bedroom = {
     },
     {
       key: 'bedClearance',
+      public: true,
       label: 'Beside the bed',
       explain: 'The narrower of the two ways beside it; none where one climbs over.',
       check: 'Tape at the narrowest.',
@@ -111,6 +117,7 @@ export const bedroom = {
   features: [
     {
       key: 'walkAroundBed',
+      public: true,
       label: 'Bed one can walk round',
       noun: 'a bed one can walk round',
       explain: 'Both sleepers get out without climbing.',
@@ -122,6 +129,7 @@ export const bedroom = {
     },
     {
       key: 'bedStruts',
+      public: true,
       label: 'Bed on struts',
       noun: 'struts under the bed',
       explain: 'Gas springs hold the bed up.',
@@ -132,6 +140,7 @@ export const bedroom = {
     },
     {
       key: 'nightstands',
+      public: true,
       label: 'Nightstands',
       noun: 'nightstands',
       explain: 'Somewhere for glasses and a book, on both sides.',
@@ -141,6 +150,7 @@ export const bedroom = {
     },
     {
       key: 'wardrobe',
+      public: true,
       label: 'Wardrobe',
       noun: 'a wardrobe',
       explain: 'For hanging clothes.',
@@ -150,6 +160,7 @@ export const bedroom = {
     },
     {
       key: 'bedsideOutlets',
+      public: true,
       label: 'Outlets at the bed',
       noun: 'outlets at the bed',
       explain: 'Mains or USB within reach, on both sides.',
@@ -159,6 +170,7 @@ export const bedroom = {
     },
     {
       key: 'cpapShelf',
+      public: true,
       label: 'Shelf and power for a breathing machine',
       noun: 'a shelf with power for a breathing machine',
       explain: 'A shelf at pillow height with an outlet that works without a hookup.',
@@ -169,6 +181,7 @@ export const bedroom = {
     },
     {
       key: 'bedroomDoor',
+      public: true,
       label: 'Bedroom door',
       noun: 'a door to the bedroom',
       explain: 'A door rather than a curtain.',
@@ -179,6 +192,7 @@ export const bedroom = {
     },
     {
       key: 'bedroomTv',
+      public: true,
       label: 'TV in the bedroom',
       noun: 'a TV in the bedroom',
       explain: 'A set or its backing in the wall.',
@@ -189,6 +203,7 @@ export const bedroom = {
     },
     {
       key: 'readingLights',
+      public: true,
       label: 'Reading lights',
       noun: 'reading lights',
       explain: 'One for each, switched apart.',
@@ -198,6 +213,7 @@ export const bedroom = {
     },
     {
       key: 'laundryChute',
+      public: true,
       label: 'Laundry chute or hamper',
       noun: 'a laundry chute',
       explain: 'Leads washing to the store below.',
@@ -207,6 +223,7 @@ export const bedroom = {
     },
     {
       key: 'washerPrep',
+      public: true,
       label: 'Washer and dryer',
       noun: 'a washer and dryer',
       explain: 'The machine itself, or its plumbing.',
@@ -217,6 +234,7 @@ export const bedroom = {
     },
     {
       key: 'mattressGood',
+      public: true,
       label: 'Upgraded mattress',
       noun: 'a better mattress',
       explain: 'Better than the maker’s plain foam.',

@@ -5,6 +5,7 @@ export const bunks = {
   specs: [
     {
       key: 'bunkCount',
+      public: true,
       label: 'Number of bunks',
       partOf: 'bunks',
       explain: 'How many.',
@@ -15,6 +16,7 @@ export const bunks = {
     },
     {
       key: 'bunkSize',
+      public: true,
       label: 'Bunk size',
       partOf: 'bunks',
       explain: 'Width × length of each.',
@@ -31,6 +33,7 @@ export const bunks = {
     },
     {
       key: 'bunkRating',
+      public: true,
       label: 'Bunk rating',
       partOf: 'bunks',
       explain: 'What each bunk may carry.',
@@ -42,6 +45,7 @@ export const bunks = {
     },
     {
       key: 'bunkHeadroom',
+      public: true,
       label: 'Headroom in the bunk',
       partOf: 'bunks',
       explain: 'From the mattress to what is above it.',
@@ -54,6 +58,7 @@ export const bunks = {
   features: [
     {
       key: 'bunks',
+      public: true,
       label: 'Bunks',
       noun: 'bunks',
       explain: 'Beds one above the other.',
@@ -70,6 +75,7 @@ export const bunks = {
     },
     {
       key: 'bunkLadder',
+      public: true,
       label: 'Bunk ladder',
       noun: 'a ladder to the bunks',
       partOf: 'bunks',
@@ -80,6 +86,7 @@ export const bunks = {
     },
     {
       key: 'bunkRail',
+      public: true,
       label: 'Bunk guard rail',
       noun: 'a rail at the bunk',
       partOf: 'bunks',
@@ -92,6 +99,7 @@ export const bunks = {
     },
     {
       key: 'bunkLifts',
+      public: true,
       label: 'Bunk that folds up for cargo',
       noun: 'a bunk that folds up',
       partOf: 'bunks',
@@ -103,6 +111,7 @@ export const bunks = {
     },
     {
       key: 'bunkDoor',
+      public: true,
       label: 'Outside door to the bunk space',
       noun: 'an outside door to the bunks',
       partOf: 'bunks',
@@ -113,6 +122,7 @@ export const bunks = {
     },
     {
       key: 'bunkLights',
+      public: true,
       label: 'Bunk lights',
       noun: 'a light in each bunk',
       partOf: 'bunks',
@@ -123,6 +133,7 @@ export const bunks = {
     },
     {
       key: 'bunkOutlets',
+      public: true,
       label: 'Bunk outlets',
       noun: 'an outlet in each bunk',
       partOf: 'bunks',
@@ -133,6 +144,7 @@ export const bunks = {
     },
     {
       key: 'bunkWindow',
+      public: true,
       label: 'Bunk windows',
       noun: 'a window in each bunk',
       partOf: 'bunks',
@@ -143,6 +155,7 @@ export const bunks = {
     },
     {
       key: 'bunkCurtain',
+      public: true,
       label: 'Bunk curtains or door',
       noun: 'curtains at the bunks',
       partOf: 'bunks',
@@ -153,6 +166,7 @@ export const bunks = {
     },
     {
       key: 'secondRoom',
+      public: true,
       label: 'Second room',
       noun: 'a second room',
       explain: 'A room of its own with a door.',

@@ -5,6 +5,7 @@ export const climate = {
   specs: [
     {
       key: 'furnace',
+      public: true,
       label: 'Furnace',
       basic: true,
       partOf: 'furnaceFitted',
@@ -21,6 +22,7 @@ export const climate = {
     },
     {
       key: 'heatPath',
+      public: true,
       label: 'Heat comes',
       partOf: 'furnaceFitted',
       explain: 'How the furnace’s air gets into the room.',
@@ -40,6 +42,7 @@ export const climate = {
     },
     {
       key: 'heatOutlets',
+      public: true,
       label: 'Heat outlets',
       partOf: 'furnaceFitted',
       explain: 'How many rooms get warm air, bath and bedroom among them.',
@@ -50,6 +53,7 @@ export const climate = {
     },
     {
       key: 'converterAmps',
+      public: true,
       label: 'Converter rating',
       partOf: 'converter',
       explain: 'What charges the battery on a hookup.',
@@ -60,6 +64,7 @@ export const climate = {
     },
     {
       key: 'converterSetting',
+      public: true,
       label: 'Converter set for',
       partOf: 'converter',
       explain: 'The battery kind it charges.',
@@ -80,6 +85,7 @@ export const climate = {
     },
     {
       key: 'inverterWatts',
+      public: true,
       label: 'Inverter rating',
       partOf: 'inverter',
       explain: 'The most it gives for long.',
@@ -91,6 +97,7 @@ export const climate = {
     },
     {
       key: 'solarAllowance',
+      public: true,
       label: 'Solar the wiring allows',
       explain: 'The most panel that wire and fuse were laid for.',
       check: 'On the maker’s sheet.',
@@ -100,6 +107,7 @@ export const climate = {
     },
     {
       key: 'breakerCount',
+      public: true,
       label: 'Breakers',
       explain: 'How many circuits of mains power.',
       check: 'Count them; are they labelled?',
@@ -111,6 +119,7 @@ export const climate = {
   features: [
     {
       key: 'furnaceFitted',
+      public: true,
       label: 'Furnace fitted',
       noun: 'a furnace',
       explain: 'Heats with propane.',
@@ -129,6 +138,7 @@ export const climate = {
     },
     {
       key: 'heatPump',
+      public: true,
       label: 'Heat pump',
       noun: 'a heat pump',
       explain: 'The air conditioner also heats, down to near freezing.',
@@ -139,6 +149,7 @@ export const climate = {
     },
     {
       key: 'heatStrip',
+      public: true,
       label: 'Heat strip',
       noun: 'a heat strip',
       explain: 'An electric coil in the air conditioner that takes the chill off.',
@@ -148,6 +159,7 @@ export const climate = {
     },
     {
       key: 'hydronicHeat',
+      public: true,
       label: 'Combined room and water heater',
       noun: 'a combined heater',
       explain: 'One burner warms both the room and the water.',
@@ -157,6 +169,7 @@ export const climate = {
     },
     {
       key: 'converter',
+      public: true,
       label: 'Converter',
       noun: 'a converter',
       explain: 'Turns mains into 12 V and charges the battery.',
@@ -172,6 +185,7 @@ export const climate = {
     },
     {
       key: 'lithiumReady',
+      public: true,
       label: 'Converter for lithium',
       noun: 'a converter for lithium',
       partOf: 'converter',
@@ -182,6 +196,7 @@ export const climate = {
     },
     {
       key: 'inverter',
+      public: true,
       label: 'Inverter',
       noun: 'an inverter',
       explain: 'Makes mains from the battery.',
@@ -196,6 +211,7 @@ export const climate = {
     },
     {
       key: 'fusePanel',
+      public: true,
       label: 'Fuses and breakers reached',
       noun: 'fuses and breakers within reach',
       explain: 'One panel for both.',
@@ -208,6 +224,7 @@ export const climate = {
     },
     {
       key: 'solarWiring',
+      public: true,
       label: 'Wiring for more solar',
       noun: 'wiring for more solar',
       explain: 'Cable and port for panels to come.',
@@ -218,6 +235,7 @@ export const climate = {
     },
     {
       key: 'chargeLine',
+      public: true,
       label: 'Charging from the vehicle',
       noun: 'a charger from the vehicle',
       explain: 'A line or charger that fills the battery while driving.',
@@ -228,6 +246,7 @@ export const climate = {
     },
     {
       key: 'generatorPrep',
+      public: true,
       label: 'Generator',
       noun: 'a generator',
       explain: 'A built-in generator, or its place.',
@@ -239,6 +258,7 @@ export const climate = {
     },
     {
       key: 'transferSwitch',
+      public: true,
       label: 'Transfer switch',
       noun: 'a transfer switch',
       explain: 'Chooses between pedestal and generator or inverter by itself.',
@@ -248,6 +268,7 @@ export const climate = {
     },
     {
       key: 'centralVacuum',
+      public: true,
       label: 'Central vacuum',
       noun: 'a central vacuum',
       explain: 'A built-in vacuum cleaner.',
@@ -257,6 +278,7 @@ export const climate = {
     },
     {
       key: 'ceilingFan',
+      public: true,
       label: 'Ceiling fan',
       noun: 'a ceiling fan',
       explain: 'Turns the air quietly.',

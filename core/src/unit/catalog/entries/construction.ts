@@ -6,6 +6,7 @@ export const construction = {
   specs: [
     {
       key: 'overallLength',
+      public: true,
       label: 'Overall length',
       basic: true,
       explain:
@@ -19,6 +20,7 @@ export const construction = {
     },
     {
       key: 'boxLength',
+      public: true,
       label: 'Box length',
       basic: true,
       explain: 'The body alone, without the hitch.',
@@ -29,6 +31,7 @@ export const construction = {
     },
     {
       key: 'width',
+      public: true,
       label: 'Width',
       basic: true,
       explain: 'Outside, slides in, awning rolled.',
@@ -39,6 +42,7 @@ export const construction = {
     },
     {
       key: 'heightWithAc',
+      public: true,
       label: 'Height with air conditioner',
       basic: true,
       explain: 'From level ground to the highest thing on the roof.',
@@ -50,6 +54,7 @@ export const construction = {
     },
     {
       key: 'insideHeight',
+      public: true,
       label: 'Inside height',
       basic: true,
       explain: 'Floor to ceiling where people stand.',
@@ -60,6 +65,7 @@ export const construction = {
     },
     {
       key: 'wallKind',
+      public: true,
       label: 'Walls',
       explain: 'How the walls are made.',
       check: 'Ribbed metal, or smooth and glued; look at the edge of a cut.',
@@ -82,6 +88,7 @@ export const construction = {
     },
     {
       key: 'wallThickness',
+      public: true,
       label: 'Wall thickness',
       explain: 'From skin to skin.',
       check: 'At the edge of a door or window cut.',
@@ -95,6 +102,7 @@ export const construction = {
     },
     {
       key: 'wallFraming',
+      public: true,
       label: 'Wall framing',
       explain: 'What stands inside the wall.',
       check: 'On the maker’s sheet; a magnet tells steel.',
@@ -113,6 +121,7 @@ export const construction = {
     },
     {
       key: 'studSpacing',
+      public: true,
       label: 'Stud spacing',
       explain: 'From stud to stud in the wall, middle to middle.',
       check: 'On the maker’s sheet.',
@@ -122,6 +131,7 @@ export const construction = {
     },
     {
       key: 'skinKind',
+      public: true,
       label: 'Outside skin',
       explain: 'What the weather meets.',
       check: 'Gloss and feel; ribbed or smooth.',
@@ -140,6 +150,7 @@ export const construction = {
     },
     {
       key: 'substrateKind',
+      public: true,
       label: 'Behind the skin',
       explain: 'The sheet to which the skin is glued.',
       check: 'On the maker’s sheet, or at a cut edge.',
@@ -157,6 +168,7 @@ export const construction = {
     },
     {
       key: 'bondingKind',
+      public: true,
       label: 'Lamination',
       explain: 'How the layers are pressed together.',
       check: 'On the maker’s sheet.',
@@ -173,6 +185,7 @@ export const construction = {
     },
     {
       key: 'laminatedFaces',
+      public: true,
       label: 'Laminated faces',
       explain: 'Which faces of the box are laminated.',
       check: 'On the maker’s sheet; knock on each.',
@@ -190,6 +203,7 @@ export const construction = {
     },
     {
       key: 'insulationKind',
+      public: true,
       label: 'Insulation',
       explain: 'What fills the walls.',
       check: 'On the maker’s sheet, or at a cut.',
@@ -208,6 +222,7 @@ export const construction = {
     },
     {
       key: 'wallR',
+      public: true,
       label: 'R-value, walls',
       explain: 'How well the walls hold heat; more is warmer.',
       check: 'On the maker’s sheet; ask whether it counts the whole wall or the foam alone.',
@@ -218,6 +233,7 @@ export const construction = {
     },
     {
       key: 'roofR',
+      public: true,
       label: 'R-value, roof',
       explain: 'How well the roof holds heat.',
       check: 'On the maker’s sheet.',
@@ -228,6 +244,7 @@ export const construction = {
     },
     {
       key: 'floorR',
+      public: true,
       label: 'R-value, floor',
       explain: 'How well the floor holds heat.',
       check: 'On the maker’s sheet; does it count the underbelly?',
@@ -237,6 +254,7 @@ export const construction = {
     },
     {
       key: 'slideR',
+      public: true,
       label: 'R-value, slide floor',
       partOf: 'slide',
       explain: 'The slide’s floor stands in the wind.',
@@ -247,6 +265,7 @@ export const construction = {
     },
     {
       key: 'floorDeck',
+      public: true,
       label: 'Floor deck',
       explain: 'What one walks on, under the covering.',
       check: 'On the maker’s sheet; look from below at a cut-out.',
@@ -264,6 +283,7 @@ export const construction = {
     },
     {
       key: 'cabinetKind',
+      public: true,
       label: 'Cabinets made of',
       explain: 'Solid wood, plywood or wrapped board.',
       check: 'Open a door and look at its edge and its back.',
@@ -281,6 +301,7 @@ export const construction = {
     },
     {
       key: 'windowFrame',
+      public: true,
       label: 'Window frames',
       explain: 'Framed windows slide open; frameless ones are pushed out at the bottom.',
       check: 'Look for a frame round the glass.',
@@ -301,6 +322,7 @@ export const construction = {
   features: [
     {
       key: 'weldedFrame',
+      public: true,
       label: 'Welded wall frame',
       noun: 'a welded wall frame',
       explain: 'The tubes in the wall are welded, not screwed.',
@@ -310,6 +332,7 @@ export const construction = {
     },
     {
       key: 'openingFrames',
+      public: true,
       label: 'Framed openings',
       noun: 'framing round every opening',
       explain: 'Doors and windows are framed all round.',
@@ -319,6 +342,7 @@ export const construction = {
     },
     {
       key: 'unibody',
+      public: true,
       label: 'Unibody',
       noun: 'a unibody',
       explain: 'Walls, floor and roof are joined into one shell rather than stacked.',
@@ -328,6 +352,7 @@ export const construction = {
     },
     {
       key: 'cabinetJoinery',
+      public: true,
       label: 'Joined cabinets',
       noun: 'joined cabinets',
       explain: 'Frames screwed and glued with dowels or pockets rather than stapled.',
@@ -338,6 +363,7 @@ export const construction = {
     },
     {
       key: 'doublePane',
+      public: true,
       label: 'Double-pane windows',
       noun: 'double-pane windows',
       explain: 'Two panes with air between them.',
@@ -354,6 +380,7 @@ export const construction = {
     },
     {
       key: 'fourSeasonLabel',
+      public: true,
       label: 'Four-season label',
       noun: 'a four-season label',
       explain: 'A decal. No standard says what it means.',
@@ -364,6 +391,7 @@ export const construction = {
     },
     {
       key: 'exteriorGloss',
+      public: true,
       unitOnly: true,
       label: 'Skin in good gloss',
       noun: 'a skin in good gloss',

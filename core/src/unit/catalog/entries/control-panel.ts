@@ -5,6 +5,7 @@ export const controlPanel = {
   specs: [
     {
       key: 'controllerAmps',
+      public: true,
       label: 'Solar controller limit',
       partOf: 'solarController',
       explain: 'The most current it passes on to the battery.',
@@ -19,6 +20,7 @@ export const controlPanel = {
     },
     {
       key: 'controllerKind',
+      public: true,
       label: 'Solar controller kind',
       partOf: 'solarController',
       explain: 'MPPT uses all the watts; PWM drags the panel down to the battery’s volts.',
@@ -35,6 +37,7 @@ export const controlPanel = {
     },
     {
       key: 'controllerSetting',
+      public: true,
       label: 'Solar controller set for',
       partOf: 'solarController',
       explain: 'The battery kind it is set to charge.',
@@ -58,6 +61,7 @@ export const controlPanel = {
     },
     {
       key: 'thermostatKind',
+      public: true,
       label: 'Thermostat',
       explain: 'One on the wall for all, or knobs at the ceiling unit.',
       check: 'Look on the wall and at the ceiling unit.',
@@ -76,6 +80,7 @@ export const controlPanel = {
   features: [
     {
       key: 'monitorPanel',
+      public: true,
       label: 'Monitor panel',
       noun: 'a monitor panel',
       explain: 'Shows tanks in thirds and the battery’s state.',
@@ -88,6 +93,7 @@ export const controlPanel = {
     },
     {
       key: 'tankPercent',
+      public: true,
       label: 'Tank meter in per cent',
       partOf: 'monitorPanel',
       noun: 'a tank meter in per cent',
@@ -98,6 +104,7 @@ export const controlPanel = {
     },
     {
       key: 'pumpSwitch',
+      public: true,
       label: 'Pump switch',
       noun: 'a switch for the pump',
       explain: 'Starts the water pump.',
@@ -108,6 +115,7 @@ export const controlPanel = {
     },
     {
       key: 'slideSwitch',
+      public: true,
       label: 'Slide switch',
       noun: 'a switch for the slide',
       partOf: 'slide',
@@ -119,6 +127,7 @@ export const controlPanel = {
     },
     {
       key: 'awningSwitch',
+      public: true,
       label: 'Awning switch',
       noun: 'a switch for the awning',
       partOf: 'awningPower',
@@ -130,6 +139,7 @@ export const controlPanel = {
     },
     {
       key: 'heaterSwitches',
+      public: true,
       label: 'Water-heater switches',
       noun: 'switches for the water heater',
       partOf: 'waterHeater',
@@ -148,6 +158,7 @@ export const controlPanel = {
     },
     {
       key: 'tankHeatSwitch',
+      public: true,
       label: 'Tank-heater switch',
       noun: 'a switch for the tank heaters',
       partOf: 'tankHeat',
@@ -159,6 +170,7 @@ export const controlPanel = {
     },
     {
       key: 'appControl',
+      public: true,
       label: 'Control by app',
       noun: 'control by an app',
       explain: 'Lights, slide and tanks on a phone.',
@@ -169,6 +181,7 @@ export const controlPanel = {
     },
     {
       key: 'solarController',
+      public: true,
       label: 'Solar controller',
       noun: 'a solar controller',
       explain: 'Stands between panel and battery.',
@@ -183,6 +196,7 @@ export const controlPanel = {
     },
     {
       key: 'antennaBooster',
+      public: true,
       label: 'Antenna booster',
       noun: 'an antenna booster',
       explain: 'Lifts the signal of the antenna; off for cable.',
@@ -192,6 +206,7 @@ export const controlPanel = {
     },
     {
       key: 'soundSystem',
+      public: true,
       label: 'Sound system',
       noun: 'a sound system',
       explain: 'Plays inside, outside, or both.',
@@ -201,6 +216,7 @@ export const controlPanel = {
     },
     {
       key: 'dimmableLights',
+      public: true,
       label: 'Dimmed lights',
       noun: 'lights that can be dimmed',
       explain: 'Lights that can be turned down.',
@@ -210,6 +226,7 @@ export const controlPanel = {
     },
     {
       key: 'nightLight',
+      public: true,
       label: 'Night lights',
       noun: 'night lights',
       explain: 'Small lights low on the way to the bath.',
@@ -219,6 +236,7 @@ export const controlPanel = {
     },
     {
       key: 'batteryMonitor',
+      public: true,
       label: 'Battery monitor with shunt',
       noun: 'a battery monitor',
       explain: 'Counts what goes in and out of the battery.',

@@ -5,6 +5,7 @@ export const doorSide = {
   specs: [
     {
       key: 'awningLength',
+      public: true,
       label: 'Awning length',
       basic: true,
       partOf: 'awning',
@@ -16,6 +17,7 @@ export const doorSide = {
     },
     {
       key: 'awningWindLimit',
+      public: true,
       label: 'Wind limit of the awning',
       partOf: 'awning',
       explain: 'Above this wind the maker wants it in.',
@@ -27,6 +29,7 @@ export const doorSide = {
     },
     {
       key: 'awningKind',
+      public: true,
       label: 'Awning kind',
       partOf: 'awning',
       explain: 'A roll that is wound up bare, or one that a shell wraps round.',
@@ -59,6 +62,7 @@ export const doorSide = {
     },
     {
       key: 'solarPortAmps',
+      public: true,
       label: 'Solar port limit',
       partOf: 'solarPort',
       explain: 'What the port’s wire and fuse will pass.',
@@ -69,6 +73,7 @@ export const doorSide = {
     },
     {
       key: 'lpQuickPressure',
+      public: true,
       label: 'Pressure at the LP quick connect',
       partOf: 'lpQuick',
       explain: 'Whether the outlet lies before or behind the regulator.',
@@ -89,6 +94,7 @@ export const doorSide = {
   features: [
     {
       key: 'awning',
+      public: true,
       label: 'Awning',
       basic: true,
       noun: 'an awning',
@@ -108,6 +114,7 @@ export const doorSide = {
     },
     {
       key: 'awningPower',
+      public: true,
       label: 'Power awning',
       noun: 'a motor for the awning',
       partOf: 'awning',
@@ -120,6 +127,7 @@ export const doorSide = {
     },
     {
       key: 'awningLight',
+      public: true,
       label: 'Awning light',
       noun: 'a light along the awning',
       partOf: 'awning',
@@ -130,6 +138,7 @@ export const doorSide = {
     },
     {
       key: 'awningPitch',
+      public: true,
       label: 'Awning pitch arms',
       noun: 'arms that pitch the awning',
       partOf: 'awning',
@@ -141,6 +150,7 @@ export const doorSide = {
     },
     {
       key: 'awningSensor',
+      public: true,
       label: 'Awning wind sensor',
       noun: 'a wind sensor on the awning',
       partOf: 'awning',
@@ -152,6 +162,7 @@ export const doorSide = {
     },
     {
       key: 'awningSupports',
+      public: true,
       label: 'Awning supports',
       noun: 'ground supports for the awning',
       partOf: 'awning',
@@ -162,6 +173,7 @@ export const doorSide = {
     },
     {
       key: 'secondAwning',
+      public: true,
       label: 'Second awning',
       noun: 'a second awning',
       partOf: 'awning',
@@ -172,6 +184,7 @@ export const doorSide = {
     },
     {
       key: 'speakers',
+      public: true,
       label: 'Outside speakers',
       basic: true,
       noun: 'outside speakers',
@@ -182,6 +195,7 @@ export const doorSide = {
     },
     {
       key: 'porchLight',
+      public: true,
       label: 'Porch light',
       noun: 'a porch light',
       explain: 'Light by the door.',
@@ -191,6 +205,7 @@ export const doorSide = {
     },
     {
       key: 'outsideOutlet',
+      public: true,
       label: 'Outside outlet',
       noun: 'an outlet outside',
       explain: 'Mains power under a cover, outdoors.',
@@ -201,6 +216,7 @@ export const doorSide = {
     },
     {
       key: 'tvBracket',
+      public: true,
       label: 'Outside TV bracket',
       noun: 'a TV bracket outside',
       explain: 'The TV hangs outside, with power and antenna beside it.',
@@ -212,6 +228,7 @@ export const doorSide = {
     },
     {
       key: 'solarPort',
+      public: true,
       label: 'Solar port',
       noun: 'a solar port',
       explain: 'A plug for a portable panel.',
@@ -227,6 +244,7 @@ export const doorSide = {
     },
     {
       key: 'furnaceVent',
+      public: true,
       label: 'Furnace vent',
       noun: 'a furnace vent on the door side',
       explain: 'Where the furnace breathes in and blows out.',
@@ -238,6 +256,7 @@ export const doorSide = {
     },
     {
       key: 'rangeVent',
+      public: true,
       label: 'Range vent flap',
       noun: 'a range vent flap',
       explain: 'Opens for the cooker’s hood, and is latched on the road.',
@@ -248,6 +267,7 @@ export const doorSide = {
     },
     {
       key: 'lpQuick',
+      public: true,
       label: 'LP quick connect',
       basic: true,
       noun: 'a propane quick connect',
@@ -265,6 +285,7 @@ export const doorSide = {
     },
     {
       key: 'leashRing',
+      public: true,
       label: 'Leash ring',
       noun: 'a ring for a leash',
       explain: 'A ring low on the wall or frame for a dog’s leash.',
@@ -274,6 +295,7 @@ export const doorSide = {
     },
     {
       key: 'bottleOpener',
+      public: true,
       label: 'Bottle opener',
       noun: 'a bottle opener outside',
       explain: 'On the wall by the awning.',
@@ -283,6 +305,7 @@ export const doorSide = {
     },
     {
       key: 'sideReceiver',
+      public: true,
       label: 'Side accessory receiver',
       noun: 'a receiver for a table or grill',
       explain: 'A slot or rail on the wall for a table or grill.',
@@ -292,6 +315,7 @@ export const doorSide = {
     },
     {
       key: 'petWindow',
+      public: true,
       label: 'Pet window or door',
       noun: 'a window for a pet',
       explain: 'A low window or flap for an animal.',

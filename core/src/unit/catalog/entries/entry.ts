@@ -5,6 +5,7 @@ export const entry = {
   specs: [
     {
       key: 'stepCount',
+      public: true,
       label: 'Number of steps',
       explain: 'How many steps up to the floor; it follows from the floor’s height.',
       check: 'Count them with the trailer level.',
@@ -14,6 +15,7 @@ export const entry = {
     },
     {
       key: 'stepRating',
+      public: true,
       label: 'Step rating',
       explain: 'What the steps carry.',
       check: 'On the plate at the steps’ side.',
@@ -28,6 +30,7 @@ export const entry = {
     },
     {
       key: 'floorHeight',
+      public: true,
       label: 'Floor height at the door',
       explain: 'From level ground to the floor inside.',
       check: 'Tape at the threshold, trailer level.',
@@ -40,6 +43,7 @@ export const entry = {
     },
     {
       key: 'doorSize',
+      public: true,
       label: 'Entry door, clear width × height',
       explain: 'What a person has to pass through.',
       check: 'Tape the opening with the door fully open.',
@@ -56,6 +60,7 @@ export const entry = {
   features: [
     {
       key: 'entryDoor',
+      public: true,
       label: 'Entry door',
       basic: true,
       noun: 'an entry door',
@@ -69,6 +74,7 @@ export const entry = {
     },
     {
       key: 'frictionHinge',
+      public: true,
       label: 'Friction hinge',
       noun: 'a friction hinge',
       explain: 'Holds the door wherever it is let go.',
@@ -79,6 +85,7 @@ export const entry = {
     },
     {
       key: 'doorGlass',
+      public: true,
       label: 'Window in the door',
       noun: 'a window in the door',
       explain: 'Lets one see who stands outside.',
@@ -88,6 +95,7 @@ export const entry = {
     },
     {
       key: 'doorShade',
+      public: true,
       label: 'Shade in the door window',
       noun: 'a shade for the door window',
       partOf: 'doorGlass',
@@ -98,6 +106,7 @@ export const entry = {
     },
     {
       key: 'screenDoor',
+      public: true,
       label: 'Screen door',
       noun: 'a screen door',
       explain: 'Air without insects.',
@@ -107,6 +116,7 @@ export const entry = {
     },
     {
       key: 'secondDoor',
+      public: true,
       label: 'Second door',
       basic: true,
       noun: 'a second door',
@@ -118,6 +128,7 @@ export const entry = {
     },
     {
       key: 'steps',
+      public: true,
       label: 'Steps',
       noun: 'steps',
       explain: 'What one climbs in on.',
@@ -130,6 +141,7 @@ export const entry = {
     },
     {
       key: 'solidSteps',
+      public: true,
       label: 'Solid steps',
       basic: true,
       noun: 'solid steps',
@@ -146,6 +158,7 @@ export const entry = {
     },
     {
       key: 'stepAbove',
+      public: true,
       label: 'Folding step above a solid one',
       noun: 'a step above the step',
       partOf: 'steps',
@@ -156,6 +169,7 @@ export const entry = {
     },
     {
       key: 'stepFeet',
+      public: true,
       label: 'Levelling feet on the steps',
       noun: 'levelling feet on the steps',
       partOf: 'solidSteps',
@@ -166,6 +180,7 @@ export const entry = {
     },
     {
       key: 'stepLight',
+      public: true,
       label: 'Step light',
       noun: 'a light at the steps',
       explain: 'Lights the treads.',
@@ -175,6 +190,7 @@ export const entry = {
     },
     {
       key: 'grabHandle',
+      public: true,
       label: 'Grab handle',
       basic: true,
       noun: 'a grab handle',
@@ -187,6 +203,7 @@ export const entry = {
     },
     {
       key: 'keylessEntry',
+      public: true,
       label: 'Keyless entry',
       noun: 'keyless entry',
       explain: 'Opens with a code or a fob.',
@@ -196,6 +213,7 @@ export const entry = {
     },
     {
       key: 'featureLabels',
+      public: true,
       label: 'Model and feature labels by the door',
       noun: 'labels by the door',
       explain: 'Stickers that say what is built in.',

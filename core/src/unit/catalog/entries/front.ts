@@ -5,6 +5,7 @@ export const front = {
   specs: [
     {
       key: 'frontThickness',
+      public: true,
       label: 'Front wall or cap thickness',
       explain: 'How thick the front is, insulation included.',
       check: 'At the edge of a compartment door or a window cut.',
@@ -15,6 +16,7 @@ export const front = {
     },
     {
       key: 'frontShape',
+      public: true,
       label: 'Front shape',
       explain: 'Which way the front leans; it splits wind and rain, or makes room.',
       check: 'Look at it from the side.',
@@ -34,6 +36,7 @@ export const front = {
   features: [
     {
       key: 'frontCap',
+      public: true,
       label: 'Moulded front cap',
       basic: true,
       noun: 'a moulded front cap',
@@ -47,6 +50,7 @@ export const front = {
     },
     {
       key: 'windshield',
+      public: true,
       label: 'Front window',
       noun: 'a front window',
       explain: 'Glass in the front wall or cap.',
@@ -56,6 +60,7 @@ export const front = {
     },
     {
       key: 'windshieldCover',
+      public: true,
       label: 'Travel cover for the front window',
       noun: 'a travel cover over the front window',
       partOf: 'windshield',
@@ -67,6 +72,7 @@ export const front = {
     },
     {
       key: 'rockGuard',
+      public: true,
       label: 'Rock guard',
       basic: true,
       noun: 'a rock guard',
@@ -77,6 +83,7 @@ export const front = {
     },
     {
       key: 'dockingLights',
+      public: true,
       label: 'Docking lights',
       noun: 'docking lights',
       explain: 'Lights in the front or sides for backing in after dark.',
@@ -86,6 +93,7 @@ export const front = {
     },
     {
       key: 'frontDecals',
+      public: true,
       unitOnly: true,
       label: 'Front free of bubbles',
       noun: 'a front free of bubbles',

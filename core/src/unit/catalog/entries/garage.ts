@@ -5,6 +5,7 @@ export const garage = {
   specs: [
     {
       key: 'garageLength',
+      public: true,
       label: 'Gear space, clear length',
       partOf: 'gearSpace',
       explain: 'To the closed door or ramp, at the floor.',
@@ -18,6 +19,7 @@ export const garage = {
     },
     {
       key: 'garageHeight',
+      public: true,
       label: 'Gear space, clear height',
       partOf: 'gearSpace',
       explain: 'Under folded beds and cupboards.',
@@ -28,6 +30,7 @@ export const garage = {
     },
     {
       key: 'garageWidth',
+      public: true,
       label: 'Gear space, clear width',
       partOf: 'gearSpace',
       explain: 'Between the wheel wells or benches.',
@@ -38,6 +41,7 @@ export const garage = {
     },
     {
       key: 'tieDowns',
+      public: true,
       label: 'Tie-downs',
       partOf: 'gearSpace',
       explain: 'How many, and what each holds.',
@@ -60,6 +64,7 @@ export const garage = {
     },
     {
       key: 'tieDownsInto',
+      public: true,
       label: 'Tie-downs fixed into',
       partOf: 'gearSpace',
       explain: 'Frame, steel plate, or floor only.',
@@ -77,6 +82,7 @@ export const garage = {
     },
     {
       key: 'rampRating',
+      public: true,
       label: 'Ramp rating',
       partOf: 'ramp',
       explain: 'What may roll over it.',
@@ -92,6 +98,7 @@ export const garage = {
     },
     {
       key: 'tipOutRating',
+      public: true,
       label: 'Tip-out bed rating',
       partOf: 'tipOutBeds',
       explain: 'What each may carry.',
@@ -107,6 +114,7 @@ export const garage = {
     },
     {
       key: 'tipOutSize',
+      public: true,
       label: 'Tip-out bed',
       partOf: 'tipOutBeds',
       explain: 'Width × length of each.',
@@ -124,6 +132,7 @@ export const garage = {
   features: [
     {
       key: 'gearSpace',
+      public: true,
       label: 'Garage or gear space',
       noun: 'a gear space',
       explain: 'Room for machines or boats, with a large door.',
@@ -139,6 +148,7 @@ export const garage = {
     },
     {
       key: 'ramp',
+      public: true,
       label: 'Ramp',
       noun: 'a ramp',
       partOf: 'gearSpace',
@@ -154,6 +164,7 @@ export const garage = {
     },
     {
       key: 'rampPatio',
+      public: true,
       label: 'Ramp as a patio',
       noun: 'a ramp that stands level',
       partOf: 'ramp',
@@ -166,6 +177,7 @@ export const garage = {
     },
     {
       key: 'fuelVents',
+      public: true,
       label: 'Fuel-vapour vents',
       noun: 'vents for fuel vapour',
       partOf: 'gearSpace',
@@ -178,6 +190,7 @@ export const garage = {
     },
     {
       key: 'fuelStation',
+      public: true,
       label: 'Fuel station',
       noun: 'a fuel station',
       partOf: 'gearSpace',
@@ -189,6 +202,7 @@ export const garage = {
     },
     {
       key: 'tipOutBeds',
+      public: true,
       label: 'Tip-out or tent beds',
       noun: 'tip-out beds',
       explain: 'Beds that fold out of the wall under canvas.',
@@ -203,6 +217,7 @@ export const garage = {
     },
     {
       key: 'tipOutSupports',
+      public: true,
       label: 'Supports of the tip-out beds',
       noun: 'supports for the tip-out beds',
       partOf: 'tipOutBeds',
@@ -215,6 +230,7 @@ export const garage = {
     },
     {
       key: 'garageBenches',
+      public: true,
       label: 'Benches that fold away',
       noun: 'benches that fold away',
       partOf: 'gearSpace',
@@ -225,6 +241,7 @@ export const garage = {
     },
     {
       key: 'garageFloor',
+      public: true,
       label: 'Floor that stands fuel and tyres',
       noun: 'a floor for machines',
       partOf: 'gearSpace',

@@ -5,6 +5,7 @@ export const hitch = {
   specs: [
     {
       key: 'ballSize',
+      public: true,
       label: 'Ball size',
       explain: 'The ball that the coupler asks for.',
       check: 'Stamped on the coupler, by the latch.',
@@ -27,6 +28,7 @@ export const hitch = {
     },
     {
       key: 'couplerRating',
+      public: true,
       label: 'Coupler rating',
       explain: 'The heaviest trailer the coupler is made for.',
       check: 'Stamped on the coupler, beside the ball size.',
@@ -41,6 +43,7 @@ export const hitch = {
     },
     {
       key: 'jackRating',
+      public: true,
       label: 'Tongue jack rating',
       explain: 'What the jack may lift.',
       check: 'On the plate of the jack’s housing.',
@@ -55,6 +58,7 @@ export const hitch = {
     },
     {
       key: 'lpCylinders',
+      public: true,
       label: 'Propane cylinders',
       basic: true,
       explain: 'How many, and how much propane each holds.',
@@ -78,6 +82,7 @@ export const hitch = {
     },
     {
       key: 'batteryKind',
+      public: true,
       label: 'Battery kind',
       partOf: 'battery',
       explain:
@@ -100,6 +105,7 @@ export const hitch = {
     },
     {
       key: 'batteryCharge',
+      public: true,
       label: 'Batteries',
       partOf: 'battery',
       explain: 'How many, and how much charge each holds.',
@@ -117,6 +123,7 @@ export const hitch = {
     },
     {
       key: 'batteryVolts',
+      public: true,
       label: 'Volts of each battery',
       partOf: 'battery',
       explain: 'Six-volt batteries are joined in pairs to make twelve.',
@@ -127,6 +134,7 @@ export const hitch = {
     },
     {
       key: 'batteryWiring',
+      public: true,
       label: 'How the batteries are joined',
       partOf: 'battery',
       explain: 'In series the volts add up, in parallel the ampere-hours.',
@@ -146,6 +154,7 @@ export const hitch = {
     },
     {
       key: 'batteryPlace',
+      public: true,
       label: 'Where the battery is kept',
       partOf: 'battery',
       explain: 'In a box or tray at the hitch, or inside.',
@@ -164,6 +173,7 @@ export const hitch = {
     },
     {
       key: 'frontTrayLimit',
+      public: true,
       label: 'Front tray or box, limit',
       partOf: 'frontTray',
       explain: 'What may be put on the tray or into the box on the A-frame.',
@@ -177,6 +187,7 @@ export const hitch = {
   features: [
     {
       key: 'coupler',
+      public: true,
       label: 'Coupler latch',
       basic: true,
       noun: 'a latching coupler',
@@ -193,6 +204,7 @@ export const hitch = {
     },
     {
       key: 'safetyChains',
+      public: true,
       label: 'Safety chains',
       basic: true,
       noun: 'safety chains',
@@ -204,6 +216,7 @@ export const hitch = {
     },
     {
       key: 'breakaway',
+      public: true,
       label: 'Breakaway switch',
       basic: true,
       noun: 'a breakaway switch',
@@ -220,6 +233,7 @@ export const hitch = {
     },
     {
       key: 'plug7way',
+      public: true,
       label: '7-way plug',
       noun: 'a 7-way plug',
       explain: 'Lights, brakes and charging from the towing vehicle through one plug.',
@@ -231,6 +245,7 @@ export const hitch = {
     },
     {
       key: 'plugHolder',
+      public: true,
       label: 'Plug holder',
       noun: 'a holder for the plug',
       explain: 'Keeps the 7-way plug off the ground and dry.',
@@ -240,6 +255,7 @@ export const hitch = {
     },
     {
       key: 'junctionBox',
+      public: true,
       label: 'Junction box',
       noun: 'a junction box at the hitch',
       explain: 'Where the plug’s wires meet the trailer’s.',
@@ -250,6 +266,7 @@ export const hitch = {
     },
     {
       key: 'tongueJack',
+      public: true,
       label: 'Tongue jack',
       noun: 'a tongue jack',
       explain: 'Lifts the hitch off the ball and carries it.',
@@ -262,6 +279,7 @@ export const hitch = {
     },
     {
       key: 'powerJack',
+      public: true,
       label: 'Power tongue jack',
       basic: true,
       noun: 'a power tongue jack',
@@ -277,6 +295,7 @@ export const hitch = {
     },
     {
       key: 'jackOverride',
+      public: true,
       label: 'Jack crank override',
       noun: 'a crank for the power jack',
       partOf: 'powerJack',
@@ -287,6 +306,7 @@ export const hitch = {
     },
     {
       key: 'jackLight',
+      public: true,
       label: 'Hitch light',
       noun: 'a light at the hitch',
       explain: 'Lights the coupler when it is dark.',
@@ -296,6 +316,7 @@ export const hitch = {
     },
     {
       key: 'jackLevel',
+      public: true,
       label: 'Bubble level at the hitch',
       noun: 'a bubble level',
       explain: 'Shows when the trailer stands level front to back.',
@@ -305,6 +326,7 @@ export const hitch = {
     },
     {
       key: 'battery',
+      public: true,
       label: 'Battery',
       basic: true,
       noun: 'a battery',
@@ -323,6 +345,7 @@ export const hitch = {
     },
     {
       key: 'batteryVent',
+      public: true,
       label: 'Vented battery box',
       noun: 'a vent for the battery box',
       partOf: 'battery',
@@ -341,6 +364,7 @@ export const hitch = {
     },
     {
       key: 'batteryCutoff',
+      public: true,
       label: 'Battery disconnect',
       basic: true,
       noun: 'a battery disconnect',
@@ -354,6 +378,7 @@ export const hitch = {
     },
     {
       key: 'cylinderCover',
+      public: true,
       label: 'Cylinder cover',
       noun: 'a cover over the cylinders',
       explain: 'Keeps weather off the cylinders and regulator.',
@@ -364,6 +389,7 @@ export const hitch = {
     },
     {
       key: 'coverLid',
+      public: true,
       label: 'Access lid in the cover',
       noun: 'a lid over the valves',
       partOf: 'cylinderCover',
@@ -375,6 +401,7 @@ export const hitch = {
     },
     {
       key: 'changeover',
+      public: true,
       label: 'LP changeover',
       basic: true,
       noun: 'an automatic propane changeover',
@@ -387,6 +414,7 @@ export const hitch = {
     },
     {
       key: 'frontTray',
+      public: true,
       label: 'Front tray or box',
       noun: 'a tray or box on the A-frame',
       explain: 'Carries a generator, bicycles or tools in front of the wall.',
@@ -401,6 +429,7 @@ export const hitch = {
     },
     {
       key: 'pressureRepeater',
+      public: true,
       label: 'Tyre-pressure repeater',
       noun: 'a repeater for the tire sensors',
       explain: 'Carries the tyre sensors’ signal forward to the vehicle.',
@@ -411,6 +440,7 @@ export const hitch = {
     },
     {
       key: 'weightDistribution',
+      public: true,
       label: 'Weight-distributing hitch',
       noun: 'a weight-distributing hitch',
       explain: 'Bars that lift part of the hitch load back onto all axles.',
@@ -423,6 +453,7 @@ export const hitch = {
     },
     {
       key: 'swayControl',
+      public: true,
       label: 'Sway control',
       noun: 'sway control',
       explain: 'Damps the trailer’s swinging from side to side.',

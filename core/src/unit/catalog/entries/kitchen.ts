@@ -5,6 +5,7 @@ export const kitchen = {
   specs: [
     {
       key: 'counterMaterial',
+      public: true,
       label: 'Counter',
       explain: 'What the counter is made of.',
       check: 'Knock, and look at its edge and from below.',
@@ -23,6 +24,7 @@ export const kitchen = {
     },
     {
       key: 'counterSize',
+      public: true,
       label: 'Free counter',
       explain: 'What is left to work on, extension down and cooktop cover shut.',
       check: 'Tape the free length and depth.',
@@ -37,6 +39,7 @@ export const kitchen = {
     },
     {
       key: 'sinkKind',
+      public: true,
       label: 'Sink',
       explain: 'One bowl or two, and what of.',
       check: 'Look, and try whether a pan lies flat in it.',
@@ -54,6 +57,7 @@ export const kitchen = {
     },
     {
       key: 'faucetKind',
+      public: true,
       label: 'Faucet',
       explain: 'High, pulled out, or with a sprayer beside it.',
       check: 'Pull at its end.',
@@ -72,6 +76,7 @@ export const kitchen = {
     },
     {
       key: 'burnerCount',
+      public: true,
       label: 'Cooktop burners',
       partOf: 'cooktop',
       explain: 'How many flames or plates.',
@@ -83,6 +88,7 @@ export const kitchen = {
     },
     {
       key: 'fridgeSize',
+      public: true,
       label: 'Fridge size',
       partOf: 'fridge',
       explain: 'How much it holds, freezer included.',
@@ -98,6 +104,7 @@ export const kitchen = {
     },
     {
       key: 'fridgeKind',
+      public: true,
       label: 'Fridge kind',
       partOf: 'fridge',
       explain: 'What makes it cold, and so what it lives on.',
@@ -116,6 +123,7 @@ export const kitchen = {
     },
     {
       key: 'fridgeAmbient',
+      public: true,
       label: 'Least temperature round the fridge',
       partOf: 'fridge',
       explain: 'Below it the maker does not promise that it cools.',
@@ -133,6 +141,7 @@ export const kitchen = {
     },
     {
       key: 'drawerCount',
+      public: true,
       label: 'Kitchen drawers',
       explain: 'How many.',
       check: 'Open and count; full-extension guides?',
@@ -143,6 +152,7 @@ export const kitchen = {
     },
     {
       key: 'drawerRating',
+      public: true,
       label: 'Drawer rating',
       explain: 'What one drawer’s guides carry.',
       check: 'On the maker’s sheet.',
@@ -154,6 +164,7 @@ export const kitchen = {
   features: [
     {
       key: 'counterExtension',
+      public: true,
       label: 'Counter extension',
       noun: 'a counter extension',
       explain: 'A flap or drawer-top that adds counter.',
@@ -163,6 +174,7 @@ export const kitchen = {
     },
     {
       key: 'counterEdge',
+      public: true,
       label: 'Finished counter edge',
       noun: 'a finished counter edge',
       explain: 'An edge that is turned or moulded, not glued on.',
@@ -172,6 +184,7 @@ export const kitchen = {
     },
     {
       key: 'sinkCover',
+      public: true,
       label: 'Sink cover',
       noun: 'a cover for the sink',
       explain: 'Turns the sink into counter.',
@@ -181,6 +194,7 @@ export const kitchen = {
     },
     {
       key: 'waterFilter',
+      public: true,
       label: 'Water filter',
       noun: 'a water filter',
       explain: 'Filters what is drunk.',
@@ -190,6 +204,7 @@ export const kitchen = {
     },
     {
       key: 'cooktop',
+      public: true,
       label: 'Cooktop',
       noun: 'a cooktop',
       explain: 'Gas flames or electric plates.',
@@ -203,6 +218,7 @@ export const kitchen = {
     },
     {
       key: 'gasOven',
+      public: true,
       label: 'Gas oven',
       noun: 'a gas oven',
       explain: 'Bakes on propane.',
@@ -216,6 +232,7 @@ export const kitchen = {
     },
     {
       key: 'microwave',
+      public: true,
       label: 'Microwave',
       noun: 'a microwave',
       explain: 'Heats on 120 V.',
@@ -226,6 +243,7 @@ export const kitchen = {
     },
     {
       key: 'convection',
+      public: true,
       label: 'Convection microwave',
       noun: 'a convection microwave',
       explain: 'A microwave that also bakes.',
@@ -237,6 +255,7 @@ export const kitchen = {
     },
     {
       key: 'rangeHood',
+      public: true,
       label: 'Range hood',
       noun: 'a range hood',
       explain: 'Draws steam out over the cooker.',
@@ -247,6 +266,7 @@ export const kitchen = {
     },
     {
       key: 'fridge',
+      public: true,
       label: 'Fridge',
       noun: 'a fridge',
       explain: 'Keeps food cold.',
@@ -272,6 +292,7 @@ export const kitchen = {
     },
     {
       key: 'fridgeLatch',
+      public: true,
       label: 'Fridge travel latch',
       noun: 'a travel latch on the fridge',
       partOf: 'fridge',
@@ -282,6 +303,7 @@ export const kitchen = {
     },
     {
       key: 'pantry',
+      public: true,
       label: 'Pantry',
       noun: 'a pantry',
       explain: 'A tall cupboard for food.',
@@ -291,6 +313,7 @@ export const kitchen = {
     },
     {
       key: 'drawerGuides',
+      public: true,
       label: 'Full-extension drawers',
       noun: 'drawers that come all the way out',
       explain: 'Guides with bearings that come out whole, and stay shut on the road.',
@@ -300,6 +323,7 @@ export const kitchen = {
     },
     {
       key: 'kitchenOutlets',
+      public: true,
       label: 'Kitchen outlets',
       noun: 'outlets in the kitchen',
       explain: 'Mains and USB at the counter.',
@@ -309,6 +333,7 @@ export const kitchen = {
     },
     {
       key: 'powerShare',
+      public: true,
       label: 'Power-share switch',
       noun: 'a power-share switch',
       explain: 'Lets one of two strong appliances run, never both.',
@@ -318,6 +343,7 @@ export const kitchen = {
     },
     {
       key: 'dishwasher',
+      public: true,
       label: 'Dishwasher',
       noun: 'a dishwasher',
       explain: 'A small dishwasher, often in a drawer.',
@@ -328,6 +354,7 @@ export const kitchen = {
     },
     {
       key: 'coffeeStation',
+      public: true,
       label: 'Coffee corner',
       noun: 'a coffee corner',
       explain: 'Counter and outlet of its own for the coffee machine.',

@@ -16,6 +16,7 @@ export const labels = {
     },
     {
       key: 'buildDate',
+      public: true,
       unitOnly: true,
       label: 'Build date',
       explain:
@@ -34,6 +35,7 @@ export const labels = {
     },
     {
       key: 'gvwr',
+      public: true,
       label: 'Gross weight rating',
       basic: true,
       explain: 'GVWR: the most the trailer may weigh with everything in it.',
@@ -53,6 +55,7 @@ export const labels = {
     },
     {
       key: 'uvw',
+      public: true,
       label: 'Weight as built',
       basic: true,
       explain:
@@ -69,6 +72,7 @@ export const labels = {
     },
     {
       key: 'uvwCounts',
+      public: true,
       label: 'Counted in the weight as built',
       explain: 'Makers differ in whether propane and battery are in it.',
       check: 'In the small print under the figure.',
@@ -86,6 +90,7 @@ export const labels = {
     },
     {
       key: 'ccc',
+      public: true,
       label: 'Carrying capacity on the label',
       basic: true,
       explain: 'CCC: what may still be put aboard, water included.',
@@ -103,6 +108,7 @@ export const labels = {
     },
     {
       key: 'labelWater',
+      public: true,
       label: 'Full water on the label',
       explain: 'What a full load of water weighs by the label; it counts as cargo.',
       check: 'Second line of the yellow label.',
@@ -112,6 +118,7 @@ export const labels = {
     },
     {
       key: 'hitchWeight',
+      public: true,
       label: 'Hitch weight, as built',
       basic: true,
       explain: 'What presses on the ball when nothing is loaded.',
@@ -130,6 +137,7 @@ export const labels = {
     },
     {
       key: 'labelTyreSize',
+      public: true,
       label: 'Tyre size on the label',
       explain: 'What the maker put on; the tyres there now may be others.',
       check: 'On the tyre label beside the VIN label.',
@@ -139,6 +147,7 @@ export const labels = {
     },
     {
       key: 'labelLoadRange',
+      public: true,
       label: 'Load range on the label',
       explain: 'What the maker put on.',
       check: 'On the tyre label, behind the size.',
@@ -160,6 +169,7 @@ export const labels = {
   features: [
     {
       key: 'vinLabel',
+      public: true,
       unitOnly: true,
       label: 'VIN label there and legible',
       noun: 'a legible VIN label',
@@ -171,6 +181,7 @@ export const labels = {
     },
     {
       key: 'weightLabel',
+      public: true,
       unitOnly: true,
       label: 'Weight label there and legible',
       noun: 'a legible weight label',
@@ -182,6 +193,7 @@ export const labels = {
     },
     {
       key: 'tyreLabel',
+      public: true,
       unitOnly: true,
       label: 'Tyre label there and legible',
       noun: 'a legible tire label',
@@ -194,6 +206,7 @@ export const labels = {
     },
     {
       key: 'industrySeal',
+      public: true,
       label: 'Standards seal',
       noun: 'a standards seal',
       explain: 'A seal by which the maker declares that gas, power and water follow a standard.',
@@ -204,6 +217,7 @@ export const labels = {
     },
     {
       key: 'labelPhotos',
+      public: true,
       unitOnly: true,
       label: 'Labels photographed',
       noun: 'photographs of its labels',
@@ -215,6 +229,7 @@ export const labels = {
     },
     {
       key: 'weightCorrection',
+      public: true,
       unitOnly: true,
       label: 'Weight correction label',
       noun: 'a corrected weight label',

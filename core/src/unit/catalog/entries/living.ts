@@ -5,6 +5,7 @@ export const living = {
   specs: [
     {
       key: 'dinetteKind',
+      public: true,
       label: 'Dinette',
       explain: 'How one sits at the table.',
       check: 'Look, and sit down with somebody.',
@@ -29,6 +30,7 @@ export const living = {
     },
     {
       key: 'tableKind',
+      public: true,
       label: 'Table',
       unless: { spec: 'dinetteKind', is: 'none' },
       explain: 'What it stands on, and so how it becomes a bed.',
@@ -48,6 +50,7 @@ export const living = {
     },
     {
       key: 'dinetteBed',
+      public: true,
       label: 'Dinette as a bed',
       partOf: 'dinetteConverts',
       explain: 'Length × width of the made bed.',
@@ -64,6 +67,7 @@ export const living = {
     },
     {
       key: 'sofaKind',
+      public: true,
       label: 'Sofa',
       explain: 'What kind of sofa, if there is one.',
       check: 'Open it.',
@@ -89,6 +93,7 @@ export const living = {
     },
     {
       key: 'sofaBed',
+      public: true,
       label: 'Sofa as a bed',
       partOf: 'sofaConverts',
       explain: 'Width × length of the made bed.',
@@ -104,6 +109,7 @@ export const living = {
     },
     {
       key: 'tvSize',
+      public: true,
       label: 'TV diagonal',
       partOf: 'tv',
       explain: 'Of the screen.',
@@ -114,6 +120,7 @@ export const living = {
     },
     {
       key: 'tvVoltage',
+      public: true,
       label: 'TV runs on',
       partOf: 'tv',
       explain: 'A 12 V set plays without a hookup.',
@@ -130,6 +137,7 @@ export const living = {
     },
     {
       key: 'fireplaceHeat',
+      public: true,
       label: 'Electric fireplace’s heat',
       partOf: 'fireplace',
       explain: 'How much heat it gives on a hookup.',
@@ -145,6 +153,7 @@ export const living = {
     },
     {
       key: 'flooringCold',
+      public: true,
       label: 'Cold limit of the floor covering',
       explain: 'Below it the covering may crack when it is walked on or the slide is moved.',
       check: 'In the maker’s manual.',
@@ -158,6 +167,7 @@ export const living = {
     },
     {
       key: 'flooringKind',
+      public: true,
       label: 'Floor covering',
       explain: 'What one walks on.',
       check: 'Look; in the slide too.',
@@ -176,6 +186,7 @@ export const living = {
     },
     {
       key: 'sleeps',
+      public: true,
       label: 'Sleeping places',
       explain: 'How many sleep, over all beds; children’s beds counted.',
       check: 'Add up the beds, and say which are for children.',
@@ -186,6 +197,7 @@ export const living = {
     },
     {
       key: 'tableSeats',
+      public: true,
       label: 'Seats at the table',
       unless: { spec: 'dinetteKind', is: 'none' },
       explain: 'How many sit to eat.',
@@ -198,6 +210,7 @@ export const living = {
   features: [
     {
       key: 'dinetteConverts',
+      public: true,
       label: 'Dinette makes a bed',
       unless: { spec: 'dinetteKind', is: 'none' },
       noun: 'a dinette that makes a bed',
@@ -210,6 +223,7 @@ export const living = {
     },
     {
       key: 'dinetteStorage',
+      public: true,
       label: 'Storage under the dinette',
       unless: { spec: 'dinetteKind', is: 'none' },
       noun: 'storage under the dinette',
@@ -220,6 +234,7 @@ export const living = {
     },
     {
       key: 'sofaConverts',
+      public: true,
       label: 'Sofa makes a bed',
       unless: { spec: 'sofaKind', is: 'none' },
       noun: 'a sofa that makes a bed',
@@ -231,6 +246,7 @@ export const living = {
     },
     {
       key: 'theatreSeats',
+      public: true,
       label: 'Theater seats',
       noun: 'theater seats',
       explain: 'Two reclining seats with cup holders.',
@@ -241,6 +257,7 @@ export const living = {
     },
     {
       key: 'tv',
+      public: true,
       label: 'TV',
       noun: 'a TV',
       explain: 'The set itself.',
@@ -252,6 +269,7 @@ export const living = {
     },
     {
       key: 'tvMount',
+      public: true,
       label: 'TV mount that moves',
       partOf: 'tv',
       noun: 'a TV mount that moves',
@@ -263,6 +281,7 @@ export const living = {
     },
     {
       key: 'tvSightLines',
+      public: true,
       label: 'TV seen from the seats',
       partOf: 'tv',
       noun: 'a straight look at the TV',
@@ -274,6 +293,7 @@ export const living = {
     },
     {
       key: 'fireplace',
+      public: true,
       label: 'Electric fireplace',
       noun: 'an electric fireplace',
       explain: 'An electric heater that looks like a fire.',
@@ -288,6 +308,7 @@ export const living = {
     },
     {
       key: 'shades',
+      public: true,
       label: 'Shades',
       noun: 'shades at the windows',
       explain: 'Night shades, day shades, or blinds.',
@@ -297,6 +318,7 @@ export const living = {
     },
     {
       key: 'slideFlooring',
+      public: true,
       label: 'Hard floor in the slide',
       noun: 'a hard floor in the slide',
       partOf: 'slide',
@@ -307,6 +329,7 @@ export const living = {
     },
     {
       key: 'overheadStorage',
+      public: true,
       label: 'Overhead cupboards',
       noun: 'overhead cupboards',
       explain: 'Cupboards above the seats.',
@@ -316,6 +339,7 @@ export const living = {
     },
     {
       key: 'usbOutlets',
+      public: true,
       label: 'USB outlets',
       noun: 'USB outlets',
       explain: 'Charge without a hookup.',
@@ -325,6 +349,7 @@ export const living = {
     },
     {
       key: 'petStation',
+      public: true,
       label: 'Pet bowls or kennel',
       noun: 'a place for pets',
       explain: 'Bowls in a drawer, a kennel under the seat.',
@@ -334,6 +359,7 @@ export const living = {
     },
     {
       key: 'desk',
+      public: true,
       label: 'Place to work',
       noun: 'a place to work',
       explain: 'A desk with an outlet and light.',

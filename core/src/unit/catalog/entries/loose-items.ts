@@ -5,6 +5,7 @@ export const looseItems = {
   specs: [
     {
       key: 'fittedWeight',
+      public: true,
       unitOnly: true,
       label: 'Weight of what was fitted here',
       explain:
@@ -26,6 +27,7 @@ export const looseItems = {
     },
     {
       key: 'sewerHose',
+      public: true,
       label: 'Sewer hose',
       partOf: 'sewerHoseThere',
       explain: 'How long the hose is.',
@@ -38,6 +40,7 @@ export const looseItems = {
   features: [
     {
       key: 'sewerHoseThere',
+      public: true,
       label: 'Sewer hose and adapters',
       noun: 'a sewer hose',
       explain: 'For dumping; with elbow and adapter.',
@@ -49,6 +52,7 @@ export const looseItems = {
     },
     {
       key: 'powerCordThere',
+      public: true,
       label: 'Power cord',
       noun: 'the power cord',
       explain: 'The trailer’s own cord.',
@@ -58,6 +62,7 @@ export const looseItems = {
     },
     {
       key: 'adapter3015',
+      public: true,
       label: '30 to 15 A adapter',
       noun: 'an adapter to a household outlet',
       explain: 'Plugs it in at home.',
@@ -68,6 +73,7 @@ export const looseItems = {
     },
     {
       key: 'waterHose',
+      public: true,
       label: 'Drinking-water hose',
       noun: 'a drinking-water hose',
       explain: 'A hose made for drinking water.',
@@ -78,6 +84,7 @@ export const looseItems = {
     },
     {
       key: 'pressureRegulator',
+      public: true,
       label: 'Water-pressure regulator',
       noun: 'a water-pressure regulator',
       explain: 'Keeps a park’s pressure from bursting pipes.',
@@ -87,6 +94,7 @@ export const looseItems = {
     },
     {
       key: 'cranks',
+      public: true,
       label: 'Cranks and jack tool',
       noun: 'the cranks',
       explain: 'For stabilisers, jack and slide.',
@@ -96,6 +104,7 @@ export const looseItems = {
     },
     {
       key: 'gasHose',
+      public: true,
       label: 'Gas hose',
       noun: 'a gas hose',
       explain: 'From the quick connect to a grill.',
@@ -106,6 +115,7 @@ export const looseItems = {
     },
     {
       key: 'looseGrill',
+      public: true,
       label: 'Grill or griddle',
       noun: 'a grill or griddle',
       explain: 'Comes loose in its box.',
@@ -116,6 +126,7 @@ export const looseItems = {
     },
     {
       key: 'windshieldCoverLoose',
+      public: true,
       label: 'Loose window cover',
       noun: 'a loose cover for the front window',
       partOf: 'windshield',
@@ -126,6 +137,7 @@ export const looseItems = {
     },
     {
       key: 'spareCushions',
+      public: true,
       label: 'Cushions for the beds',
       noun: 'the filling cushions',
       explain: 'Fill the gaps when dinette or sofa become beds.',
@@ -135,6 +147,7 @@ export const looseItems = {
     },
     {
       key: 'fridgeBracket',
+      public: true,
       label: 'Fridge hold-open bracket',
       noun: 'a bracket that holds the fridge open',
       partOf: 'fridge',
@@ -145,6 +158,7 @@ export const looseItems = {
     },
     {
       key: 'wheelChocks',
+      public: true,
       label: 'Wheel chocks',
       noun: 'wheel chocks',
       explain: 'Keep it from rolling once it is unhitched.',
@@ -155,6 +169,7 @@ export const looseItems = {
     },
     {
       key: 'keys',
+      public: true,
       unitOnly: true,
       label: 'Keys',
       noun: 'all keys',
@@ -165,6 +180,7 @@ export const looseItems = {
     },
     {
       key: 'manuals',
+      public: true,
       unitOnly: true,
       label: 'Manuals',
       noun: 'the manuals',
@@ -175,6 +191,7 @@ export const looseItems = {
     },
     {
       key: 'filledCylinders',
+      public: true,
       unitOnly: true,
       label: 'Filled cylinders',
       noun: 'filled cylinders',
@@ -185,6 +202,7 @@ export const looseItems = {
     },
     {
       key: 'starterKit',
+      public: true,
       label: 'Starter kit',
       noun: 'a starter kit',
       explain: 'What the yard gives along: paper, chemicals, gloves.',

@@ -5,6 +5,7 @@ export const outsideKitchen = {
   specs: [
     {
       key: 'outsideKitchenKind',
+      public: true,
       label: 'Outside kitchen kind',
       partOf: 'outsideKitchen',
       explain: 'How it is built: into the wall, on a slide, or hung on a rail or bumper.',
@@ -29,6 +30,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideCookerFuel',
+      public: true,
       label: 'Outside cooker runs on',
       partOf: 'outsideCooker',
       explain: 'Gas from the trailer, a small cartridge, or electricity.',
@@ -53,6 +55,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideFridgeSize',
+      public: true,
       label: 'Outside fridge size',
       partOf: 'outsideFridge',
       explain: 'How much it holds.',
@@ -63,6 +66,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideFridgePower',
+      public: true,
       label: 'Outside fridge runs on',
       partOf: 'outsideFridge',
       explain: 'A 120 V only fridge stays warm without a hookup.',
@@ -81,6 +85,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideSinkDrain',
+      public: true,
       label: 'Outside sink drains into',
       partOf: 'outsideSink',
       explain: 'A tank, or a hose on the ground, which many places forbid.',
@@ -100,6 +105,7 @@ export const outsideKitchen = {
   features: [
     {
       key: 'outsideKitchen',
+      public: true,
       label: 'Outside kitchen',
       basic: true,
       noun: 'an outside kitchen',
@@ -115,6 +121,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideCooker',
+      public: true,
       label: 'Outside burner or griddle',
       noun: 'a burner or griddle outside',
       partOf: 'outsideKitchen',
@@ -139,6 +146,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideSink',
+      public: true,
       label: 'Outside sink',
       noun: 'a sink outside',
       partOf: 'outsideKitchen',
@@ -150,6 +158,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideFridge',
+      public: true,
       label: 'Outside fridge',
       basic: true,
       noun: 'an outside fridge',
@@ -165,6 +174,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideStorage',
+      public: true,
       label: 'Outside kitchen drawers',
       noun: 'drawers in the outside kitchen',
       partOf: 'outsideKitchen',
@@ -175,6 +185,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsideWaterPort',
+      public: true,
       label: 'Outside water port',
       noun: 'a water port outside',
       explain: 'A quick connection for a hose or sprayer.',
@@ -184,6 +195,7 @@ export const outsideKitchen = {
     },
     {
       key: 'outsidePumpSwitch',
+      public: true,
       label: 'Pump switch outside',
       noun: 'a pump switch outside',
       explain: 'Starts the water pump without going in.',
@@ -194,6 +206,7 @@ export const outsideKitchen = {
     },
     {
       key: 'bumperGrill',
+      public: true,
       label: 'Bumper grill',
       noun: 'a grill on the bumper',
       explain: 'A grill on an arm at the rear.',

@@ -16,6 +16,7 @@ export const papers = {
     },
     {
       key: 'series',
+      public: true,
       label: 'Series',
       basic: true,
       explain: 'The maker’s family name for this line of trailers.',
@@ -31,6 +32,7 @@ export const papers = {
     },
     {
       key: 'floorPlan',
+      public: true,
       label: 'Floor plan',
       basic: true,
       explain: 'The model code: digits are nominal feet, letters tell the layout.',
@@ -42,6 +44,7 @@ export const papers = {
     },
     {
       key: 'modelYear',
+      public: true,
       label: 'Model year',
       basic: true,
       explain: 'The year the maker calls it, often a year ahead of the build date.',
@@ -73,6 +76,7 @@ export const papers = {
     },
     {
       key: 'condition',
+      public: true,
       unitOnly: true,
       label: 'New or used',
       basic: true,
@@ -126,6 +130,7 @@ export const papers = {
     },
     {
       key: 'warrantyWhole',
+      public: true,
       label: 'Warranty, whole trailer',
       explain: 'How many months the maker stands for all of it.',
       check: 'On the warranty sheet; from which day does it run?',
@@ -140,6 +145,7 @@ export const papers = {
     },
     {
       key: 'warrantyStructure',
+      public: true,
       label: 'Warranty, structure',
       explain: 'How many months the maker stands for frame and walls.',
       check: 'On the warranty sheet.',
@@ -152,6 +158,7 @@ export const papers = {
     },
     {
       key: 'warrantyRoof',
+      public: true,
       label: 'Warranty, roof',
       explain: 'How many months the roof skin’s maker stands for it.',
       check: 'On the warranty sheet; what upkeep does it ask for?',
@@ -200,6 +207,7 @@ export const papers = {
   features: [
     {
       key: 'openRecall',
+      public: true,
       unitOnly: true,
       label: 'Free of open recalls',
       noun: 'a clean recall look-up',
@@ -212,6 +220,7 @@ export const papers = {
     },
     {
       key: 'serviceRecord',
+      public: true,
       unitOnly: true,
       label: 'Service record',
       noun: 'a service record',
@@ -222,6 +231,7 @@ export const papers = {
     },
     {
       key: 'titleClear',
+      public: true,
       unitOnly: true,
       label: 'Title at hand',
       noun: 'a title at hand',

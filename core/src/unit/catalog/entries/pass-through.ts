@@ -5,6 +5,7 @@ export const passThrough = {
   specs: [
     {
       key: 'passThroughSize',
+      public: true,
       label: 'Clear size of the store',
       partOf: 'passThrough',
       explain: 'Width × height × depth that is really free, past pipes and ducts.',
@@ -24,6 +25,7 @@ export const passThrough = {
     },
     {
       key: 'storeDoorSize',
+      public: true,
       label: 'Store door opening',
       explain: 'What still fits through the door.',
       check: 'Tape the opening, not the door.',
@@ -38,6 +40,7 @@ export const passThrough = {
     },
     {
       key: 'storeDoorThickness',
+      public: true,
       label: 'Store door thickness',
       explain: 'Thicker doors are mostly insulated ones.',
       check: 'At the edge of the open door.',
@@ -47,6 +50,7 @@ export const passThrough = {
     },
     {
       key: 'storeFinish',
+      public: true,
       label: 'Store finish',
       explain: 'What floor and walls of the store are covered with.',
       check: 'Look and feel.',
@@ -67,6 +71,7 @@ export const passThrough = {
   features: [
     {
       key: 'passThrough',
+      public: true,
       label: 'Pass-through store',
       basic: true,
       noun: 'a pass-through store',
@@ -85,6 +90,7 @@ export const passThrough = {
     },
     {
       key: 'storeClear',
+      public: true,
       label: 'Nothing in the store’s way',
       noun: 'a clear way through the store',
       partOf: 'passThrough',
@@ -96,6 +102,7 @@ export const passThrough = {
     },
     {
       key: 'storeLight',
+      public: true,
       label: 'Store light',
       noun: 'a light in the store',
       explain: 'Lights the compartment when it is opened.',
@@ -105,6 +112,7 @@ export const passThrough = {
     },
     {
       key: 'heatedStore',
+      public: true,
       label: 'Heated store',
       basic: true,
       noun: 'heat in the store',
@@ -115,6 +123,7 @@ export const passThrough = {
     },
     {
       key: 'insulatedDoors',
+      public: true,
       label: 'Insulated store doors',
       noun: 'insulated store doors',
       explain: 'Doors with foam in them, and a seal all round.',
@@ -124,6 +133,7 @@ export const passThrough = {
     },
     {
       key: 'slamLatch',
+      public: true,
       label: 'Slam latches',
       noun: 'slam latches on the store doors',
       explain: 'Latches that close by themselves when pushed.',
@@ -135,6 +145,7 @@ export const passThrough = {
     },
     {
       key: 'doorHoldOpen',
+      public: true,
       label: 'Doors that stay open',
       noun: 'hold-opens on the store doors',
       explain: 'A magnet or strut holds the door up.',
@@ -144,6 +155,7 @@ export const passThrough = {
     },
     {
       key: 'underBedAccess',
+      public: true,
       label: 'Way in under the bed',
       noun: 'a way in under the bed',
       explain: 'The store is also reached from inside, under the bed.',
@@ -153,6 +165,7 @@ export const passThrough = {
     },
     {
       key: 'waterPanel',
+      public: true,
       label: 'Water-valve panel',
       noun: 'a panel with the water valves',
       explain: 'Valves for filling, winterising and bypass in one place.',
@@ -162,6 +175,7 @@ export const passThrough = {
     },
     {
       key: 'bikeOrKayakStore',
+      public: true,
       label: 'Full-width long store',
       noun: 'a store for long things',
       explain: 'Room for skis, rods or chairs over the whole width.',

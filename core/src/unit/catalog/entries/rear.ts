@@ -5,6 +5,7 @@ export const rear = {
   specs: [
     {
       key: 'rearRackRating',
+      public: true,
       label: 'Rear rack, limit',
       partOf: 'rearRack',
       explain: 'What the rack may carry.',
@@ -16,6 +17,7 @@ export const rear = {
     },
     {
       key: 'rearReceiverRating',
+      public: true,
       label: 'Rear receiver, limit',
       partOf: 'rearReceiver',
       explain: 'What may hang on the receiver at the back.',
@@ -32,6 +34,7 @@ export const rear = {
     },
     {
       key: 'rearDoorSize',
+      public: true,
       label: 'Rear door, clear width × height',
       partOf: 'rearDoor',
       explain: 'What goes in at the back.',
@@ -49,6 +52,7 @@ export const rear = {
   features: [
     {
       key: 'bumper',
+      public: true,
       label: 'Bumper',
       noun: 'a bumper',
       explain: 'The square tube across the rear.',
@@ -59,6 +63,7 @@ export const rear = {
     },
     {
       key: 'bumperHose',
+      public: true,
       label: 'Sewer hose in the bumper',
       noun: 'room for the sewer hose in the bumper',
       partOf: 'bumper',
@@ -69,6 +74,7 @@ export const rear = {
     },
     {
       key: 'rearRack',
+      public: true,
       label: 'Rear rack',
       noun: 'a rack at the rear',
       explain: 'For bicycles or boxes.',
@@ -84,6 +90,7 @@ export const rear = {
     },
     {
       key: 'rearReceiver',
+      public: true,
       label: 'Rear receiver',
       noun: 'a receiver at the rear',
       explain: 'A socket for a rack.',
@@ -98,6 +105,7 @@ export const rear = {
     },
     {
       key: 'spareCarrier',
+      public: true,
       label: 'Spare-wheel carrier at the rear',
       noun: 'a spare-wheel carrier',
       partOf: 'spare',
@@ -109,6 +117,7 @@ export const rear = {
     },
     {
       key: 'ladder',
+      public: true,
       label: 'Roof ladder',
       basic: true,
       noun: 'a roof ladder',
@@ -121,6 +130,7 @@ export const rear = {
     },
     {
       key: 'rearCamera',
+      public: true,
       label: 'Rear camera',
       basic: true,
       noun: 'a rear camera',
@@ -133,6 +143,7 @@ export const rear = {
     },
     {
       key: 'sideCameras',
+      public: true,
       label: 'Side cameras',
       noun: 'side cameras',
       explain: 'Look along both sides.',
@@ -143,6 +154,7 @@ export const rear = {
     },
     {
       key: 'rearDoor',
+      public: true,
       label: 'Rear door or hatch',
       noun: 'a rear door',
       explain: 'A door or hatch in the rear wall.',
@@ -154,6 +166,7 @@ export const rear = {
     },
     {
       key: 'gutterSpouts',
+      public: true,
       label: 'Gutter spouts',
       noun: 'gutter spouts',
       explain: 'Lead water past the wall instead of down it.',
@@ -163,6 +176,7 @@ export const rear = {
     },
     {
       key: 'ledLights',
+      public: true,
       label: 'LED tail lights',
       noun: 'LED tail lights',
       explain: 'Bright, and they last.',
@@ -172,6 +186,7 @@ export const rear = {
     },
     {
       key: 'turnRepeaters',
+      public: true,
       label: 'Turn-signal repeaters',
       noun: 'turn signals along the side',
       explain: 'Indicators that are seen from beside the trailer.',
@@ -181,6 +196,7 @@ export const rear = {
     },
     {
       key: 'rearStabiliserReach',
+      public: true,
       label: 'Rear jacks reached from behind',
       noun: 'rear jacks within reach',
       partOf: 'stabilisers',

@@ -5,6 +5,7 @@ export const roof = {
   specs: [
     {
       key: 'roofMembrane',
+      public: true,
       label: 'Roof skin',
       explain: 'What keeps the rain out on top.',
       check: 'From the ladder: sheet, its feel, its seams; the maker’s sheet.',
@@ -24,6 +25,7 @@ export const roof = {
     },
     {
       key: 'roofDecking',
+      public: true,
       label: 'Roof decking',
       explain: 'What lies under the skin.',
       check: 'On the maker’s sheet.',
@@ -37,6 +39,7 @@ export const roof = {
     },
     {
       key: 'trussSpacing',
+      public: true,
       label: 'Truss spacing',
       explain: 'From beam to beam in the roof, middle to middle.',
       check: 'On the maker’s sheet.',
@@ -46,6 +49,7 @@ export const roof = {
     },
     {
       key: 'sealsChecked',
+      public: true,
       unitOnly: true,
       label: 'Roof seals last checked',
       explain: 'When somebody last went over every seam.',
@@ -57,6 +61,7 @@ export const roof = {
     },
     {
       key: 'acUnits',
+      public: true,
       label: 'Air conditioners',
       basic: true,
       explain: 'How many, and the cooling of each.',
@@ -74,6 +79,7 @@ export const roof = {
     },
     {
       key: 'fanFlow',
+      public: true,
       label: 'Roof fan’s flow',
       partOf: 'roofFan',
       explain: 'How much air it moves.',
@@ -88,6 +94,7 @@ export const roof = {
     },
     {
       key: 'roofRackRating',
+      public: true,
       label: 'Roof rack, limit',
       partOf: 'roofRack',
       explain: 'What may be carried on the roof rack.',
@@ -99,6 +106,7 @@ export const roof = {
     },
     {
       key: 'solarPanels',
+      public: true,
       label: 'Solar panels',
       partOf: 'solar',
       explain: 'How many, and the watts of each.',
@@ -115,6 +123,7 @@ export const roof = {
     },
     {
       key: 'solarShortCircuit',
+      public: true,
       label: 'Short-circuit current of the panels',
       partOf: 'solar',
       explain: 'What all of them together can push; wire, fuse and controller have to stand it.',
@@ -127,6 +136,7 @@ export const roof = {
   features: [
     {
       key: 'walkableRoof',
+      public: true,
       label: 'Roof that may be walked on',
       noun: 'a roof that may be walked on',
       explain: 'The maker says it carries a person.',
@@ -137,6 +147,7 @@ export const roof = {
     },
     {
       key: 'crownedRoof',
+      public: true,
       label: 'Crowned roof',
       noun: 'a crowned roof',
       explain: 'Higher in the middle, so that water runs off.',
@@ -146,6 +157,7 @@ export const roof = {
     },
     {
       key: 'acDucted',
+      public: true,
       label: 'Ducted cooling',
       noun: 'ducts for the cooling',
       explain: 'Cool air comes from outlets along the ceiling.',
@@ -157,6 +169,7 @@ export const roof = {
     },
     {
       key: 'acSoftStart',
+      public: true,
       label: 'Soft start',
       noun: 'a soft start on the air conditioner',
       explain: 'Takes the peak off the moment it starts.',
@@ -166,6 +179,7 @@ export const roof = {
     },
     {
       key: 'acQuickDump',
+      public: true,
       label: 'Quick cooling',
       noun: 'a quick-cool flap',
       partOf: 'acDucted',
@@ -176,6 +190,7 @@ export const roof = {
     },
     {
       key: 'secondAc',
+      public: true,
       label: 'Second air conditioner',
       basic: true,
       noun: 'a second air conditioner',
@@ -188,6 +203,7 @@ export const roof = {
     },
     {
       key: 'roofFan',
+      public: true,
       label: 'Roof fan',
       noun: 'a roof fan',
       explain: 'A fan in a roof vent.',
@@ -198,6 +214,7 @@ export const roof = {
     },
     {
       key: 'fanReversible',
+      public: true,
       label: 'Fan that runs both ways',
       noun: 'a fan that runs both ways',
       partOf: 'roofFan',
@@ -208,6 +225,7 @@ export const roof = {
     },
     {
       key: 'fanLidClosed',
+      public: true,
       label: 'Fan mode with closed lid',
       noun: 'a mode with the lid closed',
       partOf: 'roofFan',
@@ -218,6 +236,7 @@ export const roof = {
     },
     {
       key: 'fanRainSensor',
+      public: true,
       label: 'Rain sensor',
       noun: 'a rain sensor on the fan',
       partOf: 'roofFan',
@@ -229,6 +248,7 @@ export const roof = {
     },
     {
       key: 'ventCovers',
+      public: true,
       label: 'Vent covers',
       noun: 'covers over the vents',
       explain: 'Lets a vent stay open in rain.',
@@ -238,6 +258,7 @@ export const roof = {
     },
     {
       key: 'roofVent',
+      public: true,
       label: 'Plain roof vent',
       noun: 'a roof vent',
       explain: 'A lid in the roof without a fan.',
@@ -247,6 +268,7 @@ export const roof = {
     },
     {
       key: 'skylight',
+      public: true,
       label: 'Skylight',
       noun: 'a skylight',
       explain: 'Light, and headroom where it is domed.',
@@ -256,6 +278,7 @@ export const roof = {
     },
     {
       key: 'solar',
+      public: true,
       label: 'Solar panel',
       basic: true,
       noun: 'a solar panel',
@@ -271,6 +294,7 @@ export const roof = {
     },
     {
       key: 'antenna',
+      public: true,
       label: 'Antenna',
       noun: 'an antenna',
       explain: 'For television and radio.',
@@ -281,6 +305,7 @@ export const roof = {
     },
     {
       key: 'roofRack',
+      public: true,
       label: 'Roof rack',
       noun: 'a roof rack',
       explain: 'Carries boats or boxes.',
@@ -295,6 +320,7 @@ export const roof = {
     },
     {
       key: 'wifiExtender',
+      public: true,
       label: 'Network extender',
       noun: 'a network extender',
       explain: 'Brings a park’s or a phone’s network inside.',

@@ -6,6 +6,7 @@ export const runningGear = {
   specs: [
     {
       key: 'chassisKind',
+      public: true,
       label: 'Frame',
       explain: 'What carries the box.',
       check: 'Look under: colour, shape, welds or bolts; a magnet tells steel.',
@@ -25,6 +26,7 @@ export const runningGear = {
     },
     {
       key: 'axleRating',
+      public: true,
       label: 'Axles',
       basic: true,
       explain: 'How many axles, and what each may carry (GAWR).',
@@ -51,6 +53,7 @@ export const runningGear = {
     },
     {
       key: 'suspensionKind',
+      public: true,
       label: 'Suspension',
       explain: 'Rubber in a tube, or leaf springs with an equaliser between the axles.',
       check: 'Look behind a wheel: a bare arm, or a stack of leaves.',
@@ -69,6 +72,7 @@ export const runningGear = {
     },
     {
       key: 'brakeKind',
+      public: true,
       label: 'Brakes',
       explain: 'What slows the trailer’s own wheels.',
       check: 'Two wires behind each wheel are electric drums.',
@@ -99,6 +103,7 @@ export const runningGear = {
     },
     {
       key: 'wheelSize',
+      public: true,
       label: 'Wheel diameter',
       explain: 'Of the rim.',
       check: 'The last number of the tyre’s size.',
@@ -109,6 +114,7 @@ export const runningGear = {
     },
     {
       key: 'wheelMaterial',
+      public: true,
       label: 'Wheels made of',
       explain: 'Steel, or cast aluminium.',
       check: 'A magnet tells.',
@@ -125,6 +131,7 @@ export const runningGear = {
     },
     {
       key: 'wheelBolts',
+      public: true,
       label: 'Wheel nuts',
       explain: 'How many hold each wheel.',
       check: 'Count them.',
@@ -134,6 +141,7 @@ export const runningGear = {
     },
     {
       key: 'lugTorque',
+      public: true,
       label: 'Wheel-nut torque',
       explain: 'How tight the maker wants the nuts.',
       check: 'In the axle maker’s manual, or on a label.',
@@ -149,6 +157,7 @@ export const runningGear = {
     },
     {
       key: 'tyreSize',
+      public: true,
       label: 'Tyre size',
       basic: true,
       explain: 'The size moulded on the sidewall, such as ST225/75R15.',
@@ -164,6 +173,7 @@ export const runningGear = {
     },
     {
       key: 'loadRange',
+      public: true,
       label: 'Tyre load range',
       basic: true,
       explain: 'The letter that says how much load and pressure a tyre can take.',
@@ -184,6 +194,7 @@ export const runningGear = {
     },
     {
       key: 'tyreLoad',
+      public: true,
       label: 'Greatest load of one tyre',
       explain: 'At its greatest cold pressure, alone on its side.',
       check: 'On the sidewall, beside “max load single”.',
@@ -199,6 +210,7 @@ export const runningGear = {
     },
     {
       key: 'coldPressure',
+      public: true,
       label: 'Cold tyre pressure',
       basic: true,
       explain: 'What the label asks for before driving.',
@@ -214,6 +226,7 @@ export const runningGear = {
     },
     {
       key: 'capPressure',
+      public: true,
       label: 'Pressure stamped on the valve caps',
       partOf: 'pressureCaps',
       explain: 'The pressure that the mechanical caps are made for; below it they change color.',
@@ -238,6 +251,7 @@ export const runningGear = {
     },
     {
       key: 'tyreTread',
+      public: true,
       unitOnly: true,
       label: 'Least tread',
       explain: 'The shallowest groove of all the tyres.',
@@ -254,6 +268,7 @@ export const runningGear = {
     ...tyreDates,
     {
       key: 'groundClearance',
+      public: true,
       label: 'Ground clearance',
       explain: 'From level ground to the lowest fixed thing.',
       check: 'Tape under the axle, the drain pipe and the step.',
@@ -265,6 +280,7 @@ export const runningGear = {
   features: [
     {
       key: 'outriggers',
+      public: true,
       label: 'Outriggers',
       noun: 'outriggers',
       explain: 'Arms from the frame that carry the walls.',
@@ -274,6 +290,7 @@ export const runningGear = {
     },
     {
       key: 'backingPlates',
+      public: true,
       label: 'Backing plates at the hangers',
       noun: 'backing plates at the spring hangers',
       explain: 'Plates that stiffen the frame where the springs pull.',
@@ -283,6 +300,7 @@ export const runningGear = {
     },
     {
       key: 'crossMembers',
+      public: true,
       label: 'Cross members',
       noun: 'cross members in the frame',
       explain: 'Beams from side to side.',
@@ -292,6 +310,7 @@ export const runningGear = {
     },
     {
       key: 'shocks',
+      public: true,
       label: 'Shock absorbers',
       noun: 'shock absorbers',
       explain: 'Damp the springs.',
@@ -301,6 +320,7 @@ export const runningGear = {
     },
     {
       key: 'rubberEqualiser',
+      public: true,
       label: 'Rubber equaliser',
       noun: 'a rubber equaliser',
       explain: 'Takes the knocks between two leaf-sprung axles.',
@@ -310,6 +330,7 @@ export const runningGear = {
     },
     {
       key: 'selfAdjustingBrakes',
+      public: true,
       label: 'Self-adjusting brakes',
       noun: 'self-adjusting brakes',
       explain: 'Brakes that take up their own wear.',
@@ -320,6 +341,7 @@ export const runningGear = {
     },
     {
       key: 'greasableHubs',
+      public: true,
       label: 'Greasable hubs',
       noun: 'hubs that can be greased',
       explain: 'Grease goes in without taking the hub apart.',
@@ -330,6 +352,7 @@ export const runningGear = {
     },
     {
       key: 'neverLubeHubs',
+      public: true,
       label: 'Sealed bearings',
       noun: 'sealed bearings',
       explain: 'Bearings that are replaced rather than greased.',
@@ -339,6 +362,7 @@ export const runningGear = {
     },
     {
       key: 'tyreMonitor',
+      public: true,
       label: 'Tyre monitoring',
       basic: true,
       noun: 'tire-pressure monitoring',
@@ -350,6 +374,7 @@ export const runningGear = {
     },
     {
       key: 'pressureCaps',
+      public: true,
       label: 'Mechanical pressure caps',
       noun: 'pressure caps on the valves',
       explain: 'Valve caps that show a colour when pressure is low.',
@@ -361,6 +386,7 @@ export const runningGear = {
     },
     {
       key: 'wheelWells',
+      public: true,
       label: 'Closed wheel wells',
       noun: 'closed wheel wells',
       explain: 'A liner between tyre and floor.',
@@ -370,6 +396,7 @@ export const runningGear = {
     },
     {
       key: 'liftKit',
+      public: true,
       label: 'Raised axles',
       noun: 'raised axles',
       explain: 'The trailer stands higher than standard.',
@@ -380,6 +407,7 @@ export const runningGear = {
     },
     {
       key: 'wideStance',
+      public: true,
       label: 'Wide stance',
       noun: 'a wide stance',
       explain: 'Wheels set further out than the box would need.',
@@ -389,6 +417,7 @@ export const runningGear = {
     },
     {
       key: 'spare',
+      public: true,
       label: 'Spare wheel',
       basic: true,
       noun: 'a spare wheel',

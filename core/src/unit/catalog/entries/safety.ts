@@ -5,6 +5,7 @@ export const safety = {
   specs: [
     {
       key: 'extinguisherClass',
+      public: true,
       label: 'Extinguisher class',
       partOf: 'extinguisher',
       explain: 'For which fires it is made.',
@@ -15,6 +16,7 @@ export const safety = {
     },
     {
       key: 'extinguisherDate',
+      public: true,
       unitOnly: true,
       label: 'Extinguisher made or checked',
       partOf: 'extinguisher',
@@ -26,6 +28,7 @@ export const safety = {
     },
     {
       key: 'smokeAlarmDate',
+      public: true,
       unitOnly: true,
       label: 'Smoke alarm replace by',
       partOf: 'coAlarm',
@@ -38,6 +41,7 @@ export const safety = {
     },
     {
       key: 'coAlarmDate',
+      public: true,
       unitOnly: true,
       label: 'CO alarm replace by',
       partOf: 'coAlarm',
@@ -50,6 +54,7 @@ export const safety = {
     },
     {
       key: 'lpDetectorDate',
+      public: true,
       unitOnly: true,
       label: 'LP detector replace by',
       partOf: 'lpDetector',
@@ -62,6 +67,7 @@ export const safety = {
     },
     {
       key: 'alarmPower',
+      public: true,
       label: 'Alarms run on',
       partOf: 'coAlarm',
       explain: 'A battery of their own, or the trailer’s.',
@@ -82,6 +88,7 @@ export const safety = {
   features: [
     {
       key: 'extinguisher',
+      public: true,
       label: 'Fire extinguisher',
       basic: true,
       noun: 'a fire extinguisher',
@@ -96,6 +103,7 @@ export const safety = {
     },
     {
       key: 'lpDetector',
+      public: true,
       label: 'LP gas detector',
       basic: true,
       noun: 'a propane detector',
@@ -111,6 +119,7 @@ export const safety = {
     },
     {
       key: 'coAlarm',
+      public: true,
       label: 'Smoke and CO alarms',
       basic: true,
       noun: 'smoke and carbon monoxide alarms',
@@ -124,6 +133,7 @@ export const safety = {
     },
     {
       key: 'egress',
+      public: true,
       label: 'Escape window',
       basic: true,
       noun: 'an escape window',
@@ -136,6 +146,7 @@ export const safety = {
     },
     {
       key: 'gfci',
+      public: true,
       label: 'GFCI outlets',
       noun: 'GFCI outlets',
       explain: 'Cut the power when it leaks through somebody.',
@@ -147,6 +158,7 @@ export const safety = {
     },
     {
       key: 'gasShutOff',
+      public: true,
       label: 'Gas shut-off known',
       noun: 'a marked gas shut-off',
       explain: 'Where the gas is shut: at the cylinders.',

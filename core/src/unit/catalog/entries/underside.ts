@@ -5,6 +5,7 @@ export const underside = {
   specs: [
     {
       key: 'underbellyMaterial',
+      public: true,
       label: 'Underbelly made of',
       partOf: 'enclosedBelly',
       explain: 'The skin under the floor.',
@@ -26,6 +27,7 @@ export const underside = {
     },
     {
       key: 'tankHeatPower',
+      public: true,
       label: 'Power of the tank heaters',
       partOf: 'tankHeat',
       explain: 'All pads together.',
@@ -36,6 +38,7 @@ export const underside = {
     },
     {
       key: 'stabiliserCount',
+      public: true,
       label: 'Number of stabilisers',
       partOf: 'stabilisers',
       explain: 'How many legs steady it.',
@@ -49,6 +52,7 @@ export const underside = {
   features: [
     {
       key: 'enclosedBelly',
+      public: true,
       label: 'Enclosed underbelly',
       basic: true,
       noun: 'an enclosed underbelly',
@@ -62,6 +66,7 @@ export const underside = {
     },
     {
       key: 'bellyHeat',
+      public: true,
       label: 'Heat duct into the underbelly',
       noun: 'a heat duct into the underbelly',
       partOf: 'enclosedBelly',
@@ -74,6 +79,7 @@ export const underside = {
     },
     {
       key: 'bellyInsulation',
+      public: true,
       label: 'Insulated underbelly',
       noun: 'insulation in the underbelly',
       partOf: 'enclosedBelly',
@@ -85,6 +91,7 @@ export const underside = {
     },
     {
       key: 'tankHeat',
+      public: true,
       label: 'Tank heaters',
       basic: true,
       noun: 'tank heaters',
@@ -101,6 +108,7 @@ export const underside = {
     },
     {
       key: 'heatedLines',
+      public: true,
       label: 'Heated water lines',
       noun: 'heated water lines',
       explain: 'Heat tape or duct air along the pipes.',
@@ -110,6 +118,7 @@ export const underside = {
     },
     {
       key: 'valvesInside',
+      public: true,
       label: 'Valves inside the heated space',
       noun: 'dump valves in the heated space',
       explain: 'A frozen valve cannot be opened, however warm the tank.',
@@ -120,6 +129,7 @@ export const underside = {
     },
     {
       key: 'lowPointDrains',
+      public: true,
       label: 'Low-point drains',
       noun: 'low-point drains',
       explain: 'Where the pipes are emptied for the winter.',
@@ -130,6 +140,7 @@ export const underside = {
     },
     {
       key: 'wallArmour',
+      public: true,
       label: 'Lower-wall armour',
       noun: 'armour along the lower walls',
       explain: 'Sheet or coating against stones, low along the sides.',
@@ -139,6 +150,7 @@ export const underside = {
     },
     {
       key: 'stabilisers',
+      public: true,
       label: 'Stabilisers',
       noun: 'stabilisers',
       explain: 'Legs that steady the trailer once it stands level.',
@@ -152,6 +164,7 @@ export const underside = {
     },
     {
       key: 'powerStabilisers',
+      public: true,
       label: 'Power stabilisers',
       noun: 'motors for the stabilisers',
       partOf: 'stabilisers',
@@ -164,6 +177,7 @@ export const underside = {
     },
     {
       key: 'levellingSystem',
+      public: true,
       label: 'Levelling jacks',
       noun: 'levelling jacks',
       explain: 'Jacks that lift as well as steady.',

@@ -5,6 +5,7 @@ export const utilities = {
   specs: [
     {
       key: 'shoreAmps',
+      public: true,
       label: 'Shore power',
       basic: true,
       explain: 'What the inlet is rated for: 15, 30 or 50 A.',
@@ -16,6 +17,7 @@ export const utilities = {
     },
     {
       key: 'cordLength',
+      public: true,
       label: 'Power cord length',
       explain: 'How far it reaches to the pedestal.',
       check: 'Lay it out and tape it.',
@@ -27,6 +29,7 @@ export const utilities = {
     },
     {
       key: 'freshTank',
+      public: true,
       label: 'Fresh tank',
       basic: true,
       explain: 'Drinking water carried aboard.',
@@ -38,6 +41,7 @@ export const utilities = {
     },
     {
       key: 'grayTank',
+      public: true,
       label: 'Gray tank',
       basic: true,
       partOf: 'dumpOutlet',
@@ -58,6 +62,7 @@ export const utilities = {
     },
     {
       key: 'galleyTank',
+      public: true,
       label: 'Galley gray tank',
       basic: true,
       partOf: 'galleyOutlet',
@@ -73,6 +78,7 @@ export const utilities = {
     },
     {
       key: 'blackTank',
+      public: true,
       label: 'Black tank',
       basic: true,
       partOf: 'dumpOutlet',
@@ -85,6 +91,7 @@ export const utilities = {
     },
     {
       key: 'heaterTank',
+      public: true,
       label: 'Water heater tank',
       basic: true,
       unless: { spec: 'heaterKind', is: 'tankless' },
@@ -98,6 +105,7 @@ export const utilities = {
     },
     {
       key: 'heaterKind',
+      public: true,
       label: 'Water heater kind',
       partOf: 'waterHeater',
       explain: 'A tank that is kept warm, or a burner that heats as it flows.',
@@ -115,6 +123,7 @@ export const utilities = {
     },
     {
       key: 'heaterFuel',
+      public: true,
       label: 'Water heater runs on',
       partOf: 'waterHeater',
       explain: 'Gas, electricity, or both at once.',
@@ -132,6 +141,7 @@ export const utilities = {
     },
     {
       key: 'heaterGas',
+      public: true,
       label: 'Water heater burner',
       unless: { spec: 'heaterFuel', is: 'electric' },
       partOf: 'waterHeater',
@@ -150,6 +160,7 @@ export const utilities = {
     },
     {
       key: 'heaterElement',
+      public: true,
       label: 'Water heater element',
       unless: { spec: 'heaterFuel', is: 'gas' },
       partOf: 'waterHeater',
@@ -165,6 +176,7 @@ export const utilities = {
     },
     {
       key: 'dumpOutletCount',
+      public: true,
       label: 'Dump outlets',
       explain:
         'How many places a sewer hose has to go to; none where there is only a drain for a tote.',
@@ -176,6 +188,7 @@ export const utilities = {
     },
     {
       key: 'slideMechanism',
+      public: true,
       label: 'Slide mechanism',
       partOf: 'slide',
       explain: 'What moves it, and so how it is moved by hand.',
@@ -196,6 +209,7 @@ export const utilities = {
     },
     {
       key: 'slideHeight',
+      public: true,
       label: 'Inside height in the slide',
       partOf: 'slide',
       explain: 'Headroom where one sits or stands in it.',
@@ -229,6 +243,7 @@ export const utilities = {
   features: [
     {
       key: 'shoreInlet',
+      public: true,
       label: 'Shore-power inlet',
       basic: true,
       noun: 'a shore-power inlet',
@@ -247,6 +262,7 @@ export const utilities = {
     },
     {
       key: 'detachableCord',
+      public: true,
       label: 'Detachable cord',
       noun: 'a cord that comes off',
       explain: 'The cord is unplugged at both ends and stowed.',
@@ -257,6 +273,7 @@ export const utilities = {
     },
     {
       key: 'inletLights',
+      public: true,
       label: 'Lights on the inlet',
       noun: 'lights on the power inlet',
       explain: 'Say whether the pedestal is wired right.',
@@ -267,6 +284,7 @@ export const utilities = {
     },
     {
       key: 'cityWater',
+      public: true,
       label: 'City-water inlet',
       basic: true,
       noun: 'a city-water inlet',
@@ -280,6 +298,7 @@ export const utilities = {
     },
     {
       key: 'freshFill',
+      public: true,
       label: 'Fresh-tank fill',
       basic: true,
       noun: 'a fresh-tank fill',
@@ -292,6 +311,7 @@ export const utilities = {
     },
     {
       key: 'freshOverflow',
+      public: true,
       label: 'Fresh-tank overflow',
       noun: 'an overflow for the fresh tank',
       explain: 'Runs when the tank is full.',
@@ -302,6 +322,7 @@ export const utilities = {
     },
     {
       key: 'freshDrain',
+      public: true,
       label: 'Fresh-tank drain',
       noun: 'a drain for the fresh tank',
       explain: 'Empties the fresh tank.',
@@ -313,6 +334,7 @@ export const utilities = {
     },
     {
       key: 'blackFlush',
+      public: true,
       label: 'Black-tank flush',
       basic: true,
       noun: 'a black-tank flush',
@@ -328,6 +350,7 @@ export const utilities = {
     },
     {
       key: 'dumpOutlet',
+      public: true,
       label: 'Dump outlet',
       basic: true,
       noun: 'a dump outlet',
@@ -345,6 +368,7 @@ export const utilities = {
     },
     {
       key: 'galleyOutlet',
+      public: true,
       label: 'Second dump outlet',
       basic: true,
       noun: 'a second dump outlet',
@@ -358,6 +382,7 @@ export const utilities = {
     },
     {
       key: 'valveHandles',
+      public: true,
       label: 'Labelled valve handles',
       noun: 'labelled valve handles',
       partOf: 'dumpOutlet',
@@ -369,6 +394,7 @@ export const utilities = {
     },
     {
       key: 'toteDrain',
+      public: true,
       label: 'Drain for a tote',
       noun: 'a drain for a tote',
       explain: 'A valve and hose where there is no gray tank or no sewer.',
@@ -378,6 +404,7 @@ export const utilities = {
     },
     {
       key: 'outsideShower',
+      public: true,
       label: 'Outside shower',
       basic: true,
       noun: 'an outside shower',
@@ -390,6 +417,7 @@ export const utilities = {
     },
     {
       key: 'waterHeater',
+      public: true,
       label: 'Water heater',
       basic: true,
       noun: 'a water heater',
@@ -424,6 +452,7 @@ export const utilities = {
     },
     {
       key: 'heaterBypass',
+      public: true,
       label: 'Water-heater bypass',
       noun: 'a bypass round the water heater',
       partOf: 'waterHeater',
@@ -441,6 +470,7 @@ export const utilities = {
     },
     {
       key: 'reliefValve',
+      public: true,
       label: 'Relief valve',
       noun: 'a relief valve on the water heater',
       partOf: 'waterHeater',
@@ -452,6 +482,7 @@ export const utilities = {
     },
     {
       key: 'winteriseKit',
+      public: true,
       label: 'Winterising suction',
       noun: 'a hose for antifreeze',
       explain: 'Lets the pump draw antifreeze from a bottle.',
@@ -461,6 +492,7 @@ export const utilities = {
     },
     {
       key: 'cableInlet',
+      public: true,
       label: 'Cable and satellite inlet',
       noun: 'a cable inlet',
       explain: 'Takes a park’s cable or a dish.',
@@ -470,6 +502,7 @@ export const utilities = {
     },
     {
       key: 'fridgeVents',
+      public: true,
       label: 'Fridge vents',
       noun: 'vents for the fridge',
       explain:
@@ -481,6 +514,7 @@ export const utilities = {
     },
     {
       key: 'dockingCabinet',
+      public: true,
       label: 'Docking cabinet',
       noun: 'a docking cabinet',
       explain: 'All connections behind one door.',
@@ -490,6 +524,7 @@ export const utilities = {
     },
     {
       key: 'cordStorage',
+      public: true,
       label: 'Cord and hose storage',
       noun: 'a place for cord and hoses',
       explain: 'Where the wet and dirty things go.',
@@ -499,6 +534,7 @@ export const utilities = {
     },
     {
       key: 'surgeProtector',
+      public: true,
       label: 'Built-in surge protector',
       noun: 'a surge protector',
       explain: 'Cuts off bad power before it does harm.',
@@ -508,6 +544,7 @@ export const utilities = {
     },
     {
       key: 'slide',
+      public: true,
       label: 'Slide',
       basic: true,
       noun: 'a slide',
@@ -538,6 +575,7 @@ export const utilities = {
     },
     {
       key: 'secondSlide',
+      public: true,
       label: 'Second slide',
       basic: true,
       noun: 'a second slide',
@@ -551,6 +589,7 @@ export const utilities = {
     },
     {
       key: 'thirdSlide',
+      public: true,
       label: 'Third slide',
       noun: 'a third slide',
       partOf: 'secondSlide',
@@ -563,6 +602,7 @@ export const utilities = {
     },
     {
       key: 'slideTopper',
+      public: true,
       label: 'Slide topper',
       basic: true,
       noun: 'a slide topper',

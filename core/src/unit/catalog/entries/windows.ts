@@ -20,6 +20,7 @@ const ofSlide = (key: WallKey) => (key === 'Slide' ? { partOf: 'slide' } : {});
 
 const counts = windowWalls.map(({ key, label, where }): WindowSpec<'windows'> => ({
   key: `windows${key}`,
+  public: true,
   label: `Windows, ${label}`,
   explain: 'How many windows this wall has.',
   check: 'Count them from outside.',
@@ -31,6 +32,7 @@ const counts = windowWalls.map(({ key, label, where }): WindowSpec<'windows'> =>
 
 const kinds = windowWalls.map(({ key, label, where }): WindowSpec<'windowOpening'> => ({
   key: `windowOpening${key}`,
+  public: true,
   label: `How they open, ${label}`,
   explain: 'Fixed, sliding, pushed out at the bottom, or a mixture.',
   check: 'Open each.',
@@ -57,6 +59,7 @@ const kinds = windowWalls.map(({ key, label, where }): WindowSpec<'windowOpening
 
 const panes = windowWalls.map(({ key, label, where }): WindowSpec<'windowPanes'> => ({
   key: `windowPanes${key}`,
+  public: true,
   label: `Panes, ${label}`,
   explain: 'One pane or two; two keep warmth in and sweat less.',
   check: 'Hold a light against the glass and count its reflections in pairs.',
