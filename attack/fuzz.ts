@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import fc from 'fast-check';
 import { Client } from 'pg';
-import { may, roles, type Right, type Role } from '@fair-gable/core/yard/people';
+import { may, type Right, type Role, roles } from '@fair-gable/core/base/rights';
 import { asker, type Answer, type Ask } from './asker.ts';
 import { openGround, type Ground, type Memory } from './ground.ts';
 import { makeOtherYard, marker, sumsOf, type OtherYard } from './other-yard.ts';

@@ -2,15 +2,16 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
   applyChange,
-  entryOf,
-  parts,
-  statementsOf,
-  whoBriefly,
-  whoSaid,
+  broughtInBy,
   type Change,
   type Entry,
+  entryOf,
   type FieldValue,
+  parts,
+  statementsOf,
   type UnitRecord,
+  whoBriefly,
+  whoSaid,
 } from '@fair-gable/core/unit/record';
 import {
   asTheFileSays,
@@ -19,7 +20,7 @@ import {
   unitFileJsonSchema,
   unitFileVersion,
 } from '@fair-gable/core/unit/unit-file';
-import { broughtInBy, roles } from '@fair-gable/core/yard/people';
+import { roles } from '@fair-gable/core/base/rights';
 import { demoFiles } from './demo-units.ts';
 
 const [file] = demoFiles;

@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { features, specs, stations } from '@fair-gable/core/unit/catalog';
+import type { DataSource } from 'typeorm';
+import { parts } from '@fair-gable/core/unit/record';
 import {
   dataSourceFor,
   knownMigrations,
@@ -36,6 +38,31 @@ describe('the database', () => {
     expect(tables).toEqual([{ tablename: 'migration' }]);
     await source.destroy();
     await (await openDatabase(url)).destroy();
+  });
+
+  it('has the parts of a record that this program has, and keeps those of another', async () => {
+    const url = await freshDatabase();
+    const listed = async (source: DataSource): Promise<readonly string[]> =>
+      (await source.query('SELECT part FROM record_part')).map(
+        ({ part }: { part: string }) => part,
+      );
+    const first = await openDatabase(url);
+    expect((await listed(first)).toSorted()).toEqual([...parts].toSorted());
+    // As of an older program, and of a newer one that ran here before.
+    await first.query(`DELETE FROM record_part WHERE part = 'wordings'`);
+    await first.query(`INSERT INTO record_part VALUES ('of-tomorrow')`);
+    await first.destroy();
+    const again = await openDatabase(url);
+    expect((await listed(again)).toSorted()).toEqual([...parts, 'of-tomorrow'].toSorted());
+    await again.destroy();
+  });
+
+  it('takes no part of a record that is not in the list', async () => {
+    const b = await bench();
+    await expect(
+      b.source.query(`UPDATE record_field SET part = 'nothing' WHERE part = 'wordings'`),
+    ).rejects.toThrow(/record_field_part/);
+    await b.close();
   });
 
   it('of a newer program is left alone, in a sentence', async () => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { ourKeys } from '@fair-gable/core/unit/record';
-import { may, rights, roles, type Right, type Role } from '@fair-gable/core/yard/people';
+import { may, type Right, rights, type Role, roles } from '@fair-gable/core/base/rights';
 import { buildApp } from '../src/app.ts';
 import { rules } from '../src/base/access/index.ts';
 import { call, nameOf, routesOf } from './routes.ts';

@@ -6,7 +6,7 @@ import type { DataSource } from 'typeorm';
 import { readModelSheetFile, type ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
 import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
-import { roles } from '@fair-gable/core/yard/people';
+import { roles } from '@fair-gable/core/base/rights';
 import { inYard } from '../base/database/index.ts';
 import { keepSheet } from '../unit/model-sheet/index.ts';
 import { createYard } from '../yard/people/index.ts';

@@ -13,7 +13,8 @@ import {
   YardChange,
 } from '../base/access/entities.ts';
 import { PhotoPiece, PhotoRow } from '../unit/photo/entities.ts';
-import { RecordChange, RecordField, Unit } from '../unit/record/entities.ts';
+import { RecordChange, RecordField, RecordPartRow, Unit } from '../unit/record/entities.ts';
+import { listParts } from '../unit/record/index.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../unit/model-sheet/entities.ts';
 import { VehicleRow } from '../numbers/vehicles/entities.ts';
 import { BuyerRow, FollowUpRow, LetterRow } from '../yard/follow-up/entities.ts';
@@ -31,6 +32,7 @@ import { PaceAndWater1796256000000 } from './migrations/1796256000000-pace-and-w
 import { Invitations1796428800000 } from './migrations/1796428800000-invitations.ts';
 import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
 import { EventAuthors1796601600000 } from './migrations/1796601600000-event-authors.ts';
+import { RecordParts1796774400000 } from './migrations/1796774400000-record-parts.ts';
 import { SentOnce1796688000000 } from './migrations/1796688000000-sent-once.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
@@ -46,6 +48,7 @@ export const entities = [
   SignInTry,
   YardChange,
   Unit,
+  RecordPartRow,
   RecordField,
   RecordChange,
   PhotoRow,
@@ -77,6 +80,7 @@ const migrations = [
   KnownDevices1796515200000,
   EventAuthors1796601600000,
   SentOnce1796688000000,
+  RecordParts1796774400000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */
@@ -139,6 +143,7 @@ export const openDatabase = async (url: string): Promise<DataSource> => {
     const newer = await newerMigration(source);
     if (newer) throw new NewerDatabase(newer);
     await source.runMigrations({ transaction: 'each' });
+    await listParts(source.manager);
     await runner.query('SELECT pg_advisory_unlock($1)', [migrationLock]);
     await runner.query('RESET lock_timeout');
     return source;

@@ -3,24 +3,10 @@ import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../catal
 import { isDate } from '../../base/dates/index.ts';
 import type { Problem } from '../../base/problems/index.ts';
 import { isSameValue, statementsOf, withSaid, type Said } from './evidence.ts';
-import {
-  featureValueSchema,
-  howKnownSchema,
-  keyTests,
-  parts,
-  specValueSchema,
-  valueSchemas,
-  type Entry,
-  type Part,
-  type SpecValue,
-  type Statement,
-  type UnitRecord,
-} from './schema.ts';
+import { partRow, parts, type FieldValue, type Part, type ValueOf } from './parts/index.ts';
+import { howKnownSchema, type Entry, type Statement, type UnitRecord } from './schema.ts';
+import type { SpecValue } from './values/spec.ts';
 import { distanceProblem } from './typed-place.ts';
-
-/** What a part of a record holds. */
-export type ValueOf<P extends Part> = z.infer<(typeof valueSchemas)[P]>;
-export type FieldValue = { [P in Part]: ValueOf<P> }[Part];
 
 const changeOf = <P extends Part, V extends z.ZodType>(part: P, value: V) => ({
   part: z.literal(part),
@@ -47,21 +33,16 @@ const disputableOf = <P extends Part, V extends z.ZodType>(part: P, value: V) =>
     said: howKnownSchema.optional(),
   });
 
-const isDisputable = (part: Part): part is 'specs' | 'features' =>
-  part === 'specs' || part === 'features';
+const isDisputable = (part: Part): boolean => partRow(part).isDisputable === true;
 
-/** Places, findings and notes are one thing at a time; of values and features several sources may speak. */
-const undisputed = parts
-  .filter((part) => !isDisputable(part))
-  .map((part) => z.strictObject(changeOf(part, valueSchemas[part])));
+const ofPart = (part: Part) => {
+  const { schema } = partRow(part);
+  return isDisputable(part) ? disputableOf(part, schema) : z.strictObject(changeOf(part, schema));
+};
 
 /** One field of one unit, changed. */
 export const changeSchema = z
-  .discriminatedUnion('part', [
-    disputableOf('specs', specValueSchema),
-    disputableOf('features', featureValueSchema),
-    ...undisputed,
-  ])
+  .discriminatedUnion('part', parts.map(ofPart) as [ReturnType<typeof ofPart>])
   .superRefine((change, context) => {
     const found = changeProblem(change as Change);
     if (found) {
@@ -146,7 +127,7 @@ export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined
 
 /** What is wrong with a change, apart from its version; undefined when nothing is. */
 export const changeProblem = (change: Change): Problem | undefined => {
-  if (!keyTests[change.part](change.key)) {
+  if (!partRow(change.part).isKey(change.key)) {
     return { code: 'unknown-field', params: { field: `${change.part}.${change.key}` } };
   }
   if (!change.value) return undefined;

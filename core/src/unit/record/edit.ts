@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { changeSchema, type Change } from './change.ts';
-import { howKnownSchema, parts, valueSchemas, type Entry, type Part } from './schema.ts';
-import type { FieldValue } from './change.ts';
+import { partRow, parts, type FieldValue, type Part } from './parts/index.ts';
+import { howKnownSchema, type Entry } from './schema.ts';
 
 /** Fields changed at once: all of them or none. The id lets it be sent twice and made once. */
 export const editSchema = z.strictObject({
@@ -14,7 +14,7 @@ export interface Edit {
   readonly changes: readonly Change[];
 }
 
-const fieldValueSchema = z.union(parts.map((part) => valueSchemas[part]));
+const fieldValueSchema = z.union(parts.map((part) => partRow(part).schema));
 
 /** One change that was made, as the history tells it. */
 export const historyRowSchema = z.strictObject({

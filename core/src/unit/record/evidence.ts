@@ -1,6 +1,8 @@
 import { isSpecKey, knownBy, specEntry, type HowKnown, type SpecKey } from '../catalog/index.ts';
 import { displayRow, fromInternal, toInternal, type Display } from '../../base/quantity/index.ts';
-import type { FeatureValue, SpecValue, Statement } from './schema.ts';
+import type { FeatureValue } from './parts/features.ts';
+import type { Statement } from './schema.ts';
+import type { SpecValue } from './values/spec.ts';
 
 /** What somebody says of a field: the value and how they know it. */
 export interface Said<V> {

@@ -1,26 +1,25 @@
 export {
-  emptyRecord,
-  featureStateSchema,
-  featureValueSchema,
   howKnownSchema,
-  keyTests,
-  placeSchema,
-  parts,
+  emptyRecord,
   recordSchema,
-  settlementSchema,
-  specValueSchema,
-  valueSchemas,
-  bounds,
-  type Bound,
   type Entry,
-  type FeatureValue,
-  type Part,
-  type Place,
-  type Settlement,
-  type SpecValue,
   type Statement,
   type UnitRecord,
 } from './schema.ts';
+export {
+  parts,
+  partRow,
+  partRows,
+  type FieldValue,
+  type KeyOf,
+  type Part,
+  type ValueOf,
+} from './parts/index.ts';
+export type { RecordPart, Telling } from './parts/part.ts';
+export { featureStateSchema, featureValueSchema, type FeatureValue } from './parts/features.ts';
+export { placeSchema, type Place } from './parts/places.ts';
+export { settlementSchema, type Settlement } from './parts/settlements.ts';
+export { broughtInBy, rightToChange, unsignedChange } from './rights.ts';
 export {
   applyChange,
   changeProblem,
@@ -34,9 +33,16 @@ export {
   specProblem,
   writtenOut,
   type Change,
-  type FieldValue,
-  type ValueOf,
 } from './change.ts';
+export {
+  bounds,
+  figureOf,
+  isExact,
+  specValueSchema,
+  type Bound,
+  type SpecValue,
+} from './values/spec.ts';
+export { formatSpec } from './values/spec-text.ts';
 export {
   adviceFor,
   isKnownMissing,
@@ -45,11 +51,8 @@ export {
   applies,
   countedOf,
   howMany,
-  figureOf,
-  formatSpec,
   hasFeature,
   howOf,
-  isExact,
   nameOf,
   ourKeys,
   particularsOf,
@@ -64,19 +67,15 @@ export { distanceProblem, doubtOfDistance, typedDistance } from './typed-place.t
 export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';
 export { sideSchema } from './values/side.ts';
 export { spotLayers, spotSchema, textLimit, type Spot } from './values/spot.ts';
-export {
-  answers,
-  verdicts,
-  type Answer,
-  type Finding,
-  type Signature,
-  type Verdict,
-} from './values/finding.ts';
-export type { Moisture, Wheel } from './values/wheel.ts';
-export { photoTarget, type Photo } from './values/photo.ts';
-export { inspectionResults, type Inspected, type InspectionResult } from './values/inspected.ts';
-export type { Fitted, Stowed } from './values/aboard.ts';
-export { scopes, type Question } from './values/question.ts';
+export { answers, type Answer, type Finding } from './parts/findings.ts';
+export { verdicts, type Signature, type Verdict } from './parts/signatures.ts';
+export type { Moisture } from './parts/moisture.ts';
+export type { Wheel } from './parts/wheels.ts';
+export { photoTarget, type Photo } from './parts/photos.ts';
+export { inspectionResults, type Inspected, type InspectionResult } from './parts/inspection.ts';
+export type { Fitted } from './parts/fitted.ts';
+export type { Stowed } from './parts/stowed.ts';
+export { scopes, type Question } from './parts/questions.ts';
 export {
   questionKeys,
   tankKeys,
@@ -88,7 +87,7 @@ export {
   type WaterRates,
   type Weighings,
 } from './values/trial.ts';
-export { isWordingKey, wordingSchema, type Wording } from './values/wording.ts';
+export { isWordingKey, wordingSchema, type Wording } from './parts/wordings.ts';
 export {
   figureSources,
   vehicleFigures,

@@ -1,4 +1,3 @@
-import { counted } from '../../base/words/index.ts';
 import {
   featureEntry,
   isFitted,
@@ -11,29 +10,10 @@ import {
   type HowKnown,
   type Spec,
   type SpecKey,
-  type ValueKind,
   type WordsIf,
 } from '../catalog/index.ts';
-import { formatDate } from '../../base/dates/index.ts';
-import {
-  formatCounted,
-  formatQuantity,
-  formatSize,
-  formatWhole,
-  type Display,
-  type System,
-} from '../../base/quantity/index.ts';
-import type { SpecValue, UnitRecord } from './schema.ts';
-
-type Value<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
-
-/** The one figure a quantity is worked with: of a range its middle. */
-export const figureOf = ({ amount, to }: Value<'quantity'>): number =>
-  to === undefined ? amount : (amount + to) / 2;
-
-/** Whether a value says one figure and no more or less: not about, not under, not from here to there. */
-export const isExact = (value: SpecValue): boolean =>
-  value.kind !== 'quantity' || (value.bound === undefined && value.to === undefined);
+import type { UnitRecord } from './schema.ts';
+import { figureOf } from './values/spec.ts';
 
 /** A quantity in internal units; undefined when it is not known. */
 export const amountOf = (record: UnitRecord, key: SpecKey): number | undefined => {
@@ -127,62 +107,6 @@ export const adviceFor = (record: UnitRecord, advice: Advice | undefined): strin
   if (advice === undefined || typeof advice === 'string') return advice;
   const words = advice.filter((row) => isOfKind(record, row)).map((row) => row.words);
   return words.length > 0 ? words.join(' ') : undefined;
-};
-
-/**
- * A spec's value as the trade writes it; a guess bears “about”, everywhere.
- * @example formatSpec('gvwr', { kind: 'quantity', amount: 7490 }, 'us', 'read') // '7,490 lb'
- */
-export const formatSpec = (
-  key: SpecKey,
-  value: SpecValue,
-  system: System,
-  how: HowKnown,
-): string => {
-  const text = bareSpec(key, value, system);
-  return how === 'guessed' && isExact(value) ? `about ${text}` : text;
-};
-
-const choiceLabel = (
-  { choices }: { readonly choices: readonly { key: string; label: string }[] },
-  choice: string,
-): string => choices.find((c) => c.key === choice)?.label ?? choice;
-
-type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
-
-const quantityText = (
-  { amount, bound, to }: Value<'quantity'>,
-  display: Display,
-  system: System,
-): string => {
-  const text = formatQuantity(amount, display, system);
-  if (to !== undefined) return `${text} to ${formatQuantity(to, display, system)}`;
-  return bound ? `${bound} ${text}` : text;
-};
-
-/** How each kind of value is written. */
-const written: {
-  readonly [K in ValueKind['kind']]: (value: Value<K>, kind: Kind<K>, system: System) => string;
-} = {
-  text: ({ text }) => text,
-  number: ({ number }, { money, noun }) => {
-    if (money) return formatWhole(number);
-    return noun ? counted(number, noun) : String(number);
-  },
-  choice: ({ choice }, kind) => choiceLabel(kind, choice),
-  quantity: (value, { display }, system) => quantityText(value, display, system),
-  counted: ({ count, each }, { display }, system) =>
-    each === undefined ? `${count} × ?` : formatCounted({ count, each }, display, system),
-  size: ({ sides }, { display }, system) => formatSize(sides, display, system),
-  date: ({ date }) => formatDate(date),
-};
-
-/** Nothing for a value of another kind than its field: the record's schema lets none in. */
-const bareSpec = (key: SpecKey, value: SpecValue, system: System): string => {
-  const kind = specEntry(key).value;
-  if (kind.kind !== value.kind) return '';
-  const write = written[kind.kind] as (value: SpecValue, kind: ValueKind, system: System) => string;
-  return write(value, kind, system);
 };
 
 const isOurs = (key: string): boolean => isSpecKey(key) && specEntry(key).ours === true;

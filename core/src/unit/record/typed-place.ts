@@ -6,7 +6,8 @@ import {
 } from '../../base/quantity/index.ts';
 import type { Problem } from '../../base/problems/index.ts';
 import { amountOf } from './read.ts';
-import { longestPlace, type UnitRecord } from './schema.ts';
+import { longestPlace } from './parts/places.ts';
+import type { UnitRecord } from './schema.ts';
 
 /** What is wrong with a distance from the coupler, whatever the unit: nothing on a travel trailer is so far back. */
 export const distanceProblem = (inches: number, system: System): Problem | undefined => {

@@ -15,7 +15,7 @@ import {
 import { parseDate } from '../../base/dates/index.ts';
 import type { Problem } from '../../base/problems/index.ts';
 import { specProblem } from './change.ts';
-import type { SpecValue } from './schema.ts';
+import type { SpecValue } from './values/spec.ts';
 
 /** Above this in internal units nothing on a trailer can be: a slip of the hand, not a measurement. */
 const impossibleAbove = 1_000_000;

@@ -3,7 +3,7 @@ import type { SpecKey } from '../catalog/index.ts';
 import { sentence, strangeIn, strangeSentence } from '../../base/problems/index.ts';
 import {
   fieldLabel,
-  keyTests,
+  partRow,
   parts,
   recordSchema,
   specProblem,
@@ -82,12 +82,12 @@ const headSchema = z.object({ format: z.string(), version: z.number() });
 
 const isPart = (part: string): part is Part => (parts as readonly string[]).includes(part);
 const labelOf = (part: string, key: string): string =>
-  isPart(part) && keyTests[part](key) ? fieldLabel(part, key) : `${part}.${key}`;
+  isPart(part) && partRow(part).isKey(key) ? fieldLabel(part, key) : `${part}.${key}`;
 
 /** Fields that this version's catalogue does not have, or that hold what they cannot. */
 const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined => {
   for (const part of parts) {
-    const strange = Object.keys(record[part]).find((key) => !keyTests[part](key));
+    const strange = Object.keys(record[part]).find((key) => !partRow(part).isKey(key));
     if (strange !== undefined) {
       return sentence('The field', {
         code: 'unknown-field',

@@ -21,15 +21,4 @@ export {
   type YardPerson,
   type YardSettings,
 } from './people.ts';
-export {
-  broughtInBy,
-  may,
-  rights,
-  rightToChange,
-  roles,
-  roleWords,
-  unsignedChange,
-  type Right,
-  type Role,
-} from './roles.ts';
 export { waitAfter, waitWords } from './backoff.ts';

@@ -6,7 +6,7 @@ import { paces } from '../../show/cards/index.ts';
 import { routeSchema } from '../../unit/way-round/index.ts';
 import { yardWaterSchema } from '../../numbers/water/index.ts';
 import { savedViewsSchema } from '../list/index.ts';
-import { roles } from './roles.ts';
+import { roles } from '../../base/rights/index.ts';
 
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
 const password = z.string().min(1).max(200);

@@ -1,11 +1,12 @@
 import type { FastifyInstance, FastifyRequest, RouteOptions } from 'fastify';
 import fp from 'fastify-plugin';
 import type { DataSource } from 'typeorm';
+import { may, type Role } from '@fair-gable/core/base/rights';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { YardWater } from '@fair-gable/core/numbers/water';
 import type { Route } from '@fair-gable/core/unit/way-round';
 import type { SavedView } from '@fair-gable/core/yard/list';
-import { may, type HouseViews, type Role } from '@fair-gable/core/yard/people';
+import { type HouseViews } from '@fair-gable/core/yard/people';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { rules, type Access } from './rules.ts';

@@ -1,4 +1,4 @@
-import type { Right } from '@fair-gable/core/yard/people';
+import type { Right } from '@fair-gable/core/base/rights';
 
 /** Who may call a route: anyone, or those whose role has a right. */
 export type Access = 'anyone' | Right;

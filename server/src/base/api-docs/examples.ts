@@ -1,5 +1,5 @@
 import { drawingOf } from '@fair-gable/core/unit/outline';
-import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {
@@ -20,21 +20,8 @@ const gvwr = { kind: 'quantity', amount: 7490 };
 const change = { part: 'specs', key: 'gvwr', value: gvwr, how: 'read', basedOn: 1 };
 const first = { ...change, basedOn: 0 };
 const record = {
+  ...emptyRecord,
   specs: { gvwr: { value: gvwr, how: 'read', by: 'Ines Rook', at, version: 2 } },
-  features: {},
-  places: {},
-  settlements: {},
-  findings: {},
-  wheels: {},
-  moisture: {},
-  photos: {},
-  inspection: {},
-  signatures: {},
-  stowed: {},
-  fitted: {},
-  questions: {},
-  trials: {},
-  wordings: {},
 };
 const unitView = { id: unit, record };
 

@@ -1,7 +1,7 @@
 import { In } from 'typeorm';
 import type { Point } from '@fair-gable/core/show/cards';
 import { inOrder, paceFrom, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
-import { may, type Role } from '@fair-gable/core/yard/people';
+import { may, type Role } from '@fair-gable/core/base/rights';
 import { announce, firstSent, isFirst, type InYard } from '../../base/database/index.ts';
 import { accountsBehind, Person } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';

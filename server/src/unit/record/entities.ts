@@ -53,6 +53,13 @@ export class Unit {
   createdAt!: Date;
 }
 
+/** The parts that a record of this database may have. */
+@Entity('record_part')
+export class RecordPartRow {
+  @PrimaryColumn({ type: 'varchar', length: 20 })
+  part!: string;
+}
+
 /** One field of a record. A value of null was known once and taken back; its version goes on. */
 @Entity('record_field')
 export class RecordField {
@@ -62,7 +69,7 @@ export class RecordField {
   @PrimaryColumn({ type: 'uuid', name: 'unit_id' })
   unitId!: string;
 
-  @PrimaryColumn({ type: 'varchar', length: 12 })
+  @PrimaryColumn({ type: 'varchar', length: 20 })
   part!: Part;
 
   @PrimaryColumn({ type: 'varchar', length: 90 })
@@ -107,7 +114,7 @@ export class RecordChange {
   @Column({ type: 'uuid', name: 'unit_id' })
   unitId!: string;
 
-  @Column({ type: 'varchar', length: 12 })
+  @Column({ type: 'varchar', length: 20 })
   part!: Part;
 
   @Column({ type: 'varchar', length: 90 })

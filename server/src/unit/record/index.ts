@@ -1,4 +1,5 @@
 export { RecordChange, RecordField, Unit } from './entities.ts';
+export { listParts } from './parts.ts';
 export { hiddenFrom, recordPlugin } from './plugin.ts';
 export {
   pageOfUnits,

@@ -3,16 +3,18 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
 import {
+  type Change,
   changeSchema,
+  type Edit,
   editSchema,
   historyRowSchema,
   ourKeys,
   parts,
   recordSchema,
-  type Change,
-  type Edit,
+  rightToChange,
+  unsignedChange,
 } from '@fair-gable/core/unit/record';
-import { may, rightToChange, unsignedChange } from '@fair-gable/core/yard/people';
+import { may } from '@fair-gable/core/base/rights';
 import type { App } from '../../base/app/index.ts';
 import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';

@@ -1,14 +1,13 @@
 import { Readable } from 'node:stream';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import { broughtInBy, nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import {
   asTheFileSays,
   readUnitFile,
   toUnitFile,
   unitFileSchema,
 } from '@fair-gable/core/unit/unit-file';
-import { broughtInBy } from '@fair-gable/core/yard/people';
 import type { App } from '../../base/app/index.ts';
 import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';

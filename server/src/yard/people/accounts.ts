@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { System } from '@fair-gable/core/base/quantity';
-import type { Role } from '@fair-gable/core/yard/people';
+import type { Role } from '@fair-gable/core/base/rights';
 import { Refusal } from '../../base/problems/index.ts';
 import { Membership, PasswordLink, Person, Secret, Yard } from '../../base/access/index.ts';
 import { digest, hashNew } from './hashes.ts';

@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
-import type { LinkFor, Role } from '@fair-gable/core/yard/people';
+import type { Role } from '@fair-gable/core/base/rights';
+import type { LinkFor } from '@fair-gable/core/yard/people';
 import { Refusal } from '../../base/problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from '../../base/access/index.ts';
 import { digest, hashNew } from './hashes.ts';

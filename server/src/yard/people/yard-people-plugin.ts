@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import { roles } from '@fair-gable/core/base/rights';
 import {
   linkSchema,
   newPersonSchema,
   personSchema,
-  roles,
   yardSettingsSchema,
 } from '@fair-gable/core/yard/people';
 import type { App } from '../../base/app/index.ts';

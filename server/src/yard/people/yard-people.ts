@@ -1,11 +1,12 @@
 import type { EntityManager } from 'typeorm';
+import type { Role } from '@fair-gable/core/base/rights';
 import { percent } from '@fair-gable/core/base/words';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import { waterStyles, type YardWater } from '@fair-gable/core/numbers/water';
 import { schoolEntry, schools, type SchoolKey } from '@fair-gable/core/unit/catalog';
 import type { GlossaryRow } from '@fair-gable/core/unit/identity';
 import { legs, routesOf, type Route } from '@fair-gable/core/unit/way-round';
-import type { Role, YardPerson, YardSettings } from '@fair-gable/core/yard/people';
+import type { YardPerson, YardSettings } from '@fair-gable/core/yard/people';
 import { announceEnd } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import type { Caller } from '../../base/access/index.ts';

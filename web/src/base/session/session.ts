@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { may as mayRole, type Right } from '@fair-gable/core/base/rights';
 import { paceFor } from '@fair-gable/core/show/walk';
 import type { SchoolKey } from '@fair-gable/core/unit/catalog';
 import { floorPlanGlossary } from '@fair-gable/core/unit/identity';
-import { may as mayRole, type Right, type Session } from '@fair-gable/core/yard/people';
+import { type Session } from '@fair-gable/core/yard/people';
 import { ask, onLapse, Refused } from '../api/client.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../device/index.ts';
 import { useLive } from '../live/live.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { day, words } from './spot.ts';
+import { day, isMadeKey, words } from '../values/spot.ts';
+import { part } from './part.ts';
 
 /** Whose question it is: of this unit alone, or of every unit of its model. */
 export const scopes = ['unit', 'model'] as const;
@@ -19,3 +20,16 @@ export const questionSchema = z.strictObject({
   answer: words.optional(),
 });
 export type Question = z.infer<typeof questionSchema>;
+
+/** What nobody here can answer yet, and the answers. */
+export const questions = part({
+  schema: questionSchema,
+  isKey: isMadeKey,
+  label: () => 'A question',
+  text: ({ text, answer }) => (answer ? `${text} Answer: ${answer}` : text),
+  right: 'record',
+  example: [
+    '0a11ce00-0000-4000-8000-000000000001',
+    { text: 'How loud is the roof fan?', scope: 'model' },
+  ],
+});

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { words } from './spot.ts';
+import { isMadeKey, words } from '../values/spot.ts';
+import { part } from './part.ts';
 
 const share = z.number().min(0).max(1);
 const point = z.tuple([share, share]);
@@ -25,3 +26,16 @@ export const photoSchema = z.strictObject({
     .optional(),
 });
 export type Photo = z.infer<typeof photoSchema>;
+
+/** Photos: what each shows; the pictures lie beside the record under the same ids. */
+export const photos = part({
+  schema: photoSchema,
+  isKey: isMadeKey,
+  label: () => 'A photo',
+  text: ({ of, caption }, { called }) => caption ?? `of ${of.map(called).join(', ')}`,
+  right: 'record',
+  example: [
+    '0a11ce00-0000-4000-8000-000000000001',
+    { of: ['specs.gvwr'], width: 1600, height: 1200 },
+  ],
+});

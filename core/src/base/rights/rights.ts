@@ -1,6 +1,3 @@
-import { isSpecKey, specEntry } from '../../unit/catalog/index.ts';
-import type { Change, Part, UnitRecord } from '../../unit/record/index.ts';
-
 /** What people are on a yard. */
 export const roles = ['manager', 'specialist', 'technician', 'guest', 'viewer'] as const;
 export type Role = (typeof roles)[number];
@@ -28,35 +25,6 @@ export type Right = keyof typeof rights;
 /** Whether a role has a right. */
 export const may = (role: Role, right: Right): boolean =>
   (rights[right] as readonly Role[]).includes(role);
-
-/** What may be changed by a technician alone; all else of a record by whoever records. */
-const inspectors: ReadonlySet<Part> = new Set<Part>(['inspection', 'signatures']);
-
-const isBySignature = (part: Part, key: string): boolean =>
-  part === 'specs' && isSpecKey(key) && specEntry(key).bySignature === true;
-
-/** The right it takes to change a field of a record. */
-export const rightToChange = ({ part, key }: Pick<Change, 'part' | 'key'>): Right =>
-  inspectors.has(part) || isBySignature(part, key) ? 'inspect' : 'record';
-
-/** A change of what follows from the signature of the inspection, made without signing. */
-export const unsignedChange = (changes: readonly Change[]): Change | undefined =>
-  changes.some(({ part, key }) => part === 'signatures' && key === 'inspection')
-    ? undefined
-    : changes.find(({ part, key }) => isBySignature(part, key));
-
-/**
- * A record from elsewhere as somebody may bring it in. Nobody signs by a file: it comes in unsigned. What was tried comes in by a
- * technician alone, for them to sign.
- */
-export const broughtInBy = (role: Role, record: UnitRecord): UnitRecord => ({
-  ...record,
-  inspection: may(role, 'inspect') ? record.inspection : {},
-  signatures: {},
-  specs: Object.fromEntries(
-    Object.entries(record.specs).filter(([key]) => !isBySignature('specs', key)),
-  ),
-});
 
 /** What each role is for, for whoever chooses one. */
 export const roleWords: Readonly<Record<Role, string>> = {

@@ -1,6 +1,9 @@
 import { z } from 'zod';
+import { inText } from '../../../base/words/index.ts';
 import { isFeatureKey, isSpecKey, type StationKey } from '../../catalog/index.ts';
-import { isMadeKey, station, words } from './spot.ts';
+import { entryLabel } from '../values/entry-label.ts';
+import { isMadeKey, station, words } from '../values/spot.ts';
+import { part } from './part.ts';
 
 /** How somebody wants a card of the walk: worded otherwise, in every plan or in none, or one of their own. */
 export const wordingSchema = z.strictObject({
@@ -35,3 +38,23 @@ export const isWordingKey = (key: string): key is string => {
   if (kind === 'own') return isMadeKey(of);
   return (kind === 'objections' || kind === 'changes') && slug.test(of);
 };
+
+/** What a card is about, by its id. */
+const wordingOf = (id: string): string => {
+  const [kind, key = ''] = id.split('.');
+  if (kind === 'own') return 'a thing of our own';
+  if (kind === 'objections') return 'an objection';
+  return kind === 'changes' ? 'what we would change' : inText(entryLabel(key));
+};
+
+/** Cards of the walk that somebody worded, wants always or never, or wrote; by the card’s id. */
+export const wordings = part<Wording, string>({
+  schema: wordingSchema,
+  isKey: isWordingKey,
+  label: (key) => `What is said of ${wordingOf(key)}`,
+  text: ({ words: said, wanted }) =>
+    [said && `“${said}”`, wanted && `${wanted} in the plan`].filter(Boolean).join(', ') ||
+    'as the record words it',
+  right: 'record',
+  example: ['specs.gvwr', { words: 'Loaded, it may weigh 7,490 lb.', wanted: 'always' }],
+});

@@ -1,0 +1,1 @@
+export { may, rights, roles, roleWords, type Right, type Role } from './rights.ts';
