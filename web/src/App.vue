@@ -8,11 +8,11 @@ import { useAlertsInView } from './base/controls/alerts.ts';
 import SaveState from './unit/record/SaveState.vue';
 import { useLive } from './base/live/live.ts';
 import { useSession } from './base/session/session.ts';
-import SignOut from './yard/people/SignOut.vue';
 import { useMode } from './base/style/mode.ts';
 
 // Most people have one yard.
 const YardChoice = defineAsyncComponent(() => import('./yard/people/YardChoice.vue'));
+const SignOut = defineAsyncComponent(() => import('./yard/people/SignOut.vue'));
 
 useAlertsInView();
 const route = useRoute();

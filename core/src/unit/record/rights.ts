@@ -5,7 +5,7 @@ import type { UnitRecord } from './schema.ts';
 
 /** The right it takes to change a field of a record. */
 export const rightToChange = ({ part, key }: Pick<Change, 'part' | 'key'>): Right => {
-  const { right } = partRow(part);
+  const { right = 'record' } = partRow(part);
   return typeof right === 'function' ? right(key) : right;
 };
 

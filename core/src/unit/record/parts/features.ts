@@ -24,7 +24,6 @@ export const features = part({
     const label = labelIn(featureStates, state);
     return tried ? `${label}, tried and ${tried === 'works' ? 'works' : 'faulty'}` : label;
   },
-  right: 'record',
   isDisputable: true,
   example: ['awning', { state: 'standard', tried: 'works' }],
 });

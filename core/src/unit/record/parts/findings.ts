@@ -44,7 +44,6 @@ export const findings = part({
     ]
       .filter(Boolean)
       .join(', '),
-  right: 'record',
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
     { kind: 'delamination', gravity: 'technician', station: 'front', saidFirst: true },

@@ -24,7 +24,6 @@ export const fitted = part({
   isKey: isMadeKey,
   label: () => 'Fitted here',
   text: ({ what, weight }, { system }) => `${what}, ${formatQuantity(weight, 'weight', system)}`,
-  right: 'record',
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
     { what: 'second battery', weight: 63, on: '2026-04-10' },

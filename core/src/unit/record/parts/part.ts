@@ -24,8 +24,8 @@ export interface RecordPart<V, K extends string = string> {
   readonly label: (key: string) => string;
   /** A value in words. */
   readonly text: (value: V, telling: Telling) => string;
-  /** The right it takes to change a field. */
-  readonly right: Right | ((key: string) => Right);
+  /** The right it takes to change a field, where it takes more than to record. */
+  readonly right?: Right | ((key: string) => Right);
   /** Several sources may speak of a field, each way of knowing with one word; otherwise a field is one thing at a time. */
   readonly isDisputable?: true;
   /** A field as there may be one, for the documents and the tests. */

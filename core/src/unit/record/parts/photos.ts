@@ -33,7 +33,6 @@ export const photos = part({
   isKey: isMadeKey,
   label: () => 'A photo',
   text: ({ of, caption }, { called }) => caption ?? `of ${of.map(called).join(', ')}`,
-  right: 'record',
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
     { of: ['specs.gvwr'], width: 1600, height: 1200 },

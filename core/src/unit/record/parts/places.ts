@@ -39,6 +39,5 @@ export const places = part({
   isKey: isLocatedKey,
   label: (key) => `${entryLabel(key)}, its place`,
   text: (value, { system }) => placeText(value, system),
-  right: 'record',
   example: ['awning', { back: 120, side: 'door', length: 192 }],
 });

@@ -27,7 +27,6 @@ export const questions = part({
   isKey: isMadeKey,
   label: () => 'A question',
   text: ({ text, answer }) => (answer ? `${text} Answer: ${answer}` : text),
-  right: 'record',
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
     { text: 'How loud is the roof fan?', scope: 'model' },

@@ -19,6 +19,5 @@ export const settlements = part({
   isKey: (key): key is string => pattern.test(key),
   label: (key) => `Note on ${inText(entryLabel(key.split(':')[1] ?? key))}`,
   text: ({ reason }) => `“${reason}”`,
-  right: 'record',
   example: ['ccc-identity:ccc', { reason: 'the label counts the battery', inputs: '{"ccc":2510}' }],
 });

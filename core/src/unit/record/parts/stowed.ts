@@ -14,6 +14,5 @@ export const stowed = part({
   isKey: isFeatureKey,
   label: (key) => `${entryLabel(key)}, where it is kept`,
   text: ({ where }) => where,
-  right: 'record',
   example: ['manuals', { where: 'in the drawer under the sink' }],
 });

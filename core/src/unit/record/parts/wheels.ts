@@ -54,6 +54,5 @@ export const wheels = part({
   isKey: isWheelKey,
   label: (key) => (isWheelKey(key) ? `Wheel, ${wheelPlace(key).label}` : key),
   text: (value, { system }) => wheelText(value, system),
-  right: 'record',
   example: ['Spare', { make: 'Farrow', pressure: 65 }],
 });

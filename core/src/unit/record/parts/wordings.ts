@@ -55,6 +55,5 @@ export const wordings = part<Wording, string>({
   text: ({ words: said, wanted }) =>
     [said && `“${said}”`, wanted && `${wanted} in the plan`].filter(Boolean).join(', ') ||
     'as the record words it',
-  right: 'record',
   example: ['specs.gvwr', { words: 'Loaded, it may weigh 7,490 lb.', wanted: 'always' }],
 });
