@@ -16,6 +16,8 @@ import {
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
 export const unitFileVersion = 8;
+/** Every version there was: what is older is read as what it says. */
+const readableVersions = Array.from({ length: unitFileVersion }, (_, i) => i + 1);
 
 /** One unit, whole, as it is carried from yard to yard. Quantities in internal units. */
 export const unitFileSchema = z
@@ -26,7 +28,7 @@ export const unitFileSchema = z
      * version 5 no wording of cards, version 6 no figures given only roughly, no counts without a size and no sizes of
      * single tires, version 7 no mark of what another file said; what they had is here as it was.
      */
-    version: z.literal([1, 2, 3, 4, 5, 6, 7, unitFileVersion]),
+    version: z.literal(readableVersions),
     id: z.uuid(),
     record: recordSchema,
   })
@@ -38,7 +40,7 @@ export const unitFileSchema = z
 
 export interface UnitFile {
   readonly format: typeof unitFileFormat;
-  readonly version: 1 | 2 | 3 | 4 | 5 | 6 | 7 | typeof unitFileVersion;
+  readonly version: number;
   readonly id: string;
   readonly record: UnitRecord;
 }
