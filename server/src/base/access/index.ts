@@ -1,4 +1,4 @@
-export { callerIn, yardOf, type Caller, type RouteRule } from './access.ts';
+export { callerIn, yardOf, type Access, type Caller, type RouteRule } from './access.ts';
 export {
   Invitation,
   KnownDevice,
@@ -11,7 +11,6 @@ export {
   Yard,
   YardChange,
 } from './entities.ts';
-export { rules, type Access } from './rules.ts';
 export { sessionPlugin, beginSession, type Account } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';
 export { accountsBehind, isFreeOn, nameTaken, rename } from './names.ts';

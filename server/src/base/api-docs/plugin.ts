@@ -4,7 +4,7 @@ import fp from 'fastify-plugin';
 import { jsonSchemaTransform, type ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { App } from '../app/index.ts';
-import { rules } from '../access/index.ts';
+import type { Access } from '../access/index.ts';
 import { refusals } from '../problems/index.ts';
 import { examples } from './examples.ts';
 
@@ -32,7 +32,7 @@ const binary = { type: 'string', format: 'binary' } as const;
 const pathAsRegistered = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
 
 /** An operation with its example, whom it is for, and how refusals look. */
-const told = (operation: Operation, name: string): Operation => {
+const told = (operation: Operation, name: string, access: Access | undefined): Operation => {
   const { body, answer, bytes } = examples[name] ?? {};
   const { requestBody, responses = {} } = operation;
   const request = requestBody?.content?.[json];
@@ -43,7 +43,6 @@ const told = (operation: Operation, name: string): Operation => {
       return [status, { ...response, content: { [json]: { ...media, example: answer } } }];
     }),
   );
-  const isForAnyone = rules[name] === 'anyone';
   return {
     ...operation,
     ...(bytes ? { requestBody: { required: true, content: { [bytes]: { schema: binary } } } } : {}),
@@ -51,20 +50,23 @@ const told = (operation: Operation, name: string): Operation => {
       ? { requestBody: { ...requestBody, content: { [json]: { ...request, example: body } } } }
       : {}),
     responses: { ...shown, default: { $ref: '#/components/responses/refusal' } },
-    security: isForAnyone ? [] : [{ session: [] }],
-    'x-right': rules[name],
+    security: access === 'anyone' ? [] : [{ session: [] }],
+    'x-right': access,
   };
 };
 
-const withExamples = (document: Record<string, unknown>): Record<string, unknown> => {
+const withExamples = (
+  document: Record<string, unknown>,
+  accessOf: ReadonlyMap<string, Access>,
+): Record<string, unknown> => {
   const paths = (document['paths'] ?? {}) as Record<string, Record<string, Operation>>;
   const all = Object.entries(paths).map(([path, operations]) => [
     path,
     Object.fromEntries(
-      Object.entries(operations).map(([verb, operation]) => [
-        verb,
-        told(operation, `${verb.toUpperCase()} ${pathAsRegistered(path)}`),
-      ]),
+      Object.entries(operations).map(([verb, operation]) => {
+        const name = `${verb.toUpperCase()} ${pathAsRegistered(path)}`;
+        return [verb, told(operation, name, accessOf.get(name))];
+      }),
     ),
   ]);
   return { ...document, paths: Object.fromEntries(all) };
@@ -100,7 +102,10 @@ export const apiDocsPlugin = fp(async (app: App) => {
     },
     transform: jsonSchemaTransform,
     transformObject: (given) =>
-      withExamples(('openapiObject' in given ? given.openapiObject : {}) as never) as never,
+      withExamples(
+        ('openapiObject' in given ? given.openapiObject : {}) as never,
+        new Map(app.routeTable.map(({ method, url, access }) => [`${method} ${url}`, access])),
+      ) as never,
   });
   await app.register(swaggerUi, {
     routePrefix: '/api/docs',
@@ -110,5 +115,7 @@ export const apiDocsPlugin = fp(async (app: App) => {
   });
   app
     .withTypeProvider<ZodTypeProvider>()
-    .get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
+    .get('/api/openapi.json', { config: { access: 'anyone' }, schema: { hide: true } }, async () =>
+      app.swagger(),
+    );
 });

@@ -48,7 +48,7 @@ export const healthPlugin = async (app: App, { source }: { source: DataSource })
   app.get(
     '/api/health',
     {
-      config: { rateLimit: false, anonymous: true },
+      config: { access: 'anyone', rateLimit: false, anonymous: true },
       schema: {
         tags: ['health'],
         summary: 'Whether this process and its database are well',

@@ -87,7 +87,7 @@ export const livePlugin = fp(async (app: App, { source }: { source: DataSource }
   app.get(
     '/api/live',
     {
-      config: { endless: true },
+      config: { access: 'look', endless: true },
       schema: {
         tags: ['live'],
         summary: 'What changes on this yard, as it happens',

@@ -94,6 +94,7 @@ export const numbersPlugin = async (app: App) => {
     app.post(
       `/api/numbers/${key}`,
       {
+        config: { access: 'look' },
         schema: {
           tags: ['numbers'],
           summary,

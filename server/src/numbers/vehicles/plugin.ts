@@ -20,6 +20,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/vehicles',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The vehicles this yard keeps',
@@ -39,6 +40,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/vehicles/:key',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Keep a vehicle',
@@ -82,6 +84,7 @@ const droppingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.delete(
     '/api/vehicles/:key',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Take a vehicle off',

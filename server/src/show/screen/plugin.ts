@@ -17,6 +17,7 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/walks/:id/screens',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Open a second screen on a walk',
@@ -33,6 +34,7 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.delete(
     '/api/walks/:id/screens',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Close the second screens of a walk',
@@ -51,6 +53,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
   app.get(
     '/api/screens/:token',
     {
+      config: { access: 'anyone' },
       schema: {
         tags,
         summary: 'What a second screen shows now',
@@ -66,7 +69,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
   app.get(
     '/api/screens/:token/live',
     {
-      config: { endless: true },
+      config: { access: 'anyone', endless: true },
       schema: {
         tags,
         summary: 'News for a second screen, as they happen',
@@ -92,6 +95,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
   app.get(
     '/api/screens/:token/photos/:photo',
     {
+      config: { access: 'anyone' },
       schema: {
         tags,
         summary: 'A photo for a second screen',

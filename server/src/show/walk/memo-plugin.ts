@@ -21,6 +21,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
   app.put(
     '/api/walks/:id/memos/:memo',
     {
+      config: { access: 'present' },
       bodyLimit: memoLimit,
       schema: {
         tags,
@@ -53,6 +54,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
   app.get(
     '/api/walks/:id/memos/:memo',
     {
+      config: { access: 'present' },
       schema: {
         tags,
         summary: 'A voice memo',

@@ -38,6 +38,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/walks/:id',
     {
+      config: { access: 'present' },
       schema: {
         tags,
         summary: 'Keep a planned walk',
@@ -63,6 +64,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/walks/:id/events',
     {
+      config: { access: 'present' },
       schema: {
         tags,
         summary: 'Keep events of a walk',
@@ -90,6 +92,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/walks/:id',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'A walk with all its events',
@@ -107,6 +110,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/walks',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The last walks of the yard with all their events, latest first',
@@ -126,6 +130,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/walks',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The walks of a unit, latest first',

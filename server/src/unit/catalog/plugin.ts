@@ -28,6 +28,7 @@ export const cataloguePlugin = async (app: App) => {
   app.get(
     '/api/catalogue',
     {
+      config: { access: 'anyone' },
       schema: {
         tags: ['catalogue'],
         summary: 'The catalogue: stations, specs, features, and what they are told by',

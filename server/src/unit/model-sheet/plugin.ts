@@ -61,6 +61,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/model-sheets',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The yard’s model sheets, with what was offered to them',
@@ -74,6 +75,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/model-sheets/:id/file',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'A model sheet as a file',
@@ -108,6 +110,7 @@ const historyPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/model-sheets/:id/history',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Who changed a model sheet, latest first',
@@ -129,6 +132,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/model-sheets/:id/preview',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Which units a sheet would touch, and how',
@@ -151,6 +155,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/model-sheets/:id',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Keep a model sheet, and let units follow it',
@@ -180,6 +185,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.delete(
     '/api/model-sheets/:id',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Take a model sheet away; units keep what they took over',
@@ -198,6 +204,7 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/model-sheets/:id/offers',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Offer to a sheet what was found on a unit',
@@ -218,6 +225,7 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.delete(
     '/api/model-sheets/:id/offers/:offer',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Leave an offer, or drop it once it is taken over',
@@ -252,6 +260,7 @@ const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => 
   app.get(
     '/api/units/:id/as-ordered.csv',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'As ordered against as arrived: a list to send back',

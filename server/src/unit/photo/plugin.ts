@@ -25,6 +25,7 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/photos/:photo/upload',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'How much of a photo is here',
@@ -42,6 +43,7 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/units/:id/photos/:photo/upload',
     {
+      config: { access: 'record' },
       bodyLimit: pieceLimit,
       schema: {
         tags,
@@ -80,6 +82,7 @@ export const photoPlugin = async (app: App, options: { source: DataSource }) => 
   app.get(
     '/api/units/:id/photos/:photo',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'A photo',

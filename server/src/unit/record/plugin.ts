@@ -70,6 +70,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The yard’s units in stock, a page at a time',
@@ -89,6 +90,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'One unit with its record',
@@ -103,6 +105,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/history',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'What was changed in a unit’s record, latest first',
@@ -128,6 +131,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/units',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Take in a unit with its first values',
@@ -149,6 +153,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/units/:id/edits',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Change fields of a unit: all of them or none',

@@ -15,6 +15,7 @@ const csvPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/stock-list.csv',
     {
+      config: { access: 'look' },
       schema: {
         tags: ['units'],
         summary: 'The yard’s stock as CSV',
@@ -52,6 +53,7 @@ const jsonPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/stock-list.json',
     {
+      config: { access: 'look' },
       schema: {
         tags: ['units'],
         summary: 'The yard’s stock as JSON',

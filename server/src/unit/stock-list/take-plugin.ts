@@ -65,8 +65,8 @@ export const takeListPlugin = async (app: App) => {
   app.post(
     '/api/stock-list/preview',
     {
+      config: { access: 'record', anyCharacters: true },
       bodyLimit: bytes,
-      config: { anyCharacters: true },
       schema: {
         tags,
         summary: 'What a list would do to the yard',
@@ -111,8 +111,8 @@ export const takeListPlugin = async (app: App) => {
   app.post(
     '/api/stock-list',
     {
+      config: { access: 'record', anyCharacters: true },
       bodyLimit: bytes,
-      config: { anyCharacters: true },
       schema: {
         tags,
         summary: 'Take in a list of units',

@@ -40,6 +40,7 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/file',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'A unit as a file',
@@ -60,6 +61,7 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/units/:id/file.zip',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'A unit with its photos',
@@ -88,6 +90,7 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/unit-files',
     {
+      config: { access: 'record' },
       // Any JSON may be offered; readUnitFile says in a sentence what is wrong with it.
       schema: {
         tags,
@@ -117,6 +120,7 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/unit-files/zip',
     {
+      config: { access: 'record' },
       bodyLimit: zipLimit,
       schema: {
         tags,

@@ -29,6 +29,7 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
   app.get(
     '/api/follow-ups',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'What is left to do after walks, and what was done of late',
@@ -51,6 +52,7 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
   app.put(
     '/api/follow-ups/:id',
     {
+      config: { access: 'record' },
       schema: {
         tags,
         summary: 'Keep a follow-up',
@@ -79,7 +81,10 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
 
   app.delete(
     '/api/follow-ups/:id',
-    { schema: { tags, summary: 'Take a follow-up off the list', params: one, response: nothing } },
+    {
+      config: { access: 'record' },
+      schema: { tags, summary: 'Take a follow-up off the list', params: one, response: nothing },
+    },
     async (request, reply) => {
       await dropFollowUp(yardOf(source, request), request.params.id);
       return reply.status(204).send(null);
@@ -97,6 +102,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
   app.get(
     '/api/buyers',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'The buyers whose names this yard keeps',
@@ -110,6 +116,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
   app.put(
     '/api/buyers/:id',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'Keep a buyer’s name and contact',
@@ -133,6 +140,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
   app.put(
     '/api/walks/:id/buyer',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'Say for whom a walk was given',
@@ -152,6 +160,7 @@ const buyerRightsPlugin = async (app: App, { source }: Options) => {
   app.get(
     '/api/buyers/:id',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'All that is kept of a buyer',
@@ -166,6 +175,7 @@ const buyerRightsPlugin = async (app: App, { source }: Options) => {
   app.delete(
     '/api/buyers/:id',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'Forget a buyer',
@@ -198,6 +208,7 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
   app.get(
     '/api/letters',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'Messages to buyers, latest first',
@@ -214,6 +225,7 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
   app.put(
     '/api/letters/:id',
     {
+      config: { access: 'see-buyers' },
       schema: {
         tags,
         summary: 'Send a message to the buyer of a walk',

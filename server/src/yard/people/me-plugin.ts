@@ -22,6 +22,7 @@ const settingsPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/me',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Set one’s own name, units and pace',
@@ -50,7 +51,7 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/me/password',
     {
-      config: { rateLimit: { max: 20, timeWindow: '1 minute' } },
+      config: { access: 'look', rateLimit: { max: 20, timeWindow: '1 minute' } },
       schema: {
         tags,
         summary: 'Change one’s own password',
@@ -70,6 +71,7 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/me/sessions',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'The browsers one is signed in with',
@@ -84,7 +86,10 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
 
   app.delete(
     '/api/me/sessions',
-    { schema: { tags, summary: 'Sign out everywhere else', response: nothing } },
+    {
+      config: { access: 'look' },
+      schema: { tags, summary: 'Sign out everywhere else', response: nothing },
+    },
     async (request, reply) => {
       await sessions.endOthers(callerIn(request).personId, request.session.sessionId);
       return reply.status(204).send(null);
@@ -94,6 +99,7 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.delete(
     '/api/me/sessions/:id',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Sign out one browser',
@@ -114,6 +120,7 @@ const viewsPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/me/views',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Keep one’s own views of this yard',

@@ -111,7 +111,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
   app.post(
     '/api/session',
     {
-      config: { rateLimit },
+      config: { access: 'anyone', rateLimit },
       schema: {
         tags,
         summary: 'Sign in',
@@ -129,7 +129,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
 
   app.delete(
     '/api/session',
-    { schema: { tags, summary: 'Sign out', response: nothing } },
+    { config: { access: 'anyone' }, schema: { tags, summary: 'Sign out', response: nothing } },
     async (request, reply) => {
       await request.session.destroy();
       return reply.status(204).send(null);
@@ -139,6 +139,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
   app.get(
     '/api/first-account',
     {
+      config: { access: 'anyone' },
       schema: {
         tags,
         summary: 'Whether the first account is still to be made',
@@ -151,7 +152,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
   app.post(
     '/api/first-account',
     {
-      config: { rateLimit },
+      config: { access: 'anyone', rateLimit },
       schema: {
         tags,
         summary: 'Make the first account of an empty yard',
@@ -166,11 +167,16 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
       return reply.status(204).send(null);
     },
   );
+};
+
+/** What a one-time link is for, and what is done by one: a password set, an invitation accepted. */
+const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
+  const rateLimit = { max: signInsPerMinute, timeWindow: '1 minute' };
 
   app.post(
     '/api/password',
     {
-      config: { rateLimit },
+      config: { access: 'anyone', rateLimit },
       schema: {
         tags,
         summary: 'Set a password by a one-time link, or accept an invitation by one',
@@ -187,16 +193,11 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
       return reply.status(204).send(null);
     },
   );
-};
-
-/** What a one-time link is for, and an invitation accepted with the account one has. */
-const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
-  const rateLimit = { max: signInsPerMinute, timeWindow: '1 minute' };
 
   app.post(
     '/api/links/look',
     {
-      config: { rateLimit },
+      config: { access: 'anyone', rateLimit },
       schema: {
         tags,
         summary: 'What a one-time link is for',
@@ -211,7 +212,7 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
   app.post(
     '/api/invitations/accept',
     {
-      config: { rateLimit },
+      config: { access: 'look', rateLimit },
       schema: {
         tags,
         summary: 'Accept an invitation to another yard',
@@ -235,6 +236,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
   app.get(
     '/api/session',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Who is signed in, and at which yard',
@@ -250,6 +252,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
   app.put(
     '/api/session/yard',
     {
+      config: { access: 'look' },
       schema: {
         tags,
         summary: 'Go over to another of one’s yards',

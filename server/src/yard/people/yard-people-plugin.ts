@@ -40,6 +40,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
   app.get(
     '/api/people',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'The people of this yard',
@@ -54,6 +55,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
   app.post(
     '/api/people',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Invite somebody onto this yard',
@@ -73,6 +75,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
   app.put(
     '/api/people/:id',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Give somebody another role',
@@ -91,17 +94,23 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
 
   app.delete(
     '/api/people/:id',
-    { schema: { tags, summary: 'Take somebody off this yard', params, response: nothing } },
+    {
+      config: { access: 'manage' },
+      schema: { tags, summary: 'Take somebody off this yard', params, response: nothing },
+    },
     async (request, reply) => {
       const caller = callerIn(request);
       await source.transaction((m) => removePerson(m, caller, request.params.id));
       return reply.status(204).send(null);
     },
   );
+};
 
+const linkOfPersonPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.post(
     '/api/people/:id/link',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'A one-time link for somebody who forgot their password',
@@ -121,6 +130,7 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
   app.put(
     '/api/yard',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'Set the yard’s name, usual units, house views and glossary',
@@ -139,6 +149,7 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
   app.get(
     '/api/yard/history',
     {
+      config: { access: 'manage' },
       schema: {
         tags,
         summary: 'What was changed about the yard and its people, latest first',
@@ -167,5 +178,6 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
 /** What managers look after: the people of the yard, its name and units. */
 export const yardPeoplePlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(peopleOfYardPlugin, options);
+  await app.register(linkOfPersonPlugin, options);
   await app.register(yardSettingsPlugin, options);
 };

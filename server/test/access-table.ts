@@ -1,13 +1,10 @@
-import type { Right } from '@fair-gable/core/base/rights';
-
-/** Who may call a route: anyone, or those whose role has a right. */
-export type Access = 'anyone' | Right;
+import type { Access } from '../src/base/access/index.ts';
 
 /**
- * Every route of the API and whom it is for, in one table. A route that is not here is not
- * registered; a row without a route fails a test. Which role has which right: core, people/roles.
+ * Every route of the API and whom it is for, written down once more: a route that opens to others than these fails a test, and so
+ * does one that is not here. Which role has which right: core, base/rights.
  */
-export const rules: Readonly<Record<string, Access>> = {
+export const accessTable: Readonly<Record<string, Access>> = {
   'GET /api/health': 'anyone',
   'GET /api/catalogue': 'anyone',
   'GET /api/openapi.json': 'anyone',
