@@ -75,7 +75,7 @@ const openedTables = (source: string): readonly Opened[] => {
       ].map(([, table]) => table as string),
     ),
   );
-  const file = join(source, 'database/in-yard.ts');
+  const file = join(source, 'base/database/in-yard.ts');
   const text = readFileSync(file, 'utf8');
   return [...used].toSorted().map((table) => ({
     what: `inYard, ${table}`,
@@ -89,7 +89,7 @@ const openedTables = (source: string): readonly Opened[] => {
 
 /** Which tests hold yards apart: of their things one, of people and streams those of people. */
 const testsFor = (what: string): string =>
-  /^(people|live)\//.test(what)
+  /^(?:base\/(?:access|live)|yard\/people)\//.test(what)
     ? 'yards|roles|invitations|live|names|accounts'
     : 'server/test/yards';
 

@@ -6,6 +6,7 @@ import { countTimesSize } from './count-times-size.ts';
 import { plausibleRange } from './range.ts';
 import type { RuleFinding, Look, Objection, Rule } from './types.ts';
 import { evidenceRules } from './evidence-rules.ts';
+import { fieldsOf, givenTo } from './given.ts';
 import { comfortRules } from './comfort-rules.ts';
 import { identityRules } from './identity-rules.ts';
 import { plausibleNumbers, plausibleSizes } from './numbers-and-sizes.ts';
@@ -117,7 +118,7 @@ export interface Checked {
 
 /** Whether all that a rule reads is as it was. Entries are never changed, only replaced. */
 const isUntouched = (rule: Rule, before: UnitRecord, record: UnitRecord): boolean =>
-  rule.needs.every((key) => entryAt(before, key) === entryAt(record, key)) &&
+  fieldsOf(rule).every((key) => entryAt(before, key) === entryAt(record, key)) &&
   (rule.reads ?? []).every((part) => part === 'others' || before[part] === record[part]);
 
 /**
@@ -132,7 +133,7 @@ export const checkAgain = (
   const sameLook = before?.look.system === look.system && before.look.today === look.today;
   const findings = rules.map((rule, i) => {
     const had = sameLook && isUntouched(rule, before.record, record) && before.findings[i];
-    return had || rule.test(record, look);
+    return had || rule.test(givenTo(rule, record), look);
   });
   const objections = rules.flatMap((rule, i) =>
     (findings[i] ?? []).map((finding) => objectionOf(rule, finding, record)),
@@ -167,7 +168,7 @@ export const doubtedFigures = (record: UnitRecord, look: Look): ReadonlySet<Spec
       .filter(({ doubts }) => doubts !== undefined)
       .flatMap((rule) =>
         rule
-          .test(record, look)
+          .test(givenTo(rule, record), look)
           .map((finding) => objectionOf(rule, finding, record))
           .filter(({ settled }) => !settled)
           .flatMap((objection) => doubtedBy(rule, objection, record)),

@@ -84,6 +84,7 @@ const bunksRated: Rule = {
   key: 'bunk-rating',
   about: 'Bunks have a rating that was read',
   needs: ['bunks', 'bunkRating'],
+  besides: ['bunkCount'],
   source: 'The label decides: common practice',
   test: (record, { system }) => {
     if (!hasFeature(record, 'bunks') || record.specs.bunkRating) return [];

@@ -55,6 +55,7 @@ const missing: Rule = {
   key: 'safety-missing',
   about: 'Extinguisher, propane detector and alarms are there',
   needs: protectors,
+  besides: ['lpCylinders'],
   fieldByField: true,
   source: 'NFPA 1192, from memory',
   test: (record) =>

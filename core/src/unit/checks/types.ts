@@ -33,8 +33,10 @@ export interface Rule {
   readonly key: string;
   /** In a few words, for a list of the checks. */
   readonly about: string;
-  /** The fields it reads; it is run when one of them changes. */
+  /** The fields it reads: it is given no others, and is run when one of them changes. */
   readonly needs: readonly (SpecKey | FeatureKey)[];
+  /** Fields it looks at besides, for its words or for whether it applies: a note that was let stand stays so when they change. */
+  readonly besides?: readonly (SpecKey | FeatureKey)[];
   /** Whole parts of the record that it reads besides; `others`: what worse sources say of its fields. */
   readonly reads?: readonly (
     'features' | 'places' | 'others' | 'wheels' | 'inspection' | 'signatures' | 'photos'
@@ -47,6 +49,7 @@ export interface Rule {
    */
   readonly doubts?: 'its field' | readonly SpecKey[];
   readonly source: string;
+  /** @param record what it needs and reads of the record, and nothing else */
   readonly test: (record: UnitRecord, look: Look) => readonly RuleFinding[];
 }
 

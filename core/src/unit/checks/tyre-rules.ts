@@ -13,7 +13,7 @@ import {
   tyreMonths,
   type DotDate,
 } from '../identity/index.ts';
-import { amountOf, countedOf, howMany, textOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, countedOf, textOf, type UnitRecord } from '../record/index.ts';
 import { formatQuantity } from '../../base/quantity/index.ts';
 import { inches, psi, say } from './say.ts';
 import type { Rule } from './types.ts';
@@ -163,7 +163,7 @@ const code: Rule = {
         severity: isCar ? 'doubtful' : 'look',
         title: isCar ? 'A car’s tyre on a trailer' : 'A size that cannot be read',
         sentence: isCar
-          ? `“${typed}” bears no ST. Car tyres are not made for a trailer’s load; read all ${howMany(record, 'axleRating') === 1 ? 2 : 4} sidewalls.`
+          ? `“${typed}” bears no ST. Car tyres are not made for a trailer’s load; read every sidewall.`
           : `“${typed}” is no size like ST225/75R15. Read it off the sidewall again.`,
       }),
     ];
