@@ -24,7 +24,7 @@ const project = (name, extra = {}) => ({
 
 // A machine that does other things beside is slow, not wrong: nothing here is a timed test.
 export default {
-  testTimeout: 30_000,
+  testTimeout: 300_000,
   projects: [
     project('core'),
     project('server', { globalSetup: '<rootDir>/test/each-run.mjs' }),

@@ -182,17 +182,12 @@ test.describe('without a network', () => {
     await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.context().setOffline(false);
     await page.setViewportSize(desk);
-    await expect(page.getByText(/^From this walk: .*send the manual/)).toBeVisible({
-      timeout: 30_000,
-    });
+    await expect(page.getByText(/^From this walk: .*send the manual/)).toBeVisible();
     // What was said into the phone is heard here.
     const memo = page.locator('[data-part="marks"] audio');
     await expect
-      .poll(
-        async () => (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
-        {
-          timeout: 30_000,
-        },
+      .poll(async () =>
+        (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
       )
       .toBe(200);
     await page.getByRole('button', { name: 'Put it on the list' }).click();

@@ -91,9 +91,7 @@ test.describe('without a network', () => {
     await expect(page.getByText('Hitch weight, as built: 612 lb')).toBeVisible();
     await expectSound(page, 'unsent');
     await page.context().setOffline(false);
-    await expect(page.getByText('Everything you did here is on the server')).toBeVisible({
-      timeout: 15_000,
-    });
+    await expect(page.getByText('Everything you did here is on the server')).toBeVisible();
     await saved(page);
   });
 
@@ -231,5 +229,5 @@ test('too many wrong passwords make one wait, and the wait is counted down', asy
   }
   await expect(page.getByText(/^Too many wrong tries\. Wait \d+ seconds/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Wait \d+ seconds/ })).toBeDisabled();
-  await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled();
 });

@@ -26,8 +26,7 @@ export const jpegs = async (page: Page, count: number) =>
   );
 
 export const unitPath = (page: Page): string => page.url().replace(/(\/units\/[^/]+).*/, '$1');
-export const allSent = (page: Page) =>
-  expect(page.getByText('everything saved')).toBeVisible({ timeout: 30_000 });
+export const allSent = (page: Page) => expect(page.getByText('everything saved')).toBeVisible();
 
 /** A new unit of this test's own, taken in by its papers; its page. */
 export const takeIn = async (page: Page, stockNumber: string): Promise<string> => {

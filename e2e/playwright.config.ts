@@ -9,9 +9,9 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   // Looking through every page in every mode takes its time, twice as long with two at work on two cores.
-  timeout: 360_000,
+  timeout: 900_000,
   // What is looked for comes at once on a desk; a machine with a slow disk may take its time over it.
-  expect: { timeout: 30_000 },
+  expect: { timeout: 90_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

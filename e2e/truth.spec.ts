@@ -14,7 +14,7 @@ test('a tap on what the sheet says is known by the sheet, not measured', async (
   await page.waitForTimeout(450);
   await page.getByRole('button', { name: /as the sheet says$/ }).click();
   await expect
-    .poll(async () => (await recordOf(page)).specs.lpCylinders, { timeout: 30_000 })
+    .poll(async () => (await recordOf(page)).specs.lpCylinders)
     .toMatchObject({ how: 'sheet', version: version + 1 });
 });
 

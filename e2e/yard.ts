@@ -96,7 +96,7 @@ export const goTo = async (page: Page, station: RegExp): Promise<void> => {
 export const walkSent = async (page: Page): Promise<void> => {
   await page.waitForTimeout(300);
   const head = page.locator('[data-unsent]');
-  await expect(head).toHaveAttribute('data-unsent', '0', { timeout: 30_000 });
+  await expect(head).toHaveAttribute('data-unsent', '0');
 };
 
 /** A row of the record by its catalogue key. */

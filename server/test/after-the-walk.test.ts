@@ -1,13 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { logOf, summaryOf, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
 import type { FollowUp } from '@fair-gable/core/yard/follow-up';
 import { buildApp } from '../src/app.ts';
 import type { Mailed } from '../src/yard/follow-up/index.ts';
 import { asker, bench, secret, signedIn, unitNamed, type Asker, type Bench } from './support.ts';
-
-jest.setTimeout(60_000);
 
 let b: Bench;
 let ines: Asker;

@@ -3,14 +3,12 @@ import { execFileSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import openapiTS, { astToString } from 'openapi-typescript';
 import { examples } from '../src/base/api-docs/index.ts';
 import { accessTable } from './access-table.ts';
 import { nameOf, routesOf } from './routes.ts';
 import { asker, bench, type Bench } from './support.ts';
-
-jest.setTimeout(60_000);
 
 interface Operation {
   readonly summary?: string;

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { zipSync } from 'fflate';
 import {
   bench,
@@ -12,8 +12,6 @@ import {
   type Asker,
   type Bench,
 } from './support.ts';
-
-jest.setTimeout(120_000);
 
 let b: Bench;
 let ines: Asker;

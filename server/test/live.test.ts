@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { openDatabase } from '../src/tables/index.ts';
 import { buildApp } from '../src/app.ts';
 import type { App } from '../src/base/app/index.ts';
 import { bench, editOf, password, secret, specChange, type Bench } from './support.ts';
-
-jest.setTimeout(30_000);
 
 interface Process {
   readonly app: App;
@@ -76,14 +74,14 @@ const screen = async ({ address }: Process, cookie: string, path = '/api/live') 
     isOver = true;
   })();
   const hears = async (words: string | RegExp): Promise<void> => {
-    for (let i = 0; i < 200; i++) {
+    for (let i = 0; i < 2000; i++) {
       if (typeof words === 'string' ? heard.includes(words) : words.test(heard)) return;
       await new Promise((resolve) => setTimeout(resolve, 25));
     }
     throw new Error(`never heard ${words}, but: ${heard}`);
   };
   const ended = async (): Promise<void> => {
-    for (let i = 0; i < 200 && !isOver; i++) await new Promise((r) => setTimeout(r, 25));
+    for (let i = 0; i < 2000 && !isOver; i++) await new Promise((r) => setTimeout(r, 25));
     expect(isOver).toBe(true);
   };
   return { response, heard: () => heard, hears, ended, close: () => stop.abort() };

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
-import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { examples } from '../src/base/api-docs/index.ts';
 import { nameOf, routesOf } from './routes.ts';
 import {
@@ -15,8 +15,6 @@ import {
   type Asker,
   type Bench,
 } from './support.ts';
-
-jest.setTimeout(30_000);
 
 let b: Bench;
 let maren: Asker;

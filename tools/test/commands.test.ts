@@ -5,7 +5,8 @@ import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { freePort, removeCluster, startCluster } from '../lib/postgres.mjs';
 import { killAll, ownFolder, start, startBy, type Started, unitsInDemo } from './support.ts';
 
-jest.setTimeout(120_000);
+// A machine that does other things beside is slow, not wrong.
+jest.setTimeout(600_000);
 
 let here: string;
 let there: string;

@@ -114,11 +114,11 @@ describe('faults', () => {
         await pause(3000);
       }
       const again = await startCluster(folder, { throwAway: true, port });
-      for (let i = 0; i < 100 && (await get('/api/health')).status !== 200; i++) await pause(100);
+      for (let i = 0; i < 1200 && (await get('/api/health')).status !== 200; i++) await pause(100);
       expect(((await (await get('/api/units')).json()) as { total: number }).total).toBe(
         unitsInDemo,
       );
-      for (let i = 0; i < 100 && !heard.includes('catch-up'); i++) await pause(100);
+      for (let i = 0; i < 1200 && !heard.includes('catch-up'); i++) await pause(100);
       expect(heard).toContain('event: catch-up');
       expect(await (await get('/api/health')).json()).toMatchObject({
         ok: true,

@@ -12,7 +12,7 @@ import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import { dataFolder, removeCluster, startCluster } from '../lib/postgres.mjs';
 import { ownFolder } from './support.ts';
 
-jest.setTimeout(60_000);
+jest.setTimeout(600_000);
 
 describe('the private PostgreSQL', () => {
   const folder = ownFolder();
