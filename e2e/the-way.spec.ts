@@ -192,7 +192,9 @@ test.describe('without a network', () => {
     await expectSound(page, 'card');
     await said.click();
     await expect(card).toContainText('coupler');
+    const coupler = await card.innerText();
     await shown.click();
+    await expect(card).not.toHaveText(coupler);
     await later.click();
     await expect(card).toContainText('sets the trailer’s brakes');
 

@@ -4,6 +4,7 @@ import {
   demo,
   openUnit,
   phone,
+  sayCard,
   shellKept,
   signIn,
   typeInto,
@@ -100,8 +101,7 @@ test('a tab killed in mid-walk loses no tick, and the walk goes on where it was'
 }) => {
   const walk = await begin(page, 'TQ-0402');
   await context.setOffline(true);
-  for (let i = 0; i < 5; i++) await said(page).click();
-  await expect(page.getByText(/^card 6 of/)).toBeVisible();
+  for (let nth = 1; nth <= 5; nth++) await sayCard(page, nth);
   const next = await card(page).innerText();
   await page.close({ runBeforeUnload: false });
 
@@ -124,13 +124,13 @@ test('a device whose clock is a day off keeps the times of the walk', async ({ p
     Date.now = () => real() - (localStorage.getItem('yesterday') ? day : 0);
   });
   const walk = await begin(page, 'TQ-0391');
-  await said(page).click();
+  await sayCard(page, 1);
   await page.evaluate(() => localStorage.setItem('yesterday', 'yes'));
-  await said(page).click();
+  await sayCard(page, 2);
   await page.reload();
-  await said(page).click();
+  await sayCard(page, 3);
   await page.evaluate(() => localStorage.removeItem('yesterday'));
-  await said(page).click();
+  await sayCard(page, 4);
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   await expect(page.getByText(/^4 of \d+ cards in/)).toBeVisible();
   const { events } = (await toldOf(page, walk)) as unknown as {
@@ -184,9 +184,8 @@ test('a sign-in that lapses in mid-walk stops nothing but the sending', async ({
     .last()
     .click();
   await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
-  await said(page).click();
-  await said(page).click();
-  await expect(page.getByText(/^card 3 of/)).toBeVisible();
+  await sayCard(page, 1);
+  await sayCard(page, 2);
   await expect(page.getByText('Sign in again to send what is on this device.')).toBeVisible();
   await page.getByRole('link', { name: 'Sign in' }).click();
   await typeInto(page.getByLabel('E-mail'), 'maren@thornquay.example');

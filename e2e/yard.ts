@@ -99,6 +99,13 @@ export const walkSent = async (page: Page): Promise<void> => {
   await expect(head).toHaveAttribute('data-unsent', '0');
 };
 
+/** Says the card that is in hand; it is kept once the card after it stands there. */
+export const sayCard = async (page: Page, nth: number): Promise<void> => {
+  await expect(page.getByText(new RegExp(`^card ${nth} of`))).toBeVisible();
+  await page.getByRole('button', { name: /^Said/ }).click();
+  await expect(page.getByText(new RegExp(`^card ${nth + 1} of`))).toBeVisible();
+};
+
 /** A row of the record by its catalogue key. */
 export const row = (page: Page, key: string) => page.locator(`[data-field="${key}"]`);
 
