@@ -5,6 +5,24 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import vueParser from 'vue-eslint-parser';
 
+/** The day by the machine's own clock and place: a yard has its own. */
+const dayOfOnesOwn = [
+  {
+    selector:
+      "CallExpression[callee.property.name='slice'][callee.object.callee.property.name='toISOString']",
+    message:
+      'That is the day in Greenwich. The yard’s is clockOf on the server, useClock in the web.',
+  },
+  {
+    selector: "CallExpression[callee.name='format'] > NewExpression[callee.name='Date']",
+    message: 'That is the day of this machine. The yard’s is useClock().today.',
+  },
+  {
+    selector: 'CallExpression[callee.property.name=/^(toDateString|getFullYear|getDate)$/]',
+    message: 'That is the day of this machine. The yard’s is useClock().today.',
+  },
+];
+
 export default ts.config(
   { ignores: ['**/dist/**', '.data/**', 'e2e/results/**', 'coverage/**'] },
   js.configs.recommended,
@@ -64,6 +82,26 @@ export default ts.config(
   {
     files: ['**/test/**', 'e2e/**', 'tools/test/**'],
     rules: { 'max-lines-per-function': 'off', '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  {
+    // A yard is written to and read by statements of its own (`yard.query`, `yard.run`), and has its own day.
+    files: ['server/src/**/*.ts'],
+    ignores: ['server/src/base/database/**', 'server/src/tables/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.property.name='query'][callee.object.property.name='manager']",
+          message: 'Ask by yard.query or yard.run, which bear the yard.',
+        },
+        ...dayOfOnesOwn,
+      ],
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,vue}'],
+    rules: { 'no-restricted-syntax': ['error', ...dayOfOnesOwn] },
   },
   {
     // A field that is filled in one stroke hides what happens between two keys.

@@ -60,7 +60,7 @@ export const benchList = async (): Promise<void> => {
           if (!answer.ok || (await answer.text()).length < 1000) throw new Error('no page');
         }),
       );
-      const parameters = pageParameters(yard, query, []);
+      const parameters = [yard, ...pageParameters(query, [])];
       theirs.push(await timed(() => client.query(pageStatement(query), parameters)));
     }
     const [a, b] = [p95(ours), p95(theirs)];

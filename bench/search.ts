@@ -23,7 +23,7 @@ const benchSearch = async (ground: Ground, client: Client, yard: string): Promis
         if (!answer.ok || !(await answer.text()).includes('"total"')) throw new Error('no page');
       }),
     );
-    const parameters = pageParameters(yard, query, []);
+    const parameters = [yard, ...pageParameters(query, [])];
     theirs.push(await timed(() => client.query(pageStatement(query), parameters)));
   }
   const [a, b] = [p95(ours), p95(theirs)];

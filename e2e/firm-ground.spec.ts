@@ -1,4 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
+import { dayIn, formatDate } from '@fair-gable/core/base/dates';
 import {
   atYard,
   demo,
@@ -193,6 +194,41 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   maren.once('dialog', (dialog) => void dialog.accept());
   await petra.getByRole('button', { name: /^Take off/ }).click();
   await expect(petra).toHaveCount(0);
+  await maren.context().close();
+});
+
+test('every page has the yard’s own day, wherever it is opened and whatever the device believes', async ({
+  browser,
+}) => {
+  // Midway between them it is never the same day: UTC−11 and UTC+14.
+  const [yardsZone, devicesZone] = ['Pacific/Pago_Pago', 'Pacific/Kiritimati'] as const;
+  const maren = await another(browser, 'maren');
+  const { yard } = await (await maren.request.get(demo('/api/session'))).json();
+  await maren.goto(demo('/settings'));
+  const zones = maren.getByRole('combobox', { name: 'Time zone' });
+  await zones.click();
+  await maren.keyboard.type('Pago');
+  await maren.getByRole('option', { name: 'Pacific, Pago Pago' }).click();
+  await maren.getByRole('button', { name: 'Keep' }).nth(1).click();
+  await expect(maren.getByText('Kept, for everybody of this yard.')).toBeVisible();
+  const now = (await (await maren.request.get(demo('/api/session'))).json()).now as string;
+  const today = formatDate(dayIn(now, yardsZone));
+  await expect(maren.getByText(`Today is ${today} here.`)).toBeVisible();
+
+  const context = await browser.newContext({ timezoneId: devicesZone });
+  const abroad = await context.newPage();
+  await abroad.addInitScript(() => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() + 2 * 86_400_000;
+  });
+  await atYard(abroad);
+  await openUnit(abroad, 'TQ-0391');
+  await abroad.goto(abroad.url().replace(/record.*/, 'disclosure'));
+  await expect(abroad.getByText(`Thornquay yard, ${today}`)).toBeVisible();
+  await context.close();
+  // The other tests of this yard find it where it stood.
+  const { name, system, timeZone } = yard;
+  await maren.request.put(demo('/api/yard'), { data: { name, system, timeZone } });
   await maren.context().close();
 });
 

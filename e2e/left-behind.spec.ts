@@ -57,7 +57,7 @@ const expectNothingOf = async (page: Page): Promise<void> => {
   expect(kept.filter((one) => !/kept: device$/.test(one))).toEqual([]);
   expect(cached).toEqual([]);
   expect(session).toEqual([]);
-  expect(local.filter((name) => !/^fair-gable-(draft|tried|mode)/.test(name))).toEqual([]);
+  expect(local.filter((name) => !/^fair-gable-(draft|tried|mode|clock)/.test(name))).toEqual([]);
 };
 
 const ways: readonly { readonly how: string; readonly out: (page: Page) => Promise<void> }[] = [

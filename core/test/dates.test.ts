@@ -2,9 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { differenceInMonths, parseISO } from 'date-fns';
 import fc from 'fast-check';
 import {
+  dayIn,
+  daysAfter,
   formatDate,
   fullWeekOf,
   isDate,
+  isTimeZone,
   monthsBetween,
   parseDate,
   toOf,
@@ -105,5 +108,36 @@ describe('full weeks of a year', () => {
         expect(fullWeekOf(y, 1) >= `${y}-01-01` && fullWeekOf(y, 1) <= `${y}-01-07`).toBe(true);
       }),
     );
+  });
+});
+
+describe('the day somewhere', () => {
+  // Offsets from the IANA time zone database: Denver is UTC−7 in winter and −6 in summer, Kiritimati UTC+14.
+  it.each([
+    ['2026-11-28T06:30:00.000Z', 'America/Denver', '2026-11-27'], // 23:30
+    ['2026-11-28T07:30:00.000Z', 'America/Denver', '2026-11-28'], // 00:30
+    ['2026-07-01T05:59:59.000Z', 'America/Denver', '2026-06-30'], // 23:59:59 in summer
+    ['2026-07-01T06:00:00.000Z', 'America/Denver', '2026-07-01'],
+    ['2026-12-31T10:00:00.000Z', 'Pacific/Kiritimati', '2027-01-01'],
+    ['2026-03-08T09:30:00.000Z', 'America/Denver', '2026-03-08'], // in the hour that is not there
+    ['2026-11-28T23:59:59.999Z', 'Etc/UTC', '2026-11-28'],
+  ])('%s in %s is %s', (at, zone, day) => {
+    expect(dayIn(at, zone)).toBe(day);
+    expect(dayIn(Date.parse(at), zone)).toBe(day);
+  });
+
+  it('has a place that there is', () => {
+    expect([isTimeZone('America/Denver'), isTimeZone('Mars/Olympus'), isTimeZone('')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect(() => dayIn('2026-11-28T00:00:00.000Z', 'Mars/Olympus')).toThrow(RangeError);
+  });
+
+  it('comes so many days after another', () => {
+    expect(daysAfter('2026-11-28', 3)).toBe('2026-12-01');
+    expect(daysAfter('2028-03-01', -1)).toBe('2028-02-29');
+    expect(daysAfter('2026-03-07', 2)).toBe('2026-03-09'); // over a change of the clocks
   });
 });

@@ -18,7 +18,7 @@ import {
   type SpecKey,
 } from '@fair-gable/core/unit/catalog';
 import { checkRecord, rules } from '@fair-gable/core/unit/checks';
-import { inspectedOn } from '@fair-gable/core/unit/condition';
+import { inspectedAt } from '@fair-gable/core/unit/condition';
 import {
   applyChange,
   emptyRecord,
@@ -29,6 +29,8 @@ import {
 import { draftLetter } from '@fair-gable/core/yard/follow-up';
 import { demoFiles, us } from './demo-units.ts';
 import { figureFor } from './sample-values.ts';
+
+const here = { ...us, timeZone: 'Etc/UTC' } as const;
 
 /*
  * Nothing false leaves: over every entry of the catalogue, a guess is on no card, letter, screen, paper or disclosure, and
@@ -121,7 +123,7 @@ const everything = (record: UnitRecord): string => {
       JSON.stringify(points.map(({ caution: _c, not: _n, ...said }) => said)),
       letter.text,
       ...screens,
-      JSON.stringify(disclosureOf(record, { ...us, system })),
+      JSON.stringify(disclosureOf(record, { ...here, system })),
     ];
   });
   return texts.join('\n');
@@ -449,7 +451,7 @@ describe('what follows from a signature', () => {
   it('is said of no unit that nobody has signed, whatever somebody typed', () => {
     for (const { id, record } of demoFiles) {
       const said = pointsOf(record, us).some(({ sentence }) => sentence.includes('signed its'));
-      expect([id, said]).toEqual([id, inspectedOn(record) !== undefined]);
+      expect([id, said]).toEqual([id, inspectedAt(record) !== undefined]);
     }
   });
 });
@@ -536,7 +538,7 @@ describe('what is wrong', () => {
   it('is told first, once, whoever found it, and heads the disclosure', () => {
     for (const { id, record } of demoFiles) {
       const points = pointsOf(record, us);
-      const page = disclosureOf(record, us);
+      const page = disclosureOf(record, here);
       const firsts = points.filter((p) => p.first);
       expect([id, points.slice(0, firsts.length).every((p) => p.first)]).toEqual([id, true]);
       for (const { id: fault } of firsts) expect(page.faults.map((row) => row.id)).toContain(fault);
@@ -561,7 +563,7 @@ describe('what is wrong', () => {
     const orders =
       /\b(ask|read it again|look at each|do not repeat|tell it|say so|go to|enter|find out|before it is shown)\b/i;
     for (const { record } of demoFiles) {
-      const { faults, repaired, wheels, inspection, leftOut } = disclosureOf(record, us);
+      const { faults, repaired, wheels, inspection, leftOut } = disclosureOf(record, here);
       const all = [
         ...faults.map(({ text }) => text),
         ...repaired.map(({ text }) => text),

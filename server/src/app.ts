@@ -38,6 +38,7 @@ import { threadsPlugin } from './base/threads/index.ts';
 import { unitFilePlugin } from './unit/unit-file/index.ts';
 import { walkPlugin } from './show/walk/index.ts';
 import { webPlugin } from './base/web/index.ts';
+import { housekeepingPlugin } from './base/housekeeping/index.ts';
 
 export interface AppOptions {
   readonly source: DataSource;
@@ -121,6 +122,7 @@ const groundwork = async (app: App, options: AppOptions): Promise<void> => {
       }),
   });
   await app.register(drainPlugin);
+  await app.register(housekeepingPlugin, { source });
   await app.register(anonymousPlugin);
   await app.register(versionPlugin);
   await app.register(strangePlugin);

@@ -5,8 +5,7 @@ import { buildApp } from './app.ts';
 import { openDatabase } from './tables/index.ts';
 import { isDemo, loadDemo } from './demo/index.ts';
 import { isOpenToOthers, NetworkProblem, type Network } from './network.ts';
-import { firstAccountToken, installationSecret, isEmpty, sweepTries } from './yard/people/index.ts';
-import { PostgresSessionStore } from './base/access/index.ts';
+import { firstAccountToken, installationSecret, isEmpty } from './yard/people/index.ts';
 
 export interface ServeOptions {
   readonly databaseUrl: string;
@@ -95,8 +94,6 @@ export const serve = async (options: ServeOptions): Promise<Serving> => {
     onStep('opened the database and brought its tables up to date');
     const token = await fill(source, demoFolder, onStep);
     await refuseDemoToOthers(source, network);
-    await new PostgresSessionStore(source).sweep();
-    await sweepTries(source);
     const app = await buildApp({
       source,
       secret: await installationSecret(source, 'session'),

@@ -35,7 +35,7 @@ describe('a yard’s vehicles', () => {
 
     const maren = await signedIn(b.app, 'maren@thornquay.example');
     const { body } = await maren('GET', '/api/yard/history');
-    const mine = body.changes.filter(({ what }: { what: string }) => what === 'vehicle');
+    const mine = body.changes.filter(({ subject }: { subject: string }) => subject === truck.label);
     expect(mine.map(({ to, by }: { to: string; by: string }) => [to, by])).toEqual([
       [null, 'Ines Rook'],
       ['other figures', 'Ines Rook'],

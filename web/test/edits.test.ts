@@ -32,6 +32,7 @@ const who: Session = {
     id: 'y',
     name: 'Thornquay',
     system: 'us',
+    timeZone: 'America/Denver',
     houseViews: {},
     routes: [],
     glossary: [],
@@ -40,6 +41,7 @@ const who: Session = {
     demo: false,
   },
   yards: [],
+  now: '2026-04-15T09:00:00.000Z',
 };
 
 const gvwr = (amount: number | null, basedOn: number): Change => ({

@@ -7,7 +7,7 @@ import { readModelSheetFile, type ModelSheet } from '@fair-gable/core/unit/model
 import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
 import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 import { roles } from '@fair-gable/core/base/rights';
-import { inYard } from '../base/database/index.ts';
+import { withinYard } from '../base/database/index.ts';
 import { keepSheet } from '../unit/model-sheet/index.ts';
 import { createYard } from '../yard/people/index.ts';
 import { Secret } from '../base/access/index.ts';
@@ -97,20 +97,21 @@ export const loadDemo = async (source: DataSource, folder: string): Promise<void
   await source.transaction(async (manager) => {
     const yardId = await createYard(manager, { name, system }, people);
     await manager.insert(Secret, { key: mark, value: name });
+    const yard = withinYard(manager, yardId, author);
     for (const sheet of sheets) {
-      await keepSheet(manager, yardId, { sheet, basedOn: 0, units: [] }, author);
+      await keepSheet(yard, { sheet, basedOn: 0, units: [] });
     }
     for (const vehicle of vehicles as readonly Vehicle[]) {
-      await keepVehicle(inYard(manager, yardId), vehicle, author.name);
+      await keepVehicle(yard, vehicle);
     }
     for (const { id, record } of units) {
       const photos = pictures.get(id) ?? new Map<string, Picture>();
-      await importUnit(manager, yardId, id, record, author, async (yard) => {
+      await importUnit(yard, id, record, async (within) => {
         for (const [photo, picture] of photos) {
-          await keepPicture(yard, { unitId: id, id: photo, by: author.name }, picture);
+          await keepPicture(within, { unitId: id, id: photo }, picture);
         }
       });
     }
-    await keepDemoWalks(manager, yardId, walks, { units, sheets });
+    await keepDemoWalks(yard, walks, { units, sheets });
   });
 };

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { daysAfter } from '@fair-gable/core/base/dates';
 import { modelTalk, pointsOf, type Point } from '@fair-gable/core/show/cards';
 import { planCards, questionsShare } from '@fair-gable/core/show/plan';
 import {
@@ -17,10 +18,10 @@ import { textOf } from '@fair-gable/core/unit/record';
 import type { UnitFile } from '@fair-gable/core/unit/unit-file';
 import { routesOf, usualRoute } from '@fair-gable/core/unit/way-round';
 import { followUpKinds } from '@fair-gable/core/yard/follow-up';
-import { inYard, type InYard } from '../base/database/index.ts';
+import { clockOf } from '../base/access/index.ts';
+import { withinYard, type WithinYard } from '../base/database/index.ts';
 import { keepBuyer, keepFollowUp, nameBuyer } from '../yard/follow-up/index.ts';
 import { keepEvents, keepWalk, Walk } from '../show/walk/index.ts';
-import type { EntityManager } from 'typeorm';
 
 const audience = z.enum(audiences.map(({ key }) => key) as [Audience, ...Audience[]]);
 
@@ -68,9 +69,6 @@ export const readDemoWalks = async (folder: string): Promise<readonly DemoWalk[]
   z.array(demoWalk).parse(JSON.parse(await readFile(join(folder, 'walks.json'), 'utf8')));
 
 const day = 86_400_000;
-const dateIn = (days: number): string =>
-  new Date(Date.now() + days * day).toISOString().slice(0, 10);
-
 const startOf = ({ daysAgo, at }: DemoWalk): Date => {
   const start = new Date(Date.now() - daysAgo * day);
   const [hours = 9, minutes = 0] = at.split(':').map(Number);
@@ -78,8 +76,12 @@ const startOf = ({ daysAgo, at }: DemoWalk): Date => {
   return start;
 };
 
-const cardsOf = (walk: DemoWalk, { record }: UnitFile, sheets: readonly ModelSheet[]) => {
-  const all = pointsOf(record, { system: 'us', today: dateIn(0), talk: modelTalk(record, sheets) });
+const cardsOf = (
+  walk: DemoWalk,
+  { record }: UnitFile,
+  { sheets, today }: { readonly sheets: readonly ModelSheet[]; readonly today: string },
+) => {
+  const all = pointsOf(record, { system: 'us', today, talk: modelTalk(record, sheets) });
   const route = routesOf([]).find(({ key }) => key === walk.route) ?? usualRoute;
   const wanted = [...walk.marks.map(({ card }) => card), ...walk.skipped];
   const lost = wanted.find((id) => !all.some((point) => point.id === id));
@@ -130,7 +132,7 @@ const markOf = (events: readonly WalkEvent[], card: string | undefined): string 
     ?.id;
 
 const keepAfter = async (
-  yard: InYard,
+  yard: WithinYard,
   walk: DemoWalk,
   plan: WalkPlan,
   events: readonly WalkEvent[],
@@ -140,6 +142,7 @@ const keepAfter = async (
     await keepBuyer(yard, { id, ...walk.buyer });
     await nameBuyer(yard, plan.id, id);
   }
+  const { today } = await clockOf(yard);
   for (const { kind, text, of, inDays, isDone } of walk.followUps) {
     const followUp = {
       id: markOf(events, of) ?? randomUUID(),
@@ -147,11 +150,11 @@ const keepAfter = async (
       unit: plan.unit,
       kind,
       text,
-      due: dateIn(inDays),
+      due: daysAfter(today, inDays),
       who: walk.by,
-      ...(isDone ? { done: dateIn(Math.min(inDays, 0)) } : {}),
+      ...(isDone ? { done: daysAfter(today, Math.min(inDays, 0)) } : {}),
     };
-    await keepFollowUp(yard, followUp, 0, walk.by);
+    await keepFollowUp(yard, followUp, 0);
   }
 };
 
@@ -160,16 +163,17 @@ const keepAfter = async (
  * their own, some days ago.
  */
 export const keepDemoWalks = async (
-  manager: EntityManager,
-  yardId: string,
+  ofYard: WithinYard,
   walks: readonly DemoWalk[],
   { units, sheets }: { units: readonly UnitFile[]; sheets: readonly ModelSheet[] },
 ): Promise<void> => {
-  const yard = inYard(manager, yardId);
+  const { today } = await clockOf(ofYard);
   for (const walk of walks) {
+    const by = { name: walk.by, personId: null };
+    const yard = withinYard(ofYard.manager, ofYard.yardId, by);
     const unit = units.find(({ record }) => textOf(record, 'stockNumber') === walk.unit);
     if (!unit) throw new Error(`walks.json: there is no unit ${walk.unit}`);
-    const { points } = cardsOf(walk, unit, sheets);
+    const { points } = cardsOf(walk, unit, { sheets, today });
     const plan: WalkPlan = {
       id: randomUUID(),
       unit: unit.id,
@@ -182,7 +186,7 @@ export const keepDemoWalks = async (
       },
     };
     // Nobody spoke there: how fast somebody speaks is not learned from these.
-    await keepWalk(yard, plan, { name: walk.by, personId: null });
+    await keepWalk(yard, plan, by);
     await yard.update(Walk, { id: plan.id }, { createdAt: startOf(walk) });
     const events = eventsOf(walk, points);
     await keepEvents(yard, plan.id, events, null);

@@ -33,6 +33,7 @@ import { Invitations1796428800000 } from './migrations/1796428800000-invitations
 import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
 import { EventAuthors1796601600000 } from './migrations/1796601600000-event-authors.ts';
 import { RecordParts1796774400000 } from './migrations/1796774400000-record-parts.ts';
+import { YardTimeZone1796860800000 } from './migrations/1796860800000-yard-time-zone.ts';
 import { SentOnce1796688000000 } from './migrations/1796688000000-sent-once.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
 
@@ -81,6 +82,7 @@ const migrations = [
   EventAuthors1796601600000,
   SentOnce1796688000000,
   RecordParts1796774400000,
+  YardTimeZone1796860800000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -1,4 +1,4 @@
-import { addWeeks, format, isValid, parse, parseISO, startOfWeek } from 'date-fns';
+import { addDays, addWeeks, format, isValid, parse, parseISO, startOfWeek } from 'date-fns';
 import type { Parsed, System } from '../quantity/index.ts';
 
 /** How precisely a date is known. */
@@ -70,6 +70,47 @@ export const isDate = (date: string, to: DateTo): boolean =>
 
 /** A date as it is shown: `Mar 2025`, `14 Mar 2026`. */
 export const formatDate = (date: string): string => format(toDate(date), shown[toOf(date)]);
+
+const clocks = new Map<string, Intl.DateTimeFormat>();
+const clockOf = (timeZone: string): Intl.DateTimeFormat => {
+  const made =
+    clocks.get(timeZone) ??
+    new Intl.DateTimeFormat('en-US', {
+      timeZone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+    });
+  clocks.set(timeZone, made);
+  return made;
+};
+
+/** Whether a name is one of the IANA time zone database, such as `America/Denver`. */
+export const isTimeZone = (name: string): boolean => {
+  try {
+    clockOf(name);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/**
+ * The day on which a moment falls where a yard stands.
+ * @param at an ISO time, or ms
+ * @param timeZone a name of the IANA time zone database
+ * @throws RangeError for a name that is none
+ * @example dayIn('2026-11-28T04:30:00.000Z', 'America/Denver') // '2026-11-27'
+ */
+export const dayIn = (at: string | number, timeZone: string): string => {
+  const parts = clockOf(timeZone).formatToParts(typeof at === 'number' ? at : parseISO(at));
+  const of = (type: string): string => parts.find((part) => part.type === type)?.value ?? '';
+  return `${of('year')}-${of('month')}-${of('day')}`;
+};
+
+/** So many days after a day, or before it. @example daysAfter('2026-11-28', 3) // '2026-12-01' */
+export const daysAfter = (day: string, days: number): string =>
+  format(addDays(parseISO(day), days), written.day);
 
 /** Year × 12 + month, and the day; a date that is known to the month counts from its first day. */
 const counted = (date: string): { readonly months: number; readonly day: number } => ({

@@ -5,5 +5,8 @@ export {
   isDate,
   toOf,
   monthsBetween,
+  dayIn,
+  daysAfter,
+  isTimeZone,
   type DateTo,
 } from './dates.ts';

@@ -19,7 +19,7 @@ import {
   type StationKey,
 } from '../../unit/catalog/index.ts';
 import { doubtedFigures, type Look } from '../../unit/checks/index.ts';
-import { inspectedOn, operableOf } from '../../unit/condition/index.ts';
+import { inspectedAt, operableOf } from '../../unit/condition/index.ts';
 import { faultsOf, type Fault } from '../disclosure/index.ts';
 import type { System } from '../../base/quantity/index.ts';
 import {
@@ -358,7 +358,7 @@ const isToldAsFault = (record: UnitRecord, { id }: Point, told: ReadonlySet<stri
 /** What a check doubts is no better known than a guess; what follows from a signature is there where one stands. */
 const asSayable = (record: UnitRecord, look: Look): UnitRecord => {
   const doubted = doubtedFigures(record, look);
-  const isSigned = inspectedOn(record) !== undefined;
+  const isSigned = inspectedAt(record) !== undefined;
   const entries = Object.entries(record.specs)
     .filter(([key]) => isSigned || !isSpecKey(key) || !specEntry(key).bySignature)
     .map(([key, entry]) => [

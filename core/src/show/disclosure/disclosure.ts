@@ -12,14 +12,14 @@ import {
   conclude,
   findingsOf,
   gravityNow,
-  inspectedOn,
+  inspectedAt,
   inspectionState,
   needsTechnician,
   wheelsOf,
   type FoundThing,
   type WheelOn,
 } from '../../unit/condition/index.ts';
-import { formatDate } from '../../base/dates/index.ts';
+import { dayIn, formatDate } from '../../base/dates/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
 import { hasFeature, howOf, verdicts, type UnitRecord } from '../../unit/record/index.ts';
 import { ended, faultsOf } from './faults.ts';
@@ -55,17 +55,20 @@ export interface Disclosure {
   readonly silent: string;
 }
 
+/** A look with its yard’s place on the clock. */
+type Told = Required<Look>;
+
 const lookWords = ({ finding }: FoundThing, record: UnitRecord, today: string): string => {
   const { look } = findingKind(finding.kind);
   const answers = look ? answersTo(look, finding.answers ?? {}, record, today) : {};
   return look && Object.keys(answers).length > 0 ? conclude(look, answers).toBuyer : '';
 };
 
-const signedWords = ({ signed }: FoundThing): string => {
+const signedWords = ({ signed }: FoundThing, timeZone: string): string => {
   if (!signed) return '';
   const verdict = verdicts.find((row) => row.key === signed.value.verdict)?.label ?? '';
   const note = signed.value.note ? `, “${signed.value.note}”` : '';
-  return `${verdict}: our technician, ${formatDate(signed.at.slice(0, 10))}${note}.`;
+  return `${verdict}: our technician, ${formatDate(dayIn(signed.at, timeZone))}${note}.`;
 };
 
 const repairWords = ({ finding: { repaired } }: FoundThing): string => {
@@ -74,12 +77,12 @@ const repairWords = ({ finding: { repaired } }: FoundThing): string => {
   return ended(`Repaired by ${repaired.by}, ${formatDate(repaired.on)}${what}`);
 };
 
-const findingWords = (found: FoundThing, record: UnitRecord, today: string): string =>
+const findingWords = (found: FoundThing, record: UnitRecord, look: Told): string =>
   [
     findingKind(found.finding.kind).plain,
     found.finding.note && ended(found.finding.note),
-    lookWords(found, record, today),
-    signedWords(found),
+    lookWords(found, record, look.today),
+    signedWords(found, look.timeZone),
     needsTechnician(found) && !found.finding.repaired
       ? 'A technician hasn’t decided on it yet.'
       : '',
@@ -93,11 +96,11 @@ const gravityWords = (found: FoundThing): string =>
     ? 'repaired'
     : (gravities.find((row) => row.key === gravityNow(found))?.said ?? '');
 
-const entered = (found: FoundThing, record: UnitRecord, today: string): Disclosed => ({
+const entered = (found: FoundThing, record: UnitRecord, look: Told): Disclosed => ({
   id: `findings.${found.id}`,
   title: findingKind(found.finding.kind).label,
   where: stationEntry(found.finding.station).label,
-  text: findingWords(found, record, today),
+  text: findingWords(found, record, look),
   gravity: gravityWords(found),
 });
 
@@ -129,24 +132,24 @@ const wheelTold = ({ key, label, wheel, ageTold }: WheelOn, system: System): Whe
   return { key, label, text: parts.length > 0 ? parts.join(', ') : 'not looked at yet' };
 };
 
-const moistureOf = (record: UnitRecord): readonly string[] =>
+const moistureOf = (record: UnitRecord, timeZone: string): readonly string[] =>
   Object.values(record.moisture).flatMap((entry) => {
     if (!entry) return [];
     const { percent, dry, note, at } = entry.value;
     const spot = note ?? (at.layer === 'roof' ? 'on the roof' : at.layer);
     const compared = dry ? ', a dry place for comparison' : '';
-    return [`${percent}% ${spot}${compared}, ${formatDate(entry.at.slice(0, 10))}.`];
+    return [`${percent}% ${spot}${compared}, ${formatDate(dayIn(entry.at, timeZone))}.`];
   });
 
-const inspectionWords = (record: UnitRecord): string => {
+const inspectionWords = (record: UnitRecord, timeZone: string): string => {
   const { notTried, left } = inspectionState(record);
-  const on = inspectedOn(record);
+  const on = inspectedAt(record);
   const names = notTried.map(({ item, entry }) =>
     [inText(item.label), entry?.value.note].filter(Boolean).join(', '),
   );
   return [
     on
-      ? `Inspected, and signed by our technician ${formatDate(on)}.`
+      ? `Inspected, and signed by our technician ${formatDate(dayIn(on, timeZone))}.`
       : 'Its inspection isn’t signed.',
     names.length > 0 && `Not tried: ${names.join('; ')}.`,
     on && left.length > 0 && `${left.length} items weren’t looked at.`,
@@ -184,21 +187,21 @@ const leftOutOf = (record: UnitRecord, today: string): readonly string[] => {
  * The disclosure of a unit: what is wrong, whoever found it, in the order in which it is told; what was repaired; every
  * tire; what was measured; and what nobody has looked at. It speaks to the buyer.
  */
-export const disclosureOf = (record: UnitRecord, look: Look): Disclosure => {
-  const { system, today } = look;
+export const disclosureOf = (record: UnitRecord, look: Told): Disclosure => {
+  const { system, today, timeZone } = look;
   const found = new Map(findingsOf(record).map((one) => [`findings.${one.id}`, one]));
   const told = (fault: Fault): Disclosed => {
     const finding = found.get(fault.id);
-    return finding ? entered(finding, record, today) : known(fault);
+    return finding ? entered(finding, record, look) : known(fault);
   };
   return {
     faults: faultsOf(record, look).map(told),
     repaired: findingsOf(record)
       .filter(({ finding }) => finding.repaired)
-      .map((one) => entered(one, record, today)),
+      .map((one) => entered(one, record, look)),
     wheels: wheelsOf(record, today).map((wheel) => wheelTold(wheel, system)),
-    moisture: moistureOf(record),
-    inspection: inspectionWords(record),
+    moisture: moistureOf(record, timeZone),
+    inspection: inspectionWords(record, timeZone),
     leftOut: leftOutOf(record, today),
     silent:
       'This page tells what was seen and measured by looking at the unit without taking it apart. It is no warranty. What it does not name was not found; that is not to say that it is not there.',

@@ -1,4 +1,4 @@
-import { inspectedOn } from '../condition/index.ts';
+import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
 import { modelYearsOf, readFloorPlan } from '../identity/index.ts';
 import { amountOf, textOf } from '../record/index.ts';
@@ -203,7 +203,7 @@ const inspectionDate: Rule = {
   source: 'Common practice',
   test: (record) => {
     const typed = textOf(record, 'inspected');
-    if (!typed || inspectedOn(record)) return [];
+    if (!typed || inspectedAt(record)) return [];
     return [
       say({
         field: 'inspected',

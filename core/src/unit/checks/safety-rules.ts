@@ -1,7 +1,7 @@
 import { inText } from '../../base/words/index.ts';
 import type { FeatureKey, SpecKey } from '../catalog/index.ts';
 import { entryFor } from '../catalog/index.ts';
-import { inspectedOn } from '../condition/index.ts';
+import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
 import { hasFeature, textOf } from '../record/index.ts';
 import { say, todayOf } from './say.ts';
@@ -107,7 +107,7 @@ const notInspected: Rule = {
   test: (record, look) => {
     const arrived = textOf(record, 'arrived');
     // A date without a signature is another check's.
-    if (!arrived || inspectedOn(record) || textOf(record, 'inspected')) return [];
+    if (!arrived || inspectedAt(record) || textOf(record, 'inspected')) return [];
     return [
       say({
         field: 'inspected',

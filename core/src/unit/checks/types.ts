@@ -8,6 +8,8 @@ export interface Look {
   readonly system: System;
   /** Today, `2026-04-15`; alarms and tyres are held against it. */
   readonly today: string;
+  /** Where the yard stands: on which day something was written goes by it. */
+  readonly timeZone?: string;
 }
 
 /** Wrong cannot be true; doubtful is unlikely; a look is explained or harmless but worth knowing. */

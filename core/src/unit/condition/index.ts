@@ -19,11 +19,12 @@ export {
   type WheelOn,
 } from './wheels.ts';
 export {
-  inspectedOn,
+  inspectedAt,
   inspectionInputs,
   inspectionOf,
   inspectionState,
   operableOf,
+  operableWords,
   signInspection,
   type InspectionState,
   type ItemOn,

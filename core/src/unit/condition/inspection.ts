@@ -6,7 +6,7 @@ import {
   type InspectionItem,
   type InspectionKey,
 } from '../catalog/index.ts';
-import { formatDate } from '../../base/dates/index.ts';
+import { dayIn, formatDate } from '../../base/dates/index.ts';
 import type { Change, Entry, Inspected, UnitRecord } from '../record/index.ts';
 import { gravityNow, needsTechnician, openFindings } from './findings.ts';
 
@@ -103,6 +103,8 @@ export const signInspection = (
 export interface Operable {
   readonly may: boolean;
   readonly why: string;
+  /** When that was signed, an ISO time, where it may. */
+  readonly inspectedAt?: string | undefined;
   /** Told but not operated although the rest may be: what failed, or could not be tried. */
   readonly toldOnly: ReadonlySet<FeatureKey>;
 }
@@ -113,10 +115,10 @@ const listed = (items: readonly ItemOn[]): string =>
 const featuresOf = (items: readonly ItemOn[]): readonly FeatureKey[] =>
   items.flatMap(({ item }) => (item.of && isFeatureKey(item.of) ? [item.of] : []));
 
-/** The day on which a technician signed the inspection as it stands now; undefined where none did. */
-export const inspectedOn = (record: UnitRecord): string | undefined => {
+/** When a technician signed the inspection as it stands now, an ISO time; undefined where none did. */
+export const inspectedAt = (record: UnitRecord): string | undefined => {
   const { signed } = inspectionState(record);
-  return signed ? record.signatures['inspection']?.at.slice(0, 10) : undefined;
+  return signed ? record.signatures['inspection']?.at : undefined;
 };
 
 /** Why nothing may be operated, as far as that is the inspection's doing. */
@@ -159,6 +161,9 @@ export const operableOf = (record: UnitRecord): Operable => {
   if (most.length > 0) return no(`Failed: ${listed(most)}. Nothing may be operated.`);
   const but = [...failed, ...notTried];
   const except = but.length > 0 ? ` Failed or not tried: ${listed(but)}.` : '';
-  const on = formatDate(inspectedOn(record) ?? '');
-  return { may: true, why: `Inspected ${on}.${except}`, toldOnly };
+  return { may: true, why: except, toldOnly, inspectedAt: inspectedAt(record) };
 };
+
+/** Whether a unit may be operated, in words. @param timeZone where the yard stands */
+export const operableWords = ({ why, inspectedAt: at }: Operable, timeZone: string): string =>
+  at ? `Inspected ${formatDate(dayIn(at, timeZone))}.${why}` : why;

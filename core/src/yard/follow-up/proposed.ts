@@ -1,4 +1,4 @@
-import { addDays, format, parseISO } from 'date-fns';
+import { daysAfter } from '../../base/dates/index.ts';
 import type { WalkLog, WalkPlan } from '../../show/walk/index.ts';
 import { followUpKinds, type FollowUp, type FollowUpKind } from './schema.ts';
 
@@ -7,7 +7,7 @@ const kindOf = { promise: 'promise', asked: 'question', 'not-working': 'fault' }
 /** The day by which something of a kind is due; common practice. @param today `2026-03-14` */
 export const dueBy = (kind: FollowUpKind, today: string): string => {
   const days = followUpKinds.find(({ key }) => key === kind)?.days ?? 1;
-  return format(addDays(parseISO(today), days), 'yyyy-MM-dd');
+  return daysAfter(today, days);
 };
 
 /**

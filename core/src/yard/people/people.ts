@@ -1,3 +1,4 @@
+import { isTimeZone } from '../../base/dates/index.ts';
 import { nameSchema } from '../../base/words/index.ts';
 import { z } from 'zod';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../../unit/catalog/index.ts';
@@ -23,6 +24,12 @@ const pace = z
   .min(paces.from, `Words a minute: at least ${paces.from}.`)
   .max(paces.to, `Words a minute: at most ${paces.to}.`);
 
+/** A place on the clock: a name of the IANA time zone database. */
+export const timeZoneSchema = z
+  .string()
+  .max(60)
+  .refine(isTimeZone, 'Time zone: choose one of the list, such as America/Denver.');
+
 export const signInSchema = z.strictObject({ email, password });
 
 /** The first account of an empty yard, made with the token that the start command prints. */
@@ -32,6 +39,8 @@ export const firstAccountSchema = z.strictObject({
   name,
   email,
   password: newPassword,
+  /** Where the browser stands that makes it. */
+  timeZone: timeZoneSchema.optional(),
 });
 
 const schoolKeys = schools.map((s) => s.key) as [SchoolKey, ...SchoolKey[]];
@@ -89,6 +98,7 @@ export const sessionSchema = z.strictObject({
     id: z.uuid(),
     name: z.string(),
     system,
+    timeZone: timeZoneSchema,
     houseViews: houseViewsSchema,
     /** Routes as this yard has written them. */
     routes: routesSchema,
@@ -102,6 +112,8 @@ export const sessionSchema = z.strictObject({
   }),
   /** Every yard this person belongs to. */
   yards: z.array(z.strictObject({ id: z.uuid(), name: z.string(), role: z.enum(roles) })),
+  /** What time it is where all of it is kept. */
+  now: z.iso.datetime(),
 });
 export type Session = z.infer<typeof sessionSchema>;
 
@@ -135,6 +147,7 @@ export const ownSettingsSchema = z.strictObject({
 export const yardSettingsSchema = z.strictObject({
   name,
   system,
+  timeZone: timeZoneSchema.optional(),
   houseViews: houseViewsSchema.optional(),
   routes: routesSchema.optional(),
   glossary: glossarySchema.optional(),

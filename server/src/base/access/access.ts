@@ -25,6 +25,9 @@ export interface Caller {
   readonly yardId: string;
   readonly yardName: string;
   readonly yardSystem: System;
+  readonly timeZone: string;
+  /** The database's own time: the one clock there is. */
+  readonly now: Date;
   readonly houseViews: HouseViews;
   readonly routes: readonly Route[];
   readonly keepBuyers: number;
@@ -82,6 +85,7 @@ const callerQuery = `
   SELECT p.id AS "personId", p.name, p.email, m.role, m.views, p.system AS "ownSystem",
          p.pace, p.learned_pace AS "learnedPace",
          y.id AS "yardId", y.name AS "yardName", y.system AS "yardSystem",
+         y.time_zone AS "timeZone", clock_timestamp() AS now,
          y.house_views AS "houseViews", y.routes, y.glossary, y.keep_buyers AS "keepBuyers", y.water,
          EXISTS (SELECT 1 FROM secret WHERE key = 'demo-yard') AS demo
   FROM membership m JOIN person p ON p.id = m.person_id JOIN yard y ON y.id = m.yard_id
@@ -155,6 +159,8 @@ export const callerIn = (request: FastifyRequest): Caller => {
   return request.caller;
 };
 
-/** The tables of the caller's yard. */
-export const yardOf = (source: DataSource, request: FastifyRequest): InYard =>
-  inYard(source.manager, callerIn(request).yardId);
+/** The tables of the caller's yard; what is written there is theirs. */
+export const yardOf = (source: DataSource, request: FastifyRequest): InYard => {
+  const { yardId, personId, name } = callerIn(request);
+  return inYard(source.manager, yardId, { personId, name });
+};

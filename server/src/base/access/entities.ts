@@ -18,6 +18,10 @@ export class Yard {
   @Column({ type: 'varchar', length: 10 })
   system!: System;
 
+  /** Where it stands on the clock: a name of the IANA time zone database. */
+  @Column({ type: 'varchar', length: 60, name: 'time_zone', default: 'Etc/UTC' })
+  timeZone!: string;
+
   /** The side taken where practitioners disagree. */
   @Column({ type: 'jsonb', name: 'house_views', default: {} })
   houseViews!: HouseViews;

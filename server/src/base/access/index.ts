@@ -14,4 +14,5 @@ export {
 export { sessionPlugin, beginSession, type Account } from './session-plugin.ts';
 export { PostgresSessionStore } from './session-store.ts';
 export { accountsBehind, isFreeOn, nameTaken, rename } from './names.ts';
+export { clockOf, type YardClock } from './yard-clock.ts';
 export { noteOnYard, yardHistory, type Noted } from './yard-changes.ts';

@@ -1,4 +1,5 @@
 import { In, type EntityManager } from 'typeorm';
+import { withinYard, type WithinYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 import { Membership, Person } from './entities.ts';
 import { noteOnYard } from './yard-changes.ts';
@@ -14,10 +15,6 @@ export const accountsBehind = async (
   return new Map(people.map(({ id, email }) => [id, email]));
 };
 
-/** Two who take a name at once do so one after the other. */
-const alone = (manager: EntityManager, yardId: string): Promise<unknown> =>
-  manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 4784))', [`names ${yardId}`]);
-
 /** Somebody who is called something on a yard; an invitation has no account yet. */
 interface Called {
   readonly id: string;
@@ -27,16 +24,15 @@ interface Called {
 
 /** Whether nobody else of a yard is called so, or is invited under that name. */
 export const isFreeOn = async (
-  manager: EntityManager,
-  yardId: string,
+  yard: WithinYard,
   name: string,
   own: Partial<Pick<Called, 'id' | 'email'>>,
 ): Promise<boolean> => {
-  await alone(manager, yardId);
-  const called: Called[] = await manager.query(
+  // Two who take a name at once do so one after the other.
+  await yard.alone('take a name');
+  const called = await yard.query<Called>(
     `SELECT p.id, p.name, p.email FROM membership m JOIN person p ON p.id = m.person_id WHERE m.yard_id = $1
      UNION ALL SELECT id, name, email FROM invitation WHERE yard_id = $1`,
-    [yardId],
   );
   return !called.some(
     ({ id, email, name: theirs }) =>
@@ -64,14 +60,12 @@ export const rename = async (
     order: { yardId: 'ASC' },
   });
   for (const { yardId } of memberships) {
-    if (!(await isFreeOn(manager, yardId, to, { id: personId }))) throw nameTaken(to);
+    const yard = withinYard(manager, yardId, { personId, name: from });
+    if (!(await isFreeOn(yard, to, { id: personId }))) throw nameTaken(to);
   }
   await manager.update(Person, { id: personId }, { name: to });
   for (const { yardId } of memberships) {
-    await noteOnYard(
-      manager,
-      { yardId, personId, name: from },
-      { what: 'name', subject: to, from, to },
-    );
+    const yard = withinYard(manager, yardId, { personId, name: from });
+    await noteOnYard(yard, { what: 'name', subject: to, from, to });
   }
 };

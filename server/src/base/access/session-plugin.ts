@@ -31,6 +31,8 @@ const keepNewerCookie = async (_request: FastifyRequest, reply: FastifyReply): P
 /** Sessions and who may call what; registered before every other capability. */
 export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
   const { source, secret, publicUrl } = options;
+  const store = new PostgresSessionStore(source);
+  app.chore({ name: 'Sessions that ended', work: () => store.sweep() });
   await app.register(cookie);
   await app.register(session, {
     secret,
@@ -38,7 +40,7 @@ export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
     saveUninitialized: false,
     // Written when it changes, not on every request; the store notes when it was last seen.
     rolling: false,
-    store: new PostgresSessionStore(source),
+    store,
     cookie: {
       httpOnly: true,
       sameSite: 'lax',

@@ -62,7 +62,7 @@ export class PostgresSessionStore implements SessionStore {
       .then(() => done(), done);
   }
 
-  /** Takes out what has expired; run at start. */
+  /** Takes out what has expired. */
   async sweep(): Promise<void> {
     await this.rows.delete({ expiresAt: LessThan(new Date()) });
   }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import stringify from 'safe-stable-stringify';
 import { Refusal } from '../problems/index.ts';
-import type { InYard } from './in-yard.ts';
+import type { WithinYard } from './in-yard.ts';
 
 /** What a device sends under an id of its own, so that it may send it again. */
 export type SentKind =
@@ -31,20 +31,20 @@ const otherBody = (): Refusal =>
  * @throws Refusal other-body, where something else was sent under one of them
  */
 export const firstSent = async (
-  yard: InYard,
+  yard: WithinYard,
   kind: SentKind,
   sent: readonly Sent[],
 ): Promise<ReadonlySet<string>> => {
   const given = sent.map(({ id, body }) => ({ id, digest: digestOf(body) }));
-  const own = [yard.yardId, kind, given.map(({ id }) => id), given.map(({ digest }) => digest)];
+  const own = [kind, given.map(({ id }) => id), given.map(({ digest }) => digest)];
   // Several are noted in one order, so that no two senders wait for each other.
-  const fresh: { id: string }[] = await yard.manager.query(
+  const fresh = await yard.run<{ id: string }>(
     `INSERT INTO sent_once (yard_id, kind, id, digest)
      SELECT $1, $2, g.id, g.digest FROM unnest($3::text[], $4::text[]) AS g(id, digest) ORDER BY g.id
      ON CONFLICT DO NOTHING RETURNING id`,
     own,
   );
-  const others: unknown[] = await yard.manager.query(
+  const others = await yard.query(
     `SELECT 1 FROM sent_once s JOIN unnest($3::text[], $4::text[]) AS g(id, digest) ON g.id = s.id
      WHERE s.yard_id = $1 AND s.kind = $2 AND s.digest <> g.digest LIMIT 1`,
     own,
@@ -54,17 +54,17 @@ export const firstSent = async (
 };
 
 /** Whether this is the first time that it is sent. @throws Refusal other-body */
-export const isFirst = async (yard: InYard, kind: SentKind, sent: Sent): Promise<boolean> =>
+export const isFirst = async (yard: WithinYard, kind: SentKind, sent: Sent): Promise<boolean> =>
   (await firstSent(yard, kind, [sent])).has(sent.id);
 
 /** Forgets that something was sent, and its pieces: it was not kept, and may come again. */
 export const forgetSent = async (
-  yard: InYard,
+  yard: WithinYard,
   kinds: readonly SentKind[],
   id: string,
 ): Promise<void> => {
-  await yard.manager.query(
+  await yard.run(
     `DELETE FROM sent_once WHERE yard_id = $1 AND kind = ANY ($2) AND split_part(id, '/', 1) = $3`,
-    [yard.yardId, kinds, id],
+    [kinds, id],
   );
 };

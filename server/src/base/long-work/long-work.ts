@@ -1,14 +1,14 @@
 import { setImmediate as pause } from 'node:timers/promises';
 import pLimit from 'p-limit';
-import type { DataSource, EntityManager } from 'typeorm';
-import { announce } from '../database/index.ts';
+import type { DataSource } from 'typeorm';
+import { announce, inYard, type Author, type InYard } from '../database/index.ts';
 import { Refusal } from '../refusal/index.ts';
 import type { Progress } from '../threads/index.ts';
 
 /** Something long that is at work. */
 export interface AtWork {
-  /** Of a connection of its own, kept until it is over. */
-  readonly manager: EntityManager;
+  /** By a connection of its own, kept until it is over. */
+  readonly yard: InYard;
   /** Says that whoever asked has left, or pressed Cancel. */
   readonly signal: AbortSignal;
   readonly tell: (progress: Progress) => void;
@@ -19,6 +19,7 @@ export interface AtWork {
 /** Who asks for something long. */
 export interface Asked {
   readonly yardId: string;
+  readonly author: Author;
   /** Under which its progress is told; undefined where nobody listens. */
   readonly id?: string | undefined;
   readonly signal: AbortSignal;
@@ -85,7 +86,7 @@ export class LongWork {
 
   /** Also where several processes serve: the yard is the database's to give. */
   private async alone<T>(asked: Asked, work: (at: AtWork) => Promise<T>): Promise<T> {
-    const { yardId, signal } = asked;
+    const { yardId, author, signal } = asked;
     signal.throwIfAborted();
     const runner = this.source.createQueryRunner();
     const lock = [`long work ${yardId}`];
@@ -106,7 +107,8 @@ export class LongWork {
         await pause();
         signal.throwIfAborted();
       };
-      const at = { manager: runner.manager, signal, tell: teller(this.source, asked), breathe };
+      const yard = inYard(runner.manager, yardId, author);
+      const at = { yard, signal, tell: teller(this.source, asked), breathe };
       return await work(at).finally(() =>
         // A connection that broke has given it up already.
         runner

@@ -35,7 +35,8 @@ export const longWorkPlugin = fp(async (app: App, { source }: { source: DataSour
   const work = new LongWork(source);
   app.decorate('long', (request, reply, what) => {
     const id = z.uuid().safeParse(request.headers[workHeader]);
-    const { yardId } = callerIn(request);
-    return work.run({ yardId, id: id.data, signal: leaving(reply) }, what);
+    const { yardId, personId, name } = callerIn(request);
+    const author = { personId, name };
+    return work.run({ yardId, author, id: id.data, signal: leaving(reply) }, what);
   });
 });

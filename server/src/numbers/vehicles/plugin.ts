@@ -2,8 +2,8 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
 import type { App } from '../../base/app/index.ts';
-import { announce, inYard, type InYard } from '../../base/database/index.ts';
-import { callerIn, noteOnYard, yardOf } from '../../base/access/index.ts';
+import type { WithinYard } from '../../base/database/index.ts';
+import { noteOnYard, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { VehicleRow } from './entities.ts';
 
@@ -12,9 +12,40 @@ const params = z.strictObject({ key: vehicleSchema.shape.key });
 const nothing = { 204: z.null().describe('Done.') };
 const limit = 500;
 
-/** Writes a vehicle, in place of one of its key. */
-export const keepVehicle = (yard: InYard, vehicle: Vehicle, by: string): Promise<void> =>
-  yard.upsert(VehicleRow, [{ key: vehicle.key, vehicle, by, at: new Date() }], ['key']);
+/** Writes a vehicle, in place of one of its key. @throws Refusal bad-input where there are too many */
+export const keepVehicle = async (yard: WithinYard, vehicle: Vehicle): Promise<void> => {
+  const kept = await yard.find(VehicleRow, {}, { order: { key: 'ASC' } });
+  const had = kept.find(({ key }) => key === vehicle.key)?.vehicle;
+  if (!had && kept.length >= limit) {
+    throw new Refusal(
+      'bad-input',
+      `A yard keeps up to ${limit} vehicles. Take one off that nobody needs, then keep this one.`,
+    );
+  }
+  const { name: by } = yard.author;
+  await yard.upsert(VehicleRow, [{ key: vehicle.key, vehicle, by, at: new Date() }], ['key']);
+  await noteOnYard(yard, {
+    what: 'vehicle',
+    subject: vehicle.label,
+    from: had ? 'as it was' : null,
+    to: had ? 'other figures' : 'kept',
+  });
+  await yard.announce('vehicles', yard.yardId);
+};
+
+/** Takes a vehicle off. @throws Refusal not-found */
+const dropVehicle = async (yard: WithinYard, key: string): Promise<void> => {
+  const had = await yard.lockOne(VehicleRow, { key });
+  if (!had) {
+    throw new Refusal(
+      'not-found',
+      'There is no such vehicle on this yard. Look at its list again.',
+    );
+  }
+  await yard.remove(VehicleRow, { key });
+  await noteOnYard(yard, { what: 'vehicle', subject: had.vehicle.label, from: 'kept', to: null });
+  await yard.announce('vehicles', yard.yardId);
+};
 
 const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
@@ -51,30 +82,11 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
       const vehicle = request.body as Vehicle;
       if (vehicle.key !== request.params.key) {
         throw new Refusal('bad-input', 'The vehicle’s key is not that of the address.');
       }
-      await source.transaction(async (manager) => {
-        const yard = inYard(manager, caller.yardId);
-        const kept = await yard.find(VehicleRow, {}, { order: { key: 'ASC' } });
-        const had = kept.find(({ key }) => key === vehicle.key)?.vehicle;
-        if (!had && kept.length >= limit) {
-          throw new Refusal(
-            'bad-input',
-            `A yard keeps up to ${limit} vehicles. Take one off that nobody needs, then keep this one.`,
-          );
-        }
-        await keepVehicle(yard, vehicle, caller.name);
-        await noteOnYard(manager, caller, {
-          what: 'vehicle',
-          subject: vehicle.label,
-          from: had ? 'as it was' : null,
-          to: had ? 'other figures' : 'kept',
-        });
-        await announce(manager, { yard: caller.yardId, kind: 'vehicles', id: caller.yardId });
-      });
+      await yardOf(source, request).within((yard) => keepVehicle(yard, vehicle));
       return reply.status(204).send(null);
     },
   );
@@ -94,21 +106,7 @@ const droppingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      await source.transaction(async (manager) => {
-        const yard = inYard(manager, caller.yardId);
-        const had = await yard.findOne(VehicleRow, { key: request.params.key });
-        if (!had) {
-          throw new Refusal(
-            'not-found',
-            'There is no such vehicle on this yard. Look at its list again.',
-          );
-        }
-        await yard.remove(VehicleRow, { key: had.key });
-        const subject = had.vehicle.label;
-        await noteOnYard(manager, caller, { what: 'vehicle', subject, from: 'kept', to: null });
-        await announce(manager, { yard: caller.yardId, kind: 'vehicles', id: caller.yardId });
-      });
+      await yardOf(source, request).within((yard) => dropVehicle(yard, request.params.key));
       return reply.status(204).send(null);
     },
   );

@@ -6,7 +6,14 @@ import { yardOf } from '../../base/access/index.ts';
 import { pictureOf } from '../../unit/photo/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { readWalk } from '../walk/index.ts';
-import { closeScreens, followed, followedBy, openScreen, viewOf } from './screens.ts';
+import {
+  closeScreens,
+  dropOldScreens,
+  followed,
+  followedBy,
+  openScreen,
+  viewOf,
+} from './screens.ts';
 
 const tags = ['screens'];
 const one = z.strictObject({ id: z.uuid() });
@@ -28,7 +35,9 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) =>
-      reply.status(201).send(await openScreen(yardOf(source, request), request.params.id)),
+      reply
+        .status(201)
+        .send(await yardOf(source, request).within((yard) => openScreen(yard, request.params.id))),
   );
 
   app.delete(
@@ -43,7 +52,7 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      await closeScreens(yardOf(source, request), request.params.id);
+      await yardOf(source, request).within((yard) => closeScreens(yard, request.params.id));
       return reply.status(204).send(null);
     },
   );
@@ -128,5 +137,6 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
 /** A second screen, facing the buyer, that follows a walk. */
 export const screenPlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(openingPlugin, options);
+  app.chore({ name: 'Screens that are over', work: dropOldScreens });
   await app.register(followingPlugin, options);
 };

@@ -1,9 +1,15 @@
 import { createHash, randomBytes } from 'node:crypto';
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { screenOf, type ScreenView } from '@fair-gable/core/show/screen';
-import { announceEnd, inYard, type InYard } from '../../base/database/index.ts';
-import { Yard } from '../../base/access/index.ts';
+import {
+  announceEnd,
+  inYard,
+  nobody,
+  type InYard,
+  type WithinYard,
+} from '../../base/database/index.ts';
+import { clockOf, noteOnYard, Yard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { readUnit } from '../../unit/record/index.ts';
 import { readWalk } from '../walk/index.ts';
@@ -19,21 +25,27 @@ const gone = (): Refusal =>
 
 /** Opens a screen on a walk. @returns the token that is its address, once @throws Refusal not-found */
 export const openScreen = async (
-  yard: InYard,
+  yard: WithinYard,
   walk: string,
 ): Promise<{ readonly token: string; readonly until: string }> => {
-  await readWalk(yard, walk);
+  const { by } = await readWalk(yard, walk);
   const token = randomBytes(24).toString('base64url');
   const until = new Date(Date.now() + holds);
-  await yard.manager.query(`DELETE FROM screen WHERE until < now()`);
   await yard.upsert(ScreenRow, [{ tokenHash: hashOf(token), walkId: walk, until }], ['tokenHash']);
+  await noteOnYard(yard, { what: 'screen-opened', subject: by });
   return { token, until: until.toISOString() };
 };
 
+/** Drops screens whose day of work is over. */
+export const dropOldScreens = async (manager: EntityManager): Promise<void> => {
+  await manager.query(`DELETE FROM screen WHERE until < now()`);
+};
+
 /** Closes every screen on a walk. @throws Refusal not-found */
-export const closeScreens = async (yard: InYard, walk: string): Promise<void> => {
-  await readWalk(yard, walk);
+export const closeScreens = async (yard: WithinYard, walk: string): Promise<void> => {
+  const { by } = await readWalk(yard, walk);
   await yard.remove(ScreenRow, { walkId: walk });
+  await noteOnYard(yard, { what: 'screens-closed', subject: by });
   await announceEnd(yard.manager);
 };
 
@@ -52,7 +64,9 @@ export const followedBy = async (
     `SELECT yard_id AS "yardId", walk_id AS walk FROM screen WHERE token_hash = $1 AND until > now()`,
     [hashOf(token)],
   );
-  return row && { yard: inYard(source.manager, row.yardId as string), walk: row.walk as string };
+  return (
+    row && { yard: inYard(source.manager, row.yardId as string, nobody), walk: row.walk as string }
+  );
 };
 
 /** The walk that a token follows. @throws Refusal not-found */
@@ -68,7 +82,7 @@ export const viewOf = async ({ yard, walk }: Followed): Promise<ScreenView> => {
   const { record } = await readUnit(yard, plan.unit);
   const { system: usual } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
   const system = plan.about?.system ?? usual;
-  const today = new Date().toISOString().slice(0, 10);
-  const points = pointsOf(record, { system, today });
+  const { today, timeZone } = await clockOf(yard);
+  const points = pointsOf(record, { system, today, timeZone });
   return screenOf(plan, events, { record, points, system, today });
 };

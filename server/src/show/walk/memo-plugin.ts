@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../../base/app/index.ts';
-import { inYard } from '../../base/database/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { keepMemo, memoLimit, readMemo } from './memos.ts';
@@ -42,10 +41,9 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
         );
       }
       const caller = callerIn(request);
-      await source.transaction(async (manager) => {
-        const yard = inYard(manager, caller.yardId);
+      await yardOf(source, request).within(async (yard) => {
         await refuseOthers(yard, walk, caller);
-        await keepMemo(yard, { walk, id, bytes: body }, caller.name);
+        await keepMemo(yard, { walk, id, bytes: body });
       });
       return reply.status(204).send(null);
     },

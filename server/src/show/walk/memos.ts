@@ -1,4 +1,4 @@
-import { announce, isFirst, type InYard } from '../../base/database/index.ts';
+import { isFirst, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk } from './entities.ts';
 
@@ -20,9 +20,8 @@ const beginnings: readonly { readonly type: string; readonly is: (bytes: Buffer)
  * @throws Refusal not-found, also where whoever it is of was forgotten; bad-input, other-body
  */
 export const keepMemo = async (
-  yard: InYard,
+  yard: WithinYard,
   { walk, id, bytes }: { readonly walk: string; readonly id: string; readonly bytes: Buffer },
-  by: string,
 ): Promise<void> => {
   const its = await yard.findOne(Walk, { id: walk });
   if (!its) {
@@ -42,12 +41,12 @@ export const keepMemo = async (
     );
   }
   if (!(await isFirst(yard, 'memo', { id, body: bytes }))) return;
-  await yard.manager.query(
+  await yard.run(
     `INSERT INTO memo (yard_id, walk_id, id, type, bytes, by, at)
      VALUES ($1, $2, $3, $4, $5, $6, clock_timestamp()) ON CONFLICT DO NOTHING`,
-    [yard.yardId, walk, id, kind.type, bytes, by],
+    [walk, id, kind.type, bytes, yard.author.name],
   );
-  await announce(yard.manager, { yard: yard.yardId, kind: 'walk', id: walk });
+  await yard.announce('walk', walk);
 };
 
 /** A voice memo. @throws Refusal not-found */
@@ -56,12 +55,12 @@ export const readMemo = async (
   walk: string,
   id: string,
 ): Promise<{ readonly type: string; readonly bytes: Buffer }> => {
-  const [row] = await yard.manager.query(
+  const [row] = await yard.query<{ type: string; bytes: Buffer }>(
     `SELECT type, bytes FROM memo WHERE yard_id = $1 AND walk_id = $2 AND id = $3`,
-    [yard.yardId, walk, id],
+    [walk, id],
   );
   if (!row) {
     throw new Refusal('not-found', 'This voice memo is not here yet, or was forgotten.');
   }
-  return row as { type: string; bytes: Buffer };
+  return row;
 };

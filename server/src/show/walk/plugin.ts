@@ -2,7 +2,6 @@ import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { walkEventSchema, walkPlanSchema } from '@fair-gable/core/show/walk';
 import type { App } from '../../base/app/index.ts';
-import { inYard } from '../../base/database/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { memoPlugin } from './memo-plugin.ts';
@@ -53,10 +52,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
       if (request.body.id !== request.params.id) {
         throw new Refusal('bad-input', 'id: the walk in the address is another than the one sent.');
       }
-      const { yardId, name, personId } = callerIn(request);
-      await source.transaction((manager) =>
-        keepWalk(inYard(manager, yardId), request.body, { name, personId }),
-      );
+      await yardOf(source, request).within((yard) => keepWalk(yard, request.body, yard.author));
       return reply.status(204).send(null);
     },
   );
@@ -78,8 +74,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request, reply) => {
       const { params, body } = request;
       const caller = callerIn(request);
-      await source.transaction(async (manager) => {
-        const yard = inYard(manager, caller.yardId);
+      await yardOf(source, request).within(async (yard) => {
         await refuseOthers(yard, params.id, caller);
         await keepEvents(yard, params.id, body.events, caller.personId);
       });

@@ -2,7 +2,7 @@ import { In } from 'typeorm';
 import type { Point } from '@fair-gable/core/show/cards';
 import { inOrder, paceFrom, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
 import { may, type Role } from '@fair-gable/core/base/rights';
-import { announce, firstSent, isFirst, type InYard } from '../../base/database/index.ts';
+import { firstSent, isFirst, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { accountsBehind, Person } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Unit } from '../../unit/record/index.ts';
@@ -54,7 +54,7 @@ const toView = (walk: Walk, events: readonly WalkEventRow[]): WalkView => ({
  * Keeps a planned walk, within a transaction. Sent twice it is kept once.
  * @throws Refusal not-found when its unit is not in this yard, other-body
  */
-export const keepWalk = async (yard: InYard, plan: WalkPlan, by: Walker): Promise<void> => {
+export const keepWalk = async (yard: WithinYard, plan: WalkPlan, by: Walker): Promise<void> => {
   if (!(await yard.findOne(Unit, { id: plan.unit }))) {
     throw new Refusal('not-found', 'The unit of this walk is not in this yard.');
   }
@@ -107,14 +107,15 @@ const refuseAhead = async (
   events: readonly WalkEvent[],
   personId: string | null,
 ): Promise<void> => {
-  const [row] = await yard.manager.query(
+  const [row] = await yard.query<{ others: number; own: number }>(
     `SELECT coalesce(max(counter) FILTER (WHERE person_id IS DISTINCT FROM $3), 0)::int AS others,
             count(*) FILTER (WHERE person_id IS NOT DISTINCT FROM $3)::int AS own
      FROM walk_event WHERE yard_id = $1 AND walk_id = $2`,
-    [yard.yardId, walkId, personId],
+    [walkId, personId],
   );
   const last = Math.max(...events.map(({ counter }) => counter));
-  if (last <= row.others + row.own + events.length + mostAhead) return;
+  const { others = 0, own = 0 } = row ?? {};
+  if (last <= others + own + events.length + mostAhead) return;
   throw new Refusal(
     'bad-input',
     'counter: an event is counted far ahead of this walk. Open the walk again; nothing was kept.',
@@ -134,7 +135,7 @@ const withoutNotes = ({ what, ...event }: WalkEvent): WalkEvent => {
  * @throws Refusal not-found, bad-input, other-body
  */
 export const keepEvents = async (
-  yard: InYard,
+  yard: WithinYard,
   walkId: string,
   events: readonly WalkEvent[],
   personId: string | null,
@@ -153,19 +154,14 @@ export const keepEvents = async (
   );
   if (events.some(({ what }) => what.kind === 'finish')) await learnPace(yard, walk.personId);
   const newest = events.at(-1)?.id;
-  await announce(yard.manager, {
-    yard: yard.yardId,
-    kind: 'walk',
-    id: walkId,
-    ...(newest ? { newest } : {}),
-  });
+  await yard.announce('walk', walkId, newest ? { newest } : {});
 };
 
 /** So many of their last walks tell how fast somebody speaks: people change. */
 const walksHeard = 12;
 
 /** Notes how fast somebody speaks by their last walks at this yard. */
-const learnPace = async (yard: InYard, personId: string | null): Promise<void> => {
+const learnPace = async (yard: WithinYard, personId: string | null): Promise<void> => {
   if (personId === null) return;
   const last = { order: { createdAt: 'DESC' }, take: walksHeard } as const;
   const walks = await withEvents(yard, await yard.find(Walk, { personId }, last));

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
+import { dayIn } from '@fair-gable/core/base/dates';
 import type { System } from '@fair-gable/core/base/quantity';
 import { knownBy } from '@fair-gable/core/unit/catalog';
 import {
@@ -16,10 +17,9 @@ import {
 } from '@fair-gable/core/unit/model-sheet';
 import { changeSchema, fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
 import type { App } from '../../base/app/index.ts';
-import { inYard } from '../../base/database/index.ts';
-import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
+import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-import { hiddenFrom, readUnit, type Author } from '../record/index.ts';
+import { hiddenFrom, readUnit } from '../record/index.ts';
 import {
   addOffer,
   dropOffer,
@@ -49,8 +49,6 @@ const touchedSchema = z.strictObject({
   changes: z.array(changeSchema),
 });
 const listSchema = z.strictObject({ sheets: z.array(keptSchema) });
-
-const authorOf = ({ personId, name }: Caller): Author => ({ personId, name });
 
 const matching = (id: string, sheet: ModelSheet): ModelSheet => {
   if (sheet.id === id) return sheet;
@@ -143,10 +141,9 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      const { yardId } = callerIn(request);
       const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
-      const units = await app.long(request, reply, ({ manager, breathe }) =>
-        touchedBy(inYard(manager, yardId), sheet, breathe),
+      const units = await app.long(request, reply, ({ yard, breathe }) =>
+        touchedBy(yard, sheet, breathe),
       );
       return { units: [...units] } as never;
     },
@@ -171,12 +168,11 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
       const { basedOn, units } = request.body;
       const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
       const keeping = { sheet, basedOn, units };
-      await app.long(request, reply, ({ manager }) =>
-        keepSheet(manager, caller.yardId, keeping, authorOf(caller)),
+      await app.long(request, reply, ({ yard }) =>
+        yard.within((within) => keepSheet(within, keeping)),
       );
       return { sheets: [...(await sheetsOf(yardOf(source, request)))] } as never;
     },
@@ -194,7 +190,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      await dropSheet(source, callerIn(request).yardId, request.params.id);
+      await yardOf(source, request).within((yard) => dropSheet(yard, request.params.id));
       return reply.status(204).send(null);
     },
   );
@@ -215,9 +211,9 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      const { yardId, name } = callerIn(request);
+      const { name } = callerIn(request);
       const offer = { ...request.body, by: name, at: new Date().toISOString() } as Offer;
-      await addOffer(source, yardId, request.params.id, offer);
+      await yardOf(source, request).within((yard) => addOffer(yard, request.params.id, offer));
       return reply.status(204).send(null);
     },
   );
@@ -234,7 +230,8 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
       },
     },
     async (request, reply) => {
-      await dropOffer(yardOf(source, request), request.params.id, request.params.offer);
+      const { id, offer } = request.params;
+      await yardOf(source, request).within((yard) => dropOffer(yard, id, offer));
       return reply.status(204).send(null);
     },
   );
@@ -245,13 +242,16 @@ const word = (how: string): string => knownBy.find((row) => row.key === how)?.wo
 /** How such a list begins, for the API’s page. */
 const example = 'Field,By the sheet,On this unit\r\nFridge size,10 ft³,8 ft³\r\n';
 
-const lineOf = ({ part, key, sheet, unit }: UnitDifference, system: System): readonly string[] => [
+const lineOf = (
+  { part, key, sheet, unit }: UnitDifference,
+  { system, timeZone }: { readonly system: System; readonly timeZone: string },
+): readonly string[] => [
   fieldLabel(part, key),
   fieldText(part, key, sheet, 'sheet', system),
   fieldText(part, key, unit.value, unit.how, system),
   word(unit.how),
   whoSaid(unit),
-  unit.at.slice(0, 10),
+  dayIn(unit.at, timeZone),
 ];
 
 const head = ['Field', 'By the sheet', 'On this unit', 'Known by', 'Who', 'When'];
@@ -287,10 +287,9 @@ const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => 
           'The yard has no model sheet of this unit’s series, floor plan and year.',
         );
       }
-      const { ownSystem, yardSystem } = callerIn(request);
-      const rows = unitDifferences(record, inherited.values).map((d) =>
-        lineOf(d, ownSystem ?? yardSystem),
-      );
+      const { ownSystem, yardSystem, timeZone } = callerIn(request);
+      const reader = { system: ownSystem ?? yardSystem, timeZone };
+      const rows = unitDifferences(record, inherited.values).map((d) => lineOf(d, reader));
       const text = Papa.unparse([head, ...rows.map((row) => [...row])], {
         escapeFormulae: true,
         newline: '\r\n',

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { EntityManager } from 'typeorm';
 import {
   changesBySheet,
   inheritedBy,
@@ -8,9 +7,10 @@ import {
   type Offer,
 } from '@fair-gable/core/unit/model-sheet';
 import { nameOf, textOf, type Change, type UnitRecord } from '@fair-gable/core/unit/record';
-import { announce, inYard, isFirst, type InYard } from '../../base/database/index.ts';
+import { noteOnYard } from '../../base/access/index.ts';
+import { isFirst, type Author, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-import { editWithin, recordsOf, type Author, type Transactional } from '../record/index.ts';
+import { editWithin, recordsOf } from '../record/index.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from './entities.ts';
 
 /** A unit that a change of a sheet touches, and how. */
@@ -124,10 +124,10 @@ const rowOf = (sheet: ModelSheet, version: number, { name }: Author, at: Date) =
 });
 
 const noteChange = (
-  yard: InYard,
+  yard: WithinYard,
   row: ReturnType<typeof rowOf>,
   before: ModelSheet | undefined,
-  { units, author }: { readonly units: number; readonly author: Author },
+  units: number,
 ): Promise<void> =>
   yard.insert(ModelSheetChange, [
     {
@@ -137,60 +137,53 @@ const noteChange = (
       from: before ?? null,
       to: row.sheet,
       units,
-      personId: author.personId,
-      by: author.name,
+      personId: yard.author.personId,
+      by: yard.author.name,
       at: row.at,
     },
   ]);
 
 /**
- * Sheets are changed one at a time in a yard, so that two never decide over each other's units. The yard's own row is left
- * alone: whatever else is added to the yard would wait for it.
- */
-const lockSheets = (manager: EntityManager, yardId: string): Promise<unknown> =>
-  manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 4783))', [`sheets ${yardId}`]);
-
-/**
  * Keeps a sheet, and lets the named units follow it: all of it or nothing.
  * @throws Refusal stale, sheet-taken, not-found for a unit
  */
-export const keepSheet = (
-  source: Transactional,
-  yardId: string,
+export const keepSheet = async (
+  yard: WithinYard,
   { sheet, basedOn, units }: Keeping,
-  author: Author,
-): Promise<void> =>
-  source.transaction(async (manager) => {
-    await lockSheets(manager, yardId);
-    const yard = inYard(manager, yardId);
-    const rows = await yard.find(ModelSheetRow, {});
-    const had = rows.find(({ id }) => id === sheet.id);
-    if ((had?.version ?? 0) !== basedOn) {
-      throw new Refusal(
-        'stale',
-        'Somebody else changed this sheet since you opened it. Open it again, and make your change on top.',
-      );
-    }
-    const row = rowOf(sheet, basedOn + 1, author, new Date());
-    await yard.upsert(ModelSheetRow, [row], ['id']);
-    await noteChange(yard, row, had?.sheet, { units: units.length, author });
-    const before = rows.map((r) => r.sheet);
-    const decide = changesFor(before, withSheet(before, sheet));
-    for (const id of units.toSorted()) await editWithin(yard, id, decide, author);
-    await announce(manager, { yard: yardId, kind: 'sheets', id: sheet.id });
-  });
+): Promise<void> => {
+  // One at a time in a yard, so that two never decide over each other's units.
+  await yard.alone('change a sheet');
+  const rows = await yard.find(ModelSheetRow, {});
+  const had = rows.find(({ id }) => id === sheet.id);
+  if ((had?.version ?? 0) !== basedOn) {
+    throw new Refusal(
+      'stale',
+      'Somebody else changed this sheet since you opened it. Open it again, and make your change on top.',
+    );
+  }
+  const row = rowOf(sheet, basedOn + 1, yard.author, new Date());
+  await yard.upsert(ModelSheetRow, [row], ['id']);
+  await noteChange(yard, row, had?.sheet, units.length);
+  const before = rows.map((r) => r.sheet);
+  const decide = changesFor(before, withSheet(before, sheet));
+  for (const id of units.toSorted()) await editWithin(yard, id, decide);
+  await yard.announce('sheets', sheet.id);
+};
 
 /**
  * Takes a sheet away. What units took over from it stays on them.
  * @throws Refusal not-found
  */
-export const dropSheet = (source: Transactional, yardId: string, id: string): Promise<void> =>
-  source.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
-    if (!(await yard.lockOne(ModelSheetRow, { id }))) throw noSuchSheet();
-    await yard.remove(ModelSheetRow, { id });
-    await announce(manager, { yard: yardId, kind: 'sheets', id });
-  });
+export const dropSheet = async (yard: WithinYard, id: string): Promise<void> => {
+  await yard.alone('change a sheet');
+  const had = await yard.lockOne(ModelSheetRow, { id });
+  if (!had) throw noSuchSheet();
+  await yard.remove(ModelSheetRow, { id });
+  const { series, floorPlan, year } = had.sheet;
+  const subject = [year, series, floorPlan].filter(Boolean).join(' ');
+  await noteOnYard(yard, { what: 'sheet-dropped', subject });
+  await yard.announce('sheets', id);
+};
 
 /** So many of its last changes are told. */
 const changesTold = 50;
@@ -226,24 +219,20 @@ export const sheetOf = async (
  * Puts something found on a unit before whoever keeps the sheet. Sent twice it is made once.
  * @throws Refusal not-found, other-body
  */
-export const addOffer = (
-  source: Transactional,
-  yardId: string,
-  sheetId: string,
-  offer: Offer,
-): Promise<void> =>
-  source.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
-    if (!(await yard.lockOne(ModelSheetRow, { id: sheetId }))) throw noSuchSheet();
-    const { at: made, by, ...body } = offer;
-    if (!(await isFirst(yard, 'offer', { id: offer.id, body: { sheetId, ...body } }))) return;
-    const at = new Date(made);
-    await yard.insertMissing(ModelSheetOffer, [{ id: offer.id, sheetId, offer, at }]);
-    await announce(manager, { yard: yardId, kind: 'sheets', id: sheetId });
-  });
+export const addOffer = async (yard: WithinYard, sheetId: string, offer: Offer): Promise<void> => {
+  if (!(await yard.lockOne(ModelSheetRow, { id: sheetId }))) throw noSuchSheet();
+  const { at: made, by, ...body } = offer;
+  if (!(await isFirst(yard, 'offer', { id: offer.id, body: { sheetId, ...body } }))) return;
+  const at = new Date(made);
+  await yard.insertMissing(ModelSheetOffer, [{ id: offer.id, sheetId, offer, at }]);
+  await yard.announce('sheets', sheetId);
+};
 
 /** Takes an offer away: it was taken over, or left. */
-export const dropOffer = async (yard: InYard, sheetId: string, id: string): Promise<void> => {
+export const dropOffer = async (yard: WithinYard, sheetId: string, id: string): Promise<void> => {
+  const had = await yard.lockOne(ModelSheetOffer, { sheetId, id });
+  if (!had) return;
   await yard.remove(ModelSheetOffer, { sheetId, id });
-  await announce(yard.manager, { yard: yard.yardId, kind: 'sheets', id: sheetId });
+  await noteOnYard(yard, { what: 'offer-dropped', subject: had.offer.by });
+  await yard.announce('sheets', sheetId);
 };

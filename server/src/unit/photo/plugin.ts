@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import type { App } from '../../base/app/index.ts';
-import { callerIn, yardOf } from '../../base/access/index.ts';
+import { yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { photoLimit } from '../../base/picture/index.ts';
-import { arrived, pictureOf, pieceLimit, takePiece } from './photos.ts';
+import { arrived, dropStalePieces, pictureOf, pieceLimit, takePiece } from './photos.ts';
 
 const tags = ['photos'];
 const one = z.strictObject({ id: z.uuid(), photo: z.uuid() });
@@ -68,9 +68,8 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
           'The piece of the photo is empty or not application/octet-stream. Send it again.',
         );
       }
-      const { yardId, name } = callerIn(request);
-      const taking = { source, threads: app.pictureThreads };
-      return takePiece(taking, yardId, { unitId, id, from, of, bytes: body }, name);
+      const piece = { unitId, id, from, of, bytes: body };
+      return takePiece(yardOf(source, request), app.pictureThreads, piece);
     },
   );
 };
@@ -78,6 +77,7 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
 /** Photos of units: taken in pieces, made anew, given back whole or small. */
 export const photoPlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(uploadPlugin, options);
+  app.chore({ name: 'Pieces of photos nobody went on with', work: dropStalePieces });
 
   app.get(
     '/api/units/:id/photos/:photo',

@@ -10,4 +10,4 @@ export {
   type ListQuery,
   type UnitView,
 } from './read.ts';
-export { addUnits, editWithin, importUnit, now, type Author, type Transactional } from './write.ts';
+export { addUnits, editWithin, importUnit } from './write.ts';

@@ -20,7 +20,7 @@ import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { historyOf } from './history.ts';
 import { pageOfUnits, readUnit, sortColumns, type ListQuery } from './read.ts';
-import { createUnit, editUnit, type Author } from './write.ts';
+import { createUnit, editUnit } from './write.ts';
 
 const tags = ['units'];
 const unitId = z.strictObject({ id: z.uuid() });
@@ -42,8 +42,6 @@ const historyQuery = z.strictObject({
   before: z.uuid().optional(),
   limit: z.coerce.number().int().min(1).max(200).default(50),
 });
-
-const authorOf = (caller: Caller): Author => ({ personId: caller.personId, name: caller.name });
 
 /** What this reader may not see. */
 export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
@@ -145,7 +143,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const { id, changes } = request.body;
       const first = changes as Change[];
       refuseOthers(caller, first);
-      const made = await createUnit(source, caller.yardId, id, first, authorOf(caller));
+      const made = await yardOf(source, request).within((yard) => createUnit(yard, id, first));
       return reply.status(made.isNew ? 201 : 200).send(made.unit as never);
     },
   );
@@ -167,9 +165,10 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request) => {
       const caller = callerIn(request);
       const edit = request.body as Edit;
-      const author = authorOf(caller);
       refuseOthers(caller, edit.changes);
-      return (await editUnit(source, caller.yardId, request.params.id, edit, author)) as never;
+      return (await yardOf(source, request).within((yard) =>
+        editUnit(yard, request.params.id, edit),
+      )) as never;
     },
   );
 };

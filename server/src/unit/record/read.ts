@@ -85,13 +85,8 @@ const like = (text: string | undefined): readonly string[] | null =>
         .map((word) => `%${word.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`)
     : null;
 
-/** The parameters of `pageStatement`. */
-export const pageParameters = (
-  yardId: string,
-  query: ListQuery,
-  hidden: readonly string[],
-): unknown[] => [
-  yardId,
+/** The parameters of `pageStatement` after the yard. */
+export const pageParameters = (query: ListQuery, hidden: readonly string[]): unknown[] => [
   like(query.text),
   query.condition ?? null,
   query.limit,
@@ -109,11 +104,12 @@ export const pageOfUnits = async (
   query: ListQuery,
   hidden: readonly string[],
 ): Promise<string> => {
-  const [row] = await yard.manager.query(
+  const [row] = await yard.query<{ page: string }>(
     pageStatement(query),
-    pageParameters(yard.yardId, query, hidden),
+    pageParameters(query, hidden),
   );
-  return row.page as string;
+  if (!row) throw new Error('The database gave no page.');
+  return row.page;
 };
 
 /** Units read at once: a list of ten thousand never lies in memory whole. */
@@ -141,12 +137,12 @@ export const readUnit = async (
   id: string,
   hidden: readonly string[] = [],
 ): Promise<UnitView> => {
-  const [row] = await yard.manager.query(
+  const [row] = await yard.query<UnitView>(
     `SELECT u.id, ${recordOf(3)} AS record FROM unit u WHERE u.yard_id = $1 AND u.id = $2`,
-    [yard.yardId, id, [...hidden]],
+    [id, [...hidden]],
   );
   if (!row) throw noSuchUnit();
-  return row as UnitView;
+  return row;
 };
 
 export const noSuchUnit = (): Refusal =>

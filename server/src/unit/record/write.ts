@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { MoreThan, type EntityManager } from 'typeorm';
+import { MoreThan } from 'typeorm';
 import { tidyVin } from '@fair-gable/core/unit/identity';
 import {
   amountOf,
@@ -16,19 +16,10 @@ import {
 } from '@fair-gable/core/unit/record';
 import { searchText } from '@fair-gable/core/yard/list';
 import { fieldOf } from '@fair-gable/core/yard/outbox';
-import { announce, inYard, isFirst, type InYard } from '../../base/database/index.ts';
+import { isFirst, type Author, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { RecordChange, RecordField, Unit } from './entities.ts';
 import { noSuchUnit, readUnit, type UnitView } from './read.ts';
-
-/** A data source, or a transaction to join. */
-export type Transactional = Pick<EntityManager, 'transaction'>;
-
-/** Who changes a record. */
-export interface Author {
-  readonly personId: string | null;
-  readonly name: string;
-}
 
 const toEntry = (row: RecordField): Entry<FieldValue> => ({
   value: row.value as FieldValue,
@@ -64,8 +55,8 @@ const isOwn = async (
   yard: InYard,
   unitId: string,
   { part, key, basedOn }: Change,
-  { personId }: Author,
 ): Promise<boolean> => {
+  const { personId } = yard.author;
   if (personId === null) return false;
   const since = await yard.find(RecordChange, { unitId, part, key, version: MoreThan(basedOn) });
   return since.length > 0 && since.every((change) => change.personId === personId);
@@ -76,12 +67,11 @@ const refuseStale = async (
   unitId: string,
   changes: readonly Change[],
   fields: Fields,
-  author: Author,
 ): Promise<void> => {
   const stale = changes.filter((change) => isStale(change, fields.get(fieldOf(change))));
   const conflicts = [];
   for (const change of stale) {
-    if (await isOwn(yard, unitId, change, author)) continue;
+    if (await isOwn(yard, unitId, change)) continue;
     const row = fields.get(fieldOf(change));
     const theirs = row && row.value !== null ? toEntry(row) : null;
     conflicts.push({ part: change.part, key: change.key, yours: change.value, theirs });
@@ -169,25 +159,17 @@ const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 
   };
 };
 
-/** The database's own time: one clock for all processes. */
-export const now = async (yard: InYard): Promise<Date> => {
-  const [row] = await yard.manager.query(
-    `SELECT date_trunc('milliseconds', clock_timestamp()) AS at`,
-  );
-  return row.at as Date;
-};
-
 const applyAll = async (
-  yard: InYard,
+  yard: WithinYard,
   unit: Unit,
   changes: readonly Change[],
-  author: Author,
   editId: string | null,
 ): Promise<UnitView> => {
+  const { author } = yard;
   const rows = await yard.find(RecordField, { unitId: unit.id });
   const fields = new Map(rows.map((row) => [fieldOf(row), row]));
-  await refuseStale(yard, unit.id, changes, fields, author);
-  const making: Making = { unitId: unit.id, author, at: await now(yard), editId };
+  await refuseStale(yard, unit.id, changes, fields);
+  const making: Making = { unitId: unit.id, author, at: await yard.now(), editId };
   const audit = changes.map((change) => {
     const before = fields.get(fieldOf(change));
     const after = changed(yard.yardId, change, before, making);
@@ -199,7 +181,7 @@ const applyAll = async (
   await yard.insert(RecordChange, audit);
   const record = toRecord([...fields.values()]);
   await yard.update(Unit, { id: unit.id }, copiesOf(record));
-  await announce(yard.manager, { yard: yard.yardId, kind: 'unit', id: unit.id });
+  await yard.announce('unit', unit.id);
   return { id: unit.id, record };
 };
 
@@ -207,22 +189,14 @@ const applyAll = async (
  * Changes fields of a unit: all of them or none. Sent twice it is made once.
  * @throws Refusal not-found, stale with both values, other-body, stock-number-taken, vin-taken
  */
-export const editUnit = (
-  source: Transactional,
-  yardId: string,
-  unitId: string,
-  edit: Edit,
-  author: Author,
-): Promise<UnitView> =>
-  source.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
-    const unit = await yard.lockOne(Unit, { id: unitId });
-    if (!unit) throw noSuchUnit();
-    const sent = { id: edit.id, body: { unitId, changes: edit.changes } };
-    return (await isFirst(yard, 'edit', sent))
-      ? applyAll(yard, unit, edit.changes, author, edit.id)
-      : readUnit(yard, unitId);
-  });
+export const editUnit = async (yard: WithinYard, unitId: string, edit: Edit): Promise<UnitView> => {
+  const unit = await yard.lockOne(Unit, { id: unitId });
+  if (!unit) throw noSuchUnit();
+  const sent = { id: edit.id, body: { unitId, changes: edit.changes } };
+  return (await isFirst(yard, 'edit', sent))
+    ? applyAll(yard, unit, edit.changes, edit.id)
+    : readUnit(yard, unitId);
+};
 
 /**
  * Changes fields of a unit within a transaction that changes more.
@@ -230,19 +204,18 @@ export const editUnit = (
  * @throws Refusal not-found
  */
 export const editWithin = async (
-  yard: InYard,
+  yard: WithinYard,
   unitId: string,
   decide: (record: UnitRecord) => readonly Change[],
-  author: Author,
 ): Promise<void> => {
   const unit = await yard.lockOne(Unit, { id: unitId });
   if (!unit) throw noSuchUnit();
   const changes = decide(toRecord(await yard.find(RecordField, { unitId })));
-  if (changes.length > 0) await applyAll(yard, unit, changes, author, null);
+  if (changes.length > 0) await applyAll(yard, unit, changes, null);
 };
 
 /** The unit's row, made where there is none, and locked; and whether it has a record already. */
-const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere: boolean }> => {
+const addUnit = async (yard: WithinYard, id: string): Promise<{ unit: Unit; isThere: boolean }> => {
   const blank = {
     id,
     stockNumber: null,
@@ -267,22 +240,18 @@ const addUnit = async (yard: InYard, id: string): Promise<{ unit: Unit; isThere:
  * @returns the unit, and whether it was made just now
  * @throws Refusal already-here, other-body, stale, stock-number-taken, vin-taken
  */
-export const createUnit = (
-  source: Transactional,
-  yardId: string,
+export const createUnit = async (
+  yard: WithinYard,
   id: string,
   changes: readonly Change[],
-  author: Author,
-): Promise<{ readonly unit: UnitView; readonly isNew: boolean }> =>
-  source.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
-    if (!(await isFirst(yard, 'unit', { id, body: changes }))) {
-      return { unit: await readUnit(yard, id), isNew: false };
-    }
-    const { unit, isThere } = await addUnit(yard, id);
-    if (isThere) throw alreadyHere();
-    return { unit: await applyAll(yard, unit, changes, author, null), isNew: true };
-  });
+): Promise<{ readonly unit: UnitView; readonly isNew: boolean }> => {
+  if (!(await isFirst(yard, 'unit', { id, body: changes }))) {
+    return { unit: await readUnit(yard, id), isNew: false };
+  }
+  const { unit, isThere } = await addUnit(yard, id);
+  if (isThere) throw alreadyHere();
+  return { unit: await applyAll(yard, unit, changes, null), isNew: true };
+};
 
 const alreadyHere = (): Refusal =>
   new Refusal(
@@ -306,12 +275,12 @@ const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField
  * @throws Refusal stock-number-taken, vin-taken
  */
 export const addUnits = async (
-  yard: InYard,
+  yard: WithinYard,
   units: readonly UnitView[],
-  author: Author,
   at: Date,
   after: number,
 ): Promise<void> => {
+  const { author } = yard;
   // A tick apart each, so that they keep the order in which they came.
   const rows = units.map(({ id, record }, i) => ({
     id,
@@ -333,27 +302,23 @@ export const addUnits = async (
  * @param alsoWithin what else belongs to it, in the same transaction
  * @throws Refusal already-here, stock-number-taken, vin-taken
  */
-export const importUnit = (
-  source: Transactional,
-  yardId: string,
+export const importUnit = async (
+  yard: WithinYard,
   id: string,
   record: UnitRecord,
-  author: Author,
-  alsoWithin: (yard: InYard) => Promise<void> = async () => {},
-): Promise<UnitView> =>
-  source.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
-    const { isThere } = await addUnit(yard, id);
-    if (isThere) throw alreadyHere();
-    const rows = rowsOf(yardId, id, record);
-    const making: Making = { unitId: id, author, at: await now(yard), editId: null };
-    await yard.insert(RecordField, rows);
-    await yard.insert(
-      RecordChange,
-      rows.map((row) => auditOf(row, undefined, making)),
-    );
-    await yard.update(Unit, { id }, copiesOf(record));
-    await alsoWithin(yard);
-    await announce(manager, { yard: yardId, kind: 'unit', id });
-    return { id, record };
-  });
+  alsoWithin: (yard: WithinYard) => Promise<void> = async () => {},
+): Promise<UnitView> => {
+  const { isThere } = await addUnit(yard, id);
+  if (isThere) throw alreadyHere();
+  const rows = rowsOf(yard.yardId, id, record);
+  const making: Making = { unitId: id, author: yard.author, at: await yard.now(), editId: null };
+  await yard.insert(RecordField, rows);
+  await yard.insert(
+    RecordChange,
+    rows.map((row) => auditOf(row, undefined, making)),
+  );
+  await yard.update(Unit, { id }, copiesOf(record));
+  await alsoWithin(yard);
+  await yard.announce('unit', id);
+  return { id, record };
+};

@@ -3,7 +3,6 @@ import { isFeatureKey, isSpecKey } from '@fair-gable/core/unit/catalog';
 import { howKnownSchema } from '@fair-gable/core/unit/record';
 import type { Column } from '@fair-gable/core/unit/stock-list';
 import type { App } from '../../base/app/index.ts';
-import { callerIn } from '../../base/access/index.ts';
 import type { GivenList } from './reading.ts';
 import { readList, takeList, type ReadList } from './take.ts';
 
@@ -93,9 +92,8 @@ export const takeListPlugin = async (app: App) => {
       },
     },
     async (request, reply) => {
-      const { yardId } = callerIn(request);
       const list = await app.long(request, reply, (at) =>
-        readList(app.threads, yardId, request.body as GivenList, at),
+        readList(app.threads, request.body as GivenList, at),
       );
       return {
         ...summaryOf(list),
@@ -123,11 +121,8 @@ export const takeListPlugin = async (app: App) => {
       },
     },
     async (request, reply) => {
-      const { yardId, personId, name } = callerIn(request);
       const given = request.body as GivenList & { onlyGood: boolean };
-      const list = await app.long(request, reply, (at) =>
-        takeList(app.threads, yardId, given, { personId, name }, at),
-      );
+      const list = await app.long(request, reply, (at) => takeList(app.threads, given, at));
       return summaryOf(list);
     },
   );

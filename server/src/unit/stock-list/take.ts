@@ -8,9 +8,9 @@ import {
   type Column,
   type Line,
 } from '@fair-gable/core/unit/stock-list';
-import { announce, inYard, type InYard } from '../../base/database/index.ts';
+import type { InYard, WithinYard } from '../../base/database/index.ts';
 import type { AtWork } from '../../base/long-work/index.ts';
-import { addUnits, editWithin, now, recordsOf, Unit, type Author } from '../record/index.ts';
+import { addUnits, editWithin, recordsOf, Unit } from '../record/index.ts';
 import { Refusal } from '../../base/refusal/index.ts';
 import { threadFile, type Threads } from '../../base/threads/index.ts';
 import { inOrder, mostProblems, mostSample, type GivenList, type ListHead } from './reading.ts';
@@ -184,12 +184,8 @@ const held = async (
 };
 
 /** What a list would do. @throws Refusal bad-file, bad-input, too-heavy, busy */
-export const readList = async (
-  threads: Threads,
-  yardId: string,
-  given: GivenList,
-  at: AtWork,
-): Promise<ReadList> => held(inYard(at.manager, yardId), await readText(threads, given, at), at);
+export const readList = async (threads: Threads, given: GivenList, at: AtWork): Promise<ReadList> =>
+  held(at.yard, await readText(threads, given, at), at);
 
 const refuseProblems = ({ problems, bad, rows }: ReadList): void => {
   const [first] = problems;
@@ -202,21 +198,20 @@ const refuseProblems = ({ problems, bad, rows }: ReadList): void => {
 
 /** Keeps what a list says, a hundred units at a time. */
 const keep = async (
-  yard: InYard,
+  yard: WithinYard,
   { fresh, changed }: ReadList,
-  author: Author,
   { breathe, tell }: AtWork,
 ): Promise<void> => {
   const of = fresh.length + changed.length;
-  const at = await now(yard);
+  const at = await yard.now();
   for (let done = 0; done < fresh.length; done += together) {
     tell({ phase: 'keeping', done, of });
     const some = fresh.slice(done, done + together);
     const made = some.map((line) => ({
       id: randomUUID(),
-      record: recordByLine(line, author.name, at.toISOString()),
+      record: recordByLine(line, yard.author.name, at.toISOString()),
     }));
-    await addUnits(yard, made, author, at, fresh.length - done - made.length);
+    await addUnits(yard, made, at, fresh.length - done - made.length);
     await breathe();
   }
   for (const [i, { unit, line }] of changed.entries()) {
@@ -224,7 +219,7 @@ const keep = async (
       tell({ phase: 'keeping', done: fresh.length + i, of });
       await breathe();
     }
-    await editWithin(yard, unit, (record) => changesByLine(record, line), author);
+    await editWithin(yard, unit, (record) => changesByLine(record, line));
   }
 };
 
@@ -237,19 +232,16 @@ const keep = async (
  */
 export const takeList = async (
   threads: Threads,
-  yardId: string,
   { onlyGood, ...given }: GivenList & { readonly onlyGood: boolean },
-  author: Author,
   at: AtWork,
 ): Promise<ReadList> => {
   const read = await readText(threads, given, at);
-  return at.manager.transaction(async (manager) => {
-    const yard = inYard(manager, yardId);
+  return at.yard.within(async (yard) => {
     const list = await held(yard, read, at);
     if (!onlyGood) refuseProblems(list);
-    await keep(yard, list, author, at);
+    await keep(yard, list, at);
     if (list.fresh.length + list.changed.length > 0) {
-      await announce(manager, { yard: yardId, kind: 'stock', id: yardId });
+      await yard.announce('stock', yard.yardId);
     }
     return list;
   });

@@ -106,8 +106,7 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
       if (!read.ok) throw new Refusal('bad-file', read.message);
       const { id } = read.file;
       const { record, unsigned } = asBrought(callerIn(request), read.file.record);
-      const { yardId, personId, name } = callerIn(request);
-      await importUnit(source, yardId, id, record, { personId, name });
+      await yardOf(source, request).within((yard) => importUnit(yard, id, record));
       return reply.status(201).send({ id, name: nameOf(record), unsigned });
     },
   );
@@ -134,13 +133,11 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const { body } = request as { body: unknown };
       if (!Buffer.isBuffer(body)) throw new Refusal('bad-file', 'No zip was sent.');
       const caller = callerIn(request);
-      const { yardId, personId, name } = caller;
       const taken = await app.long(request, reply, async (at) => {
         const { file, pictures } = await unpackInThread(app.threads, body, at);
         const { record, unsigned } = asBrought(caller, file.record);
-        const author = { personId, name };
-        const keep = keepingPictures(file.id, name, pictures);
-        await importUnit(at.manager, yardId, file.id, record, author, keep);
+        const keep = keepingPictures(file.id, pictures);
+        await at.yard.within((yard) => importUnit(yard, file.id, record, keep));
         return { id: file.id, name: nameOf(record), unsigned };
       });
       return reply.status(201).send(taken);

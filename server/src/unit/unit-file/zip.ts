@@ -1,6 +1,6 @@
 import { Zip, ZipPassThrough } from 'fflate';
 import type { UnitFile } from '@fair-gable/core/unit/unit-file';
-import type { InYard } from '../../base/database/index.ts';
+import type { InYard, WithinYard } from '../../base/database/index.ts';
 import type { AtWork } from '../../base/long-work/index.ts';
 import { keepPicture, photosHere, pictureOf } from '../photo/index.ts';
 import { pictureFrom, type Picture } from '../../base/picture/index.ts';
@@ -63,7 +63,7 @@ export const unpackInThread = async (
 
 /** Keeps a unit's pictures in the transaction in which the unit is taken in. */
 export const keepingPictures =
-  (unitId: string, by: string, pictures: ReadonlyMap<string, Picture>) =>
-  async (yard: InYard): Promise<void> => {
-    for (const [id, picture] of pictures) await keepPicture(yard, { unitId, id, by }, picture);
+  (unitId: string, pictures: ReadonlyMap<string, Picture>) =>
+  async (yard: WithinYard): Promise<void> => {
+    for (const [id, picture] of pictures) await keepPicture(yard, { unitId, id }, picture);
   };

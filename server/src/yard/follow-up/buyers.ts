@@ -1,7 +1,8 @@
-import { In, type EntityManager } from 'typeorm';
+import { In, LessThan, MoreThanOrEqual, type EntityManager } from 'typeorm';
+import { daysAfter } from '@fair-gable/core/base/dates';
 import type { Buyer } from '@fair-gable/core/yard/follow-up';
-import { inYard, type InYard } from '../../base/database/index.ts';
-import { Yard } from '../../base/access/index.ts';
+import { inYard, nobody, type InYard, type WithinYard } from '../../base/database/index.ts';
+import { clockOf, noteOnYard, Yard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk, WalkEventRow } from '../../show/walk/index.ts';
 import { BuyerRow, LetterRow } from './entities.ts';
@@ -25,16 +26,14 @@ const toBuyer = ({ id, name, email, phone }: BuyerRow): Buyer => ({
   ...(phone ? { phone } : {}),
 });
 
-const dayIn = (days: number): string =>
-  new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
-
 const walksOf = async (yard: InYard, ids: readonly string[]): Promise<readonly Walk[]> =>
   yard.find(Walk, { buyerId: In([...ids]) }, { order: { createdAt: 'DESC' } });
 
 /** The buyers of a yard by name. */
 export const buyersOf = async (yard: InYard): Promise<readonly KeptBuyer[]> => {
-  await forgetOverdue(yard.manager);
-  const rows = await yard.find(BuyerRow, {}, { order: { name: 'ASC', id: 'ASC' } });
+  // Whose day has passed is forgotten within the hour, and named no more until then.
+  const keepUntil = MoreThanOrEqual((await clockOf(yard)).today);
+  const rows = await yard.find(BuyerRow, { keepUntil }, { order: { name: 'ASC', id: 'ASC' } });
   const walks = await walksOf(
     yard,
     rows.map(({ id }) => id),
@@ -46,30 +45,40 @@ export const buyersOf = async (yard: InYard): Promise<readonly KeptBuyer[]> => {
   }));
 };
 
-/** Keeps a buyer, from today for as long as the yard keeps anybody. @returns until when */
-export const keepBuyer = async (yard: InYard, buyer: Buyer): Promise<string> => {
+/**
+ * Keeps a buyer, from today for as long as the yard keeps anybody. The yard’s history says that, and never whom: it outlives
+ * them.
+ * @returns until when
+ */
+export const keepBuyer = async (yard: WithinYard, buyer: Buyer): Promise<string> => {
   const { keepBuyers } = await yard.manager.findOneByOrFail(Yard, { id: yard.yardId });
-  const keepUntil = dayIn(keepBuyers);
+  const keepUntil = daysAfter((await clockOf(yard)).today, keepBuyers);
   const { id, name, email = null, phone = null } = buyer;
+  const isThere = (await yard.lockOne(BuyerRow, { id })) !== null;
   await yard.upsert(BuyerRow, [{ id, name, email, phone, keepUntil }], ['id']);
+  await noteOnYard(yard, { what: isThere ? 'buyer-changed' : 'buyer-kept', subject: 'a buyer' });
   return keepUntil;
 };
 
 /** Says for whom a walk was given. @throws Refusal not-found */
 export const nameBuyer = async (
-  yard: InYard,
+  yard: WithinYard,
   walk: string,
   buyer: string | null,
 ): Promise<void> => {
-  if (buyer && !(await yard.findOne(BuyerRow, { id: buyer }))) throw missing();
-  if (!(await yard.findOne(Walk, { id: walk }))) {
+  if (buyer && !(await yard.lockOne(BuyerRow, { id: buyer }))) throw missing();
+  const had = await yard.lockOne(Walk, { id: walk });
+  if (!had) {
     throw new Refusal(
       'not-found',
       'There is no such walk in this yard. Look for it under its unit.',
     );
   }
+  if (had.buyerId === buyer) return;
   const known = buyer ? { buyerForgotten: false } : {};
   await yard.update(Walk, { id: walk }, { buyerId: buyer, ...known });
+  await noteOnYard(yard, { what: buyer ? 'buyer-named' : 'buyer-unnamed', subject: had.by });
+  await yard.announce('walk', walk);
 };
 
 /** All that is kept of a buyer, for whoever asks what that is. @throws Refusal not-found */
@@ -104,13 +113,13 @@ export const allOf = async (yard: InYard, id: string) => {
 };
 
 /** Short words could be guessed by their digest. Sent again by a device that still has them, they stay forgotten. */
-const forgetDigests = async (yard: InYard, walks: readonly string[]): Promise<void> => {
-  await yard.manager.query(
+const forgetDigests = async (yard: WithinYard, walks: readonly string[]): Promise<void> => {
+  await yard.run(
     `UPDATE sent_once s SET digest = NULL
      FROM (SELECT 'event' AS kind, id FROM walk_event WHERE yard_id = $1 AND walk_id = ANY ($2)
            UNION ALL SELECT 'letter', id FROM letter WHERE yard_id = $1 AND walk_id = ANY ($2)) o
      WHERE s.yard_id = $1 AND s.kind = o.kind AND s.id = o.id::text`,
-    [yard.yardId, walks],
+    [walks],
   );
 };
 
@@ -118,19 +127,16 @@ const forgetDigests = async (yard: InYard, walks: readonly string[]): Promise<vo
  * Everything of a buyer and of what was said of them: name and contact, letters, follow-ups, and what was noted or said
  * into the phone on their walks. Which cards were given stays, for it says nothing of them.
  */
-const forget = async (yard: InYard, id: string): Promise<void> => {
+const forget = async (yard: WithinYard, id: string): Promise<void> => {
   const ids = (await walksOf(yard, [id])).map((walk) => walk.id);
   await forgetDigests(yard, ids);
   await yard.remove(LetterRow, { walkId: In(ids) });
   await dropFollowUpsOf(yard, ids);
-  await yard.manager.query(`DELETE FROM memo WHERE yard_id = $1 AND walk_id = ANY ($2)`, [
-    yard.yardId,
-    ids,
-  ]);
-  await yard.manager.query(
+  await yard.run(`DELETE FROM memo WHERE yard_id = $1 AND walk_id = ANY ($2)`, [ids]);
+  await yard.run(
     `UPDATE walk_event SET what = what - 'note' - 'memo'
      WHERE yard_id = $1 AND walk_id = ANY ($2) AND what ->> 'kind' = 'mark'`,
-    [yard.yardId, ids],
+    [ids],
   );
   for (const walk of ids) {
     await yard.update(Walk, { id: walk }, { buyerId: null, buyerForgotten: true });
@@ -139,17 +145,24 @@ const forget = async (yard: InYard, id: string): Promise<void> => {
 };
 
 /** Forgets a buyer who asks for it. @throws Refusal not-found */
-export const eraseBuyer = async (yard: InYard, id: string): Promise<void> => {
-  if (!(await yard.findOne(BuyerRow, { id }))) throw missing();
+export const eraseBuyer = async (yard: WithinYard, id: string): Promise<void> => {
+  if (!(await yard.lockOne(BuyerRow, { id }))) throw missing();
   await forget(yard, id);
+  await noteOnYard(yard, { what: 'buyer-forgotten', subject: 'a buyer' });
 };
 
-/** Forgets everybody whose day has passed, of every yard, each whole or not at all. */
-export const forgetOverdue = async (manager: EntityManager): Promise<void> => {
-  const overdue: { yard_id: string; id: string }[] = await manager.query(
-    `SELECT yard_id, id FROM buyer WHERE keep_until < current_date`,
-  );
-  for (const { yard_id: yard, id } of overdue) {
-    await manager.transaction((within) => forget(inYard(within, yard), id));
+/** Forgets everybody of a yard whose day has passed, each whole or not at all. */
+const forgetOverdueOf = async (yard: InYard): Promise<void> => {
+  const { today } = await clockOf(yard);
+  for (const { id } of await yard.find(BuyerRow, { keepUntil: LessThan(today) })) {
+    await yard.within((within) => forget(within, id));
   }
+};
+
+/** Forgets everybody whose day has passed where their yard stands. */
+export const forgetOverdue = async (manager: EntityManager): Promise<void> => {
+  const yards: { id: string }[] = await manager.query(
+    'SELECT DISTINCT yard_id AS id FROM buyer ORDER BY yard_id',
+  );
+  for (const { id } of yards) await forgetOverdueOf(inYard(manager, id, nobody));
 };

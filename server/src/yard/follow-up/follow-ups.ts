@@ -1,6 +1,8 @@
 import { In, IsNull, MoreThan } from 'typeorm';
+import { daysAfter } from '@fair-gable/core/base/dates';
 import type { FollowUp } from '@fair-gable/core/yard/follow-up';
-import { announce, type InYard } from '../../base/database/index.ts';
+import type { InYard, WithinYard } from '../../base/database/index.ts';
+import { clockOf, noteOnYard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk } from '../../show/walk/index.ts';
 import { FollowUpRow } from './entities.ts';
@@ -28,7 +30,7 @@ export const followUpsOf = async (
   walk: string | undefined,
 ): Promise<readonly KeptFollowUp[]> => {
   if (walk) return (await yard.find(FollowUpRow, { walkId: walk })).map(toKept);
-  const since = new Date(Date.now() - doneFor * 86_400_000).toISOString().slice(0, 10);
+  const since = daysAfter((await clockOf(yard)).today, -doneFor);
   const open = await yard.find(FollowUpRow, { done: IsNull() }, { order: { due: 'ASC' } });
   const done = await yard.find(FollowUpRow, { done: MoreThan(since) }, { order: { done: 'DESC' } });
   return [...open, ...done].map(toKept);
@@ -55,11 +57,11 @@ const isSameRow = (had: FollowUpRow, row: Omit<FollowUpRow, 'yardId' | 'version'
  * @throws Refusal not-found without its walk; stale, with theirs, where somebody was faster
  */
 export const keepFollowUp = async (
-  yard: InYard,
+  yard: WithinYard,
   followUp: FollowUp,
   basedOn: number,
-  by: string,
 ): Promise<number> => {
+  const by = yard.author.name;
   const walk = await yard.findOne(Walk, { id: followUp.walk });
   if (!walk || walk.unitId !== followUp.unit) {
     throw new Refusal('not-found', 'There is no such walk of this unit. Look for it in its log.');
@@ -77,18 +79,19 @@ export const keepFollowUp = async (
   }
   const version = basedOn + 1;
   await yard.upsert(FollowUpRow, [{ ...rowOf(followUp), by, version }], ['id']);
-  await announce(yard.manager, { yard: yard.yardId, kind: 'walk', id: followUp.walk });
+  await yard.announce('walk', followUp.walk);
   return version;
 };
 
 /** Takes a follow-up off the list. @throws Refusal not-found */
-export const dropFollowUp = async (yard: InYard, id: string): Promise<void> => {
-  const had = await yard.findOne(FollowUpRow, { id });
+export const dropFollowUp = async (yard: WithinYard, id: string): Promise<void> => {
+  const had = await yard.lockOne(FollowUpRow, { id });
   if (!had) throw new Refusal('not-found', 'There is no such follow-up. Look at the list again.');
   await yard.remove(FollowUpRow, { id });
-  await announce(yard.manager, { yard: yard.yardId, kind: 'walk', id: had.walkId });
+  await noteOnYard(yard, { what: 'follow-up-dropped', subject: had.kind });
+  await yard.announce('walk', had.walkId);
 };
 
 /** Takes the follow-ups of some walks away, with whoever they were for. */
-export const dropFollowUpsOf = (yard: InYard, walks: readonly string[]): Promise<void> =>
+export const dropFollowUpsOf = (yard: WithinYard, walks: readonly string[]): Promise<void> =>
   yard.remove(FollowUpRow, { walkId: In([...walks]) });

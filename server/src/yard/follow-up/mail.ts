@@ -1,5 +1,6 @@
 import type { Letter } from '@fair-gable/core/yard/follow-up';
-import { isFirst, inYard, type InYard } from '../../base/database/index.ts';
+import { isFirst, type InYard } from '../../base/database/index.ts';
+import { noteOnYard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk } from '../../show/walk/index.ts';
 import { BuyerRow, LetterRow } from './entities.ts';
@@ -70,11 +71,14 @@ const addressOf = async (yard: InYard, walk: string): Promise<string> => {
 
 /** Keeps a letter as it waits for the mail, or finds the one that was kept. @throws Refusal other-body */
 const keepLetter = (yard: InYard, row: Omit<LetterRow, 'yardId'>): Promise<LetterRow> =>
-  yard.manager.transaction(async (manager) => {
-    const within = inYard(manager, yard.yardId);
+  yard.within(async (within) => {
     const { id, walkId, subject, text } = row;
     const isNew = await isFirst(within, 'letter', { id, body: { walkId, subject, text } });
-    if (isNew) await within.insertMissing(LetterRow, [row]);
+    if (isNew) {
+      await within.insertMissing(LetterRow, [row]);
+      await noteOnYard(within, { what: 'letter-written', subject: 'a buyer' });
+      await within.announce('walk', walkId);
+    }
     const kept = await within.findOne(LetterRow, { id });
     if (!kept) {
       throw new Refusal('not-found', 'This message was forgotten with its buyer. Write a new one.');
@@ -91,10 +95,10 @@ export const sendLetter = async (
   yard: InYard,
   mail: MailOutbox,
   letter: Letter,
-  by: string,
 ): Promise<KeptLetter> => {
   const to = await addressOf(yard, letter.walk);
   const { id, walk: walkId, subject, text } = letter;
+  const { name: by } = yard.author;
   const row = { id, walkId, to, subject, text, by, at: new Date(), sentAt: null };
   const kept = await keepLetter(yard, row);
   if (kept.sentAt) return toKept(kept);
@@ -104,6 +108,6 @@ export const sendLetter = async (
   );
   if (!taken) return toKept(kept);
   const sentAt = new Date();
-  await yard.update(LetterRow, { id }, { sentAt });
+  await yard.within((within) => within.update(LetterRow, { id }, { sentAt }));
   return toKept({ ...kept, sentAt });
 };

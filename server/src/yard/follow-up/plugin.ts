@@ -7,8 +7,7 @@ import {
   type FollowUp,
 } from '@fair-gable/core/yard/follow-up';
 import type { App } from '../../base/app/index.ts';
-import { inYard } from '../../base/database/index.ts';
-import { callerIn, noteOnYard, yardOf } from '../../base/access/index.ts';
+import { yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { allOf, buyersOf, eraseBuyer, forgetOverdue, keepBuyer, nameBuyer } from './buyers.ts';
 import { dropFollowUp, followUpsOf, keepFollowUp } from './follow-ups.ts';
@@ -71,9 +70,8 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
           'id: the follow-up in the address is another than the one sent.',
         );
       }
-      const { yardId, name } = callerIn(request);
-      const kept = await source.transaction((manager) =>
-        keepFollowUp(inYard(manager, yardId), followUp as FollowUp, basedOn, name),
+      const kept = await yardOf(source, request).within((yard) =>
+        keepFollowUp(yard, followUp as FollowUp, basedOn),
       );
       return { version: kept };
     },
@@ -86,7 +84,7 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
       schema: { tags, summary: 'Take a follow-up off the list', params: one, response: nothing },
     },
     async (request, reply) => {
-      await dropFollowUp(yardOf(source, request), request.params.id);
+      await yardOf(source, request).within((yard) => dropFollowUp(yard, request.params.id));
       return reply.status(204).send(null);
     },
   );
@@ -133,7 +131,9 @@ const buyersPlugin = async (app: App, { source }: Options) => {
           'id: the buyer in the address is another than the one sent.',
         );
       }
-      return { keepUntil: await keepBuyer(yardOf(source, request), request.body) };
+      return yardOf(source, request).within(async (yard) => ({
+        keepUntil: await keepBuyer(yard, request.body),
+      }));
     },
   );
 
@@ -150,7 +150,8 @@ const buyersPlugin = async (app: App, { source }: Options) => {
       },
     },
     async (request, reply) => {
-      await nameBuyer(yardOf(source, request), request.params.id, request.body.buyer);
+      const { params, body } = request;
+      await yardOf(source, request).within((yard) => nameBuyer(yard, params.id, body.buyer));
       return reply.status(204).send(null);
     },
   );
@@ -186,11 +187,7 @@ const buyerRightsPlugin = async (app: App, { source }: Options) => {
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      await source.transaction(async (manager) => {
-        await eraseBuyer(inYard(manager, caller.yardId), request.params.id);
-        await noteOnYard(manager, caller, { what: 'buyer-forgotten', subject: 'a buyer' });
-      });
+      await yardOf(source, request).within((yard) => eraseBuyer(yard, request.params.id));
       return reply.status(204).send(null);
     },
   );
@@ -243,14 +240,10 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
           'id: the letter in the address is another than the one sent.',
         );
       }
-      const { name } = callerIn(request);
-      return sendLetter(yardOf(source, request), mail, request.body, name);
+      return sendLetter(yardOf(source, request), mail, request.body);
     },
   );
 };
-
-/** Buyers whose day has passed are looked for this often, ms. */
-const lookEvery = 3_600_000;
 
 /** After a walk: what is left to do, for whom it was given, and what is written to them. */
 export const followUpPlugin = async (app: App, options: Options) => {
@@ -258,12 +251,5 @@ export const followUpPlugin = async (app: App, options: Options) => {
   await app.register(buyersPlugin, options);
   await app.register(buyerRightsPlugin, options);
   await app.register(lettersPlugin, options);
-  const forget = (): void =>
-    void forgetOverdue(options.source.manager).catch((error: unknown) =>
-      app.log.warn(`Buyers could not be forgotten now, an hour later again: ${String(error)}`),
-    );
-  const looking = setInterval(forget, lookEvery);
-  looking.unref();
-  app.addHook('onReady', async () => forget());
-  app.addHook('onClose', async () => clearInterval(looking));
+  app.chore({ name: 'Buyers whose day has passed', work: forgetOverdue });
 };

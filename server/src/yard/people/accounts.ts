@@ -2,6 +2,7 @@ import { randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { Role } from '@fair-gable/core/base/rights';
+import { nobody, withinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Membership, PasswordLink, Person, Secret, Yard } from '../../base/access/index.ts';
 import { digest, hashNew } from './hashes.ts';
@@ -17,11 +18,13 @@ export interface NewPerson {
 /** A yard with its first people, in the caller's transaction. */
 export const createYard = async (
   manager: EntityManager,
-  yard: { readonly name: string; readonly system: System },
+  yard: { readonly name: string; readonly system: System; readonly timeZone?: string | undefined },
   people: readonly NewPerson[],
 ): Promise<string> => {
   const yardId = randomUUID();
-  await manager.insert(Yard, { id: yardId, ...yard });
+  // Where nobody says otherwise it stands where the server does.
+  const { timeZone = new Intl.DateTimeFormat().resolvedOptions().timeZone } = yard;
+  await manager.insert(Yard, { id: yardId, ...yard, timeZone });
   for (const { name, email, password, role } of people) {
     const had = await manager.findOneBy(Person, { email });
     const personId = had?.id ?? randomUUID();
@@ -47,7 +50,8 @@ export const addYard = (
     const email = given.email.trim().toLowerCase();
     const yardId = await createYard(manager, { name: yard, system: 'us' }, []);
     const had = await manager.findOneBy(Person, { email });
-    if (!had) return (await invite(manager, yardId, { name, email, role: 'manager' })).link;
+    const within = withinYard(manager, yardId, nobody);
+    if (!had) return (await invite(within, { name, email, role: 'manager' })).link;
     await manager.insert(Membership, { yardId, personId: had.id, role: 'manager' });
     await manager.delete(PasswordLink, { personId: had.id });
     return null;
@@ -68,7 +72,14 @@ export const firstAccountToken = async (source: DataSource): Promise<string> => 
  */
 export const firstAccount = async (
   source: DataSource,
-  given: { token: string; yard: string; name: string; email: string; password: string },
+  given: {
+    token: string;
+    yard: string;
+    name: string;
+    email: string;
+    password: string;
+    timeZone?: string | undefined;
+  },
 ): Promise<void> =>
   source.transaction(async (manager) => {
     const kept = await manager.findOne(Secret, {
@@ -82,8 +93,8 @@ export const firstAccount = async (
         'One-time token: it is not the one printed at the last start, or it was used. Start again to print a new one.',
       );
     }
-    const { name, email, password } = given;
-    await createYard(manager, { name: given.yard, system: 'us' }, [
+    const { name, email, password, timeZone } = given;
+    await createYard(manager, { name: given.yard, system: 'us', timeZone }, [
       { name, email, password, role: 'manager' },
     ]);
     await manager.delete(Secret, { key: tokenKey });

@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { MoreThan, type EntityManager } from 'typeorm';
 import type { Role } from '@fair-gable/core/base/rights';
 import type { LinkFor } from '@fair-gable/core/yard/people';
+import { withinYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from '../../base/access/index.ts';
 import { digest, hashNew } from './hashes.ts';
@@ -24,32 +25,32 @@ const freshToken = (): string => randomBytes(18).toString('base64url');
  * @throws Refusal already-member where it is invited already, name-taken
  */
 export const invite = async (
-  manager: EntityManager,
-  yardId: string,
+  yard: WithinYard,
   given: { readonly name: string; readonly email: string; readonly role: Role },
 ): Promise<{ id: string; link: Link }> => {
   const { name, email, role } = given;
-  if (await manager.existsBy(Invitation, { yardId, email })) {
+  if (await yard.findOne(Invitation, { email })) {
     throw new Refusal(
       'already-member',
       'E-mail: this address is invited already. Make it a new link in the list.',
       { field: 'email' },
     );
   }
-  if (!(await isFreeOn(manager, yardId, name, { email }))) throw nameTaken(name);
+  if (!(await isFreeOn(yard, name, { email }))) throw nameTaken(name);
   const [id, token, expiresAt] = [randomUUID(), freshToken(), until()];
   const tokenHash = digest(token);
-  await manager.insert(Invitation, { yardId, id, name, email, role, tokenHash, expiresAt });
+  const row = { yardId: yard.yardId, id, name, email, role, tokenHash, expiresAt };
+  await yard.manager.insert(Invitation, row);
   return { id, link: { token, until: expiresAt.toISOString() } };
 };
 
 /** A new link for an invitation; the one before stops working. */
 export const inviteAgain = async (
-  manager: EntityManager,
-  { yardId, id }: Pick<Invitation, 'yardId' | 'id'>,
+  yard: WithinYard,
+  { id }: Pick<Invitation, 'id'>,
 ): Promise<Link> => {
   const [token, expiresAt] = [freshToken(), until()];
-  await manager.update(Invitation, { yardId, id }, { tokenHash: digest(token), expiresAt });
+  await yard.update(Invitation, { id }, { tokenHash: digest(token), expiresAt });
   return { token, until: expiresAt.toISOString() };
 };
 
@@ -92,9 +93,10 @@ const nameOnYard = async (
   { yardId, id, name: invitedAs, email }: Invitation,
   { personId, name }: { readonly personId: string; readonly name: string },
 ): Promise<string> => {
-  if (await isFreeOn(manager, yardId, name, { id, email })) return name;
+  const yard = withinYard(manager, yardId, { personId, name });
+  if (await isFreeOn(yard, name, { id, email })) return name;
   const isElsewhere = await manager.existsBy(Membership, { personId });
-  const isFree = !isElsewhere && (await isFreeOn(manager, yardId, invitedAs, { id, email }));
+  const isFree = !isElsewhere && (await isFreeOn(yard, invitedAs, { id, email }));
   if (!isFree) throw nameTaken(name);
   await rename(manager, { personId, name }, invitedAs);
   return invitedAs;
@@ -116,7 +118,7 @@ const join = async (
   await manager.delete(Invitation, { yardId, id });
   await manager.delete(PasswordLink, { personId });
   const noted = { what: 'person-added', subject: name, to: role };
-  await noteOnYard(manager, { yardId, personId, name }, noted);
+  await noteOnYard(withinYard(manager, yardId, { personId, name }), noted);
 };
 
 /**

@@ -20,7 +20,7 @@ import { digest } from './hashes.ts';
 import { mePlugin } from './me-plugin.ts';
 import { setByLink } from './passwords.ts';
 import { beginSession } from '../../base/access/index.ts';
-import { accountFor, knowDevice } from './sign-in.ts';
+import { accountFor, knowDevice, sweepTries } from './sign-in.ts';
 import { yardPeoplePlugin } from './yard-people-plugin.ts';
 
 declare module 'fastify' {
@@ -61,6 +61,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     id: caller.yardId,
     name: caller.yardName,
     system: caller.yardSystem,
+    timeZone: caller.timeZone,
     houseViews: caller.houseViews,
     routes: caller.routes.map((route) => ({ ...route, legs: [...route.legs] })),
     glossary: caller.glossary,
@@ -69,6 +70,7 @@ const toSession = (caller: Caller, yards: Session['yards']): Session => ({
     demo: caller.demo,
   },
   yards,
+  now: caller.now.toISOString(),
 });
 
 /** Signs somebody in in this browser, which is known to them from then on. */
@@ -275,6 +277,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
 
 /** People: signing in, one's own account, and the people of a yard. */
 export const peoplePlugin = async (app: App, options: Options) => {
+  app.chore({ name: 'Tries to sign in that count no longer', work: sweepTries });
   await app.register(signInPlugin, options);
   await app.register(linkPlugin, options);
   await app.register(whoPlugin, options);

@@ -135,7 +135,7 @@ export const knowDevice = async (
   return token;
 };
 
-/** Takes out tries that count no longer; run at start. */
-export const sweepTries = async (source: DataSource): Promise<void> => {
-  await source.query(`DELETE FROM sign_in_try WHERE last_at < now() - interval '1 day'`);
+/** Takes out tries that count no longer. */
+export const sweepTries = async (manager: EntityManager): Promise<void> => {
+  await manager.query(`DELETE FROM sign_in_try WHERE last_at < now() - interval '1 day'`);
 };

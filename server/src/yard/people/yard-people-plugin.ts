@@ -8,7 +8,7 @@ import {
   yardSettingsSchema,
 } from '@fair-gable/core/yard/people';
 import type { App } from '../../base/app/index.ts';
-import { callerIn } from '../../base/access/index.ts';
+import { yardOf } from '../../base/access/index.ts';
 import { accountsBehind } from '../../base/access/index.ts';
 import { yardHistory } from '../../base/access/index.ts';
 import {
@@ -48,7 +48,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request) => ({
-      people: [...(await peopleOf(source.manager, callerIn(request).yardId))],
+      people: [...(await peopleOf(yardOf(source, request)))],
     }),
   );
 
@@ -66,8 +66,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      const added = await source.transaction((m) => addPerson(m, caller, request.body));
+      const added = await yardOf(source, request).within((yard) => addPerson(yard, request.body));
       return reply.status(201).send(added);
     },
   );
@@ -85,9 +84,8 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      const { role } = request.body;
-      await source.transaction((m) => changeRole(m, caller, request.params.id, role));
+      const { params: of, body } = request;
+      await yardOf(source, request).within((yard) => changeRole(yard, of.id, body.role));
       return reply.status(204).send(null);
     },
   );
@@ -99,8 +97,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
       schema: { tags, summary: 'Take somebody off this yard', params, response: nothing },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      await source.transaction((m) => removePerson(m, caller, request.params.id));
+      await yardOf(source, request).within((yard) => removePerson(yard, request.params.id));
       return reply.status(204).send(null);
     },
   );
@@ -119,8 +116,7 @@ const linkOfPersonPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      const link = await source.transaction((m) => linkFor(m, caller, request.params.id));
+      const link = await yardOf(source, request).within((yard) => linkFor(yard, request.params.id));
       return reply.status(201).send(link);
     },
   );
@@ -140,8 +136,7 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request, reply) => {
-      const caller = callerIn(request);
-      await source.transaction((m) => changeYard(m, caller, request.body));
+      await yardOf(source, request).within((yard) => changeYard(yard, request.body));
       return reply.status(204).send(null);
     },
   );
@@ -157,7 +152,7 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
       },
     },
     async (request) => {
-      const changes = await yardHistory(source.manager, callerIn(request).yardId);
+      const changes = await yardHistory(yardOf(source, request));
       const accounts = await accountsBehind(source.manager, changes);
       return {
         changes: changes.map(({ id, what, subject, from, to, by, personId, at }) => ({

@@ -1,4 +1,3 @@
-import type { EntityManager } from 'typeorm';
 import type { Role } from '@fair-gable/core/base/rights';
 import { percent } from '@fair-gable/core/base/words';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
@@ -7,30 +6,25 @@ import { schoolEntry, schools, type SchoolKey } from '@fair-gable/core/unit/cata
 import type { GlossaryRow } from '@fair-gable/core/unit/identity';
 import { legs, routesOf, type Route } from '@fair-gable/core/unit/way-round';
 import type { YardPerson, YardSettings } from '@fair-gable/core/yard/people';
-import { announceEnd } from '../../base/database/index.ts';
+import { announceEnd, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-import type { Caller } from '../../base/access/index.ts';
 import { Invitation, Membership, PasswordLink, Person, Yard } from '../../base/access/index.ts';
 import { invite, inviteAgain, type Link } from './invitations.ts';
 import { noteOnYard, type Noted } from '../../base/access/index.ts';
 import { makeLink } from './passwords.ts';
 
 /** The people of a yard and whom it has invited, by name. */
-export const peopleOf = (manager: EntityManager, yardId: string): Promise<readonly YardPerson[]> =>
-  manager.query(
+export const peopleOf = (yard: InYard): Promise<readonly YardPerson[]> =>
+  yard.query(
     `SELECT p.id, p.name, p.email, m.role, true AS ready
      FROM membership m JOIN person p ON p.id = m.person_id WHERE m.yard_id = $1
      UNION ALL SELECT id, name, email, role, false FROM invitation WHERE yard_id = $1
      ORDER BY name, id`,
-    [yardId],
   );
 
 /** Somebody who is invited, and has not accepted yet. */
-const invitedOf = (
-  manager: EntityManager,
-  { yardId }: Caller,
-  id: string,
-): Promise<Invitation | null> => manager.findOneBy(Invitation, { yardId, id });
+const invitedOf = (yard: WithinYard, id: string): Promise<Invitation | null> =>
+  yard.lockOne(Invitation, { id });
 
 interface Member {
   readonly person: Person;
@@ -38,31 +32,23 @@ interface Member {
 }
 
 /** Locks the yard, so that two managers cannot both take away the last one. */
-const memberOf = async (
-  manager: EntityManager,
-  caller: Caller,
-  personId: string,
-): Promise<Member> => {
-  await manager.findOne(Yard, {
-    where: { id: caller.yardId },
+const memberOf = async (yard: WithinYard, personId: string): Promise<Member> => {
+  await yard.manager.findOne(Yard, {
+    where: { id: yard.yardId },
     lock: { mode: 'pessimistic_write' },
   });
-  const membership = await manager.findOneBy(Membership, { yardId: caller.yardId, personId });
+  const membership = await yard.findOne(Membership, { personId });
   if (!membership) {
     throw new Refusal('not-found', 'There is no such person on this yard. Look at its list again.');
   }
-  const person = await manager.findOneByOrFail(Person, { id: personId });
+  const person = await yard.manager.findOneByOrFail(Person, { id: personId });
   return { person, role: membership.role };
 };
 
-const keepOneManager = async (
-  manager: EntityManager,
-  caller: Caller,
-  member: Member,
-): Promise<void> => {
+const keepOneManager = async (yard: WithinYard, member: Member): Promise<void> => {
   if (member.role !== 'manager') return;
-  const managers = await manager.countBy(Membership, { yardId: caller.yardId, role: 'manager' });
-  if (managers > 1) return;
+  const managers = await yard.find(Membership, { role: 'manager' });
+  if (managers.length > 1) return;
   throw new Refusal(
     'last-manager',
     `${member.person.name} is the only manager of this yard. Make somebody else manager first.`,
@@ -74,65 +60,53 @@ const keepOneManager = async (
  * @throws Refusal already-member, name-taken
  */
 export const addPerson = async (
-  manager: EntityManager,
-  caller: Caller,
+  yard: WithinYard,
   given: { readonly name: string; readonly email: string; readonly role: Role },
 ): Promise<{ id: string; link: Link }> => {
   const { name, email, role } = given;
-  const people = await peopleOf(manager, caller.yardId);
+  const people = await peopleOf(yard);
   if (people.some((person) => person.ready && person.email === email)) {
     throw new Refusal('already-member', 'E-mail: this person is on this yard already.', {
       field: 'email',
     });
   }
-  const invited = await invite(manager, caller.yardId, given);
-  await noteOnYard(manager, caller, { what: 'person-invited', subject: name, to: role });
+  const invited = await invite(yard, given);
+  await noteOnYard(yard, { what: 'person-invited', subject: name, to: role });
   return invited;
 };
 
 /** @throws Refusal not-found, last-manager */
-export const changeRole = async (
-  manager: EntityManager,
-  caller: Caller,
-  personId: string,
-  role: Role,
-): Promise<void> => {
-  const { yardId } = caller;
-  const invited = await invitedOf(manager, caller, personId);
+export const changeRole = async (yard: WithinYard, personId: string, role: Role): Promise<void> => {
+  const invited = await invitedOf(yard, personId);
   if (invited) {
-    await manager.update(Invitation, { yardId, id: personId }, { role });
+    await yard.update(Invitation, { id: personId }, { role });
     const { name: subject, role: from } = invited;
-    return noteOnYard(manager, caller, { what: 'role', subject, from, to: role });
+    return noteOnYard(yard, { what: 'role', subject, from, to: role });
   }
-  const member = await memberOf(manager, caller, personId);
+  const member = await memberOf(yard, personId);
   if (member.role === role) return;
-  await keepOneManager(manager, caller, member);
-  await manager.update(Membership, { yardId: caller.yardId, personId }, { role });
+  await keepOneManager(yard, member);
+  await yard.update(Membership, { personId }, { role });
   const subject = member.person.name;
-  await noteOnYard(manager, caller, { what: 'role', subject, from: member.role, to: role });
+  await noteOnYard(yard, { what: 'role', subject, from: member.role, to: role });
 };
 
 /** Takes somebody off the yard, or an invitation back; their account stays. @throws Refusal not-found, last-manager */
-export const removePerson = async (
-  manager: EntityManager,
-  caller: Caller,
-  personId: string,
-): Promise<void> => {
-  const { yardId } = caller;
-  const invited = await invitedOf(manager, caller, personId);
+export const removePerson = async (yard: WithinYard, personId: string): Promise<void> => {
+  const invited = await invitedOf(yard, personId);
   if (invited) {
-    await manager.delete(Invitation, { yardId, id: personId });
+    await yard.remove(Invitation, { id: personId });
     const { name: subject, role: from } = invited;
-    return noteOnYard(manager, caller, { what: 'person-removed', subject, from });
+    return noteOnYard(yard, { what: 'person-removed', subject, from });
   }
-  const member = await memberOf(manager, caller, personId);
-  await keepOneManager(manager, caller, member);
-  await manager.delete(Membership, { yardId: caller.yardId, personId });
-  await announceEnd(manager);
-  if (!(await manager.existsBy(Membership, { personId }))) {
-    await manager.delete(PasswordLink, { personId });
+  const member = await memberOf(yard, personId);
+  await keepOneManager(yard, member);
+  await yard.remove(Membership, { personId });
+  await announceEnd(yard.manager);
+  if (!(await yard.manager.existsBy(Membership, { personId }))) {
+    await yard.manager.delete(PasswordLink, { personId });
   }
-  await noteOnYard(manager, caller, {
+  await noteOnYard(yard, {
     what: 'person-removed',
     subject: member.person.name,
     from: member.role,
@@ -144,22 +118,18 @@ export const removePerson = async (
  * whoever holds the link would be let in there too.
  * @throws Refusal not-found, other-yards
  */
-export const linkFor = async (
-  manager: EntityManager,
-  caller: Caller,
-  personId: string,
-): Promise<Link> => {
-  const invited = await invitedOf(manager, caller, personId);
-  if (invited) return inviteAgain(manager, invited);
-  const { person } = await memberOf(manager, caller, personId);
-  if ((await manager.countBy(Membership, { personId })) > 1) {
+export const linkFor = async (yard: WithinYard, personId: string): Promise<Link> => {
+  const invited = await invitedOf(yard, personId);
+  if (invited) return inviteAgain(yard, invited);
+  const { person } = await memberOf(yard, personId);
+  if ((await yard.manager.countBy(Membership, { personId })) > 1) {
     throw new Refusal(
       'other-yards',
       `The password of ${person.name} is not this yard’s to set. Whoever runs the server can: npm run password-link -- ${person.email}`,
     );
   }
-  await noteOnYard(manager, caller, { what: 'password-link', subject: person.name });
-  return makeLink(manager, personId);
+  await noteOnYard(yard, { what: 'password-link', subject: person.name });
+  return makeLink(yard.manager, personId);
 };
 
 const systemWords: Readonly<Record<System, string>> = { us: 'feet and pounds', metric: 'metric' };
@@ -205,6 +175,7 @@ const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
       from: systemWords[before.system],
       to: systemWords[after.system],
     },
+    { what: 'time-zone', subject: '', from: before.timeZone, to: after.timeZone },
     {
       what: 'keep-buyers',
       subject: '',
@@ -239,22 +210,22 @@ const changesOf = (before: Yard, after: Yard): readonly Noted[] => {
   return all.filter(({ from, to }) => from !== to);
 };
 
-export const changeYard = async (
-  manager: EntityManager,
-  caller: Caller,
-  given: YardSettings,
-): Promise<void> => {
-  const before = await manager.findOneByOrFail(Yard, { id: caller.yardId });
+export const changeYard = async (yard: WithinYard, given: YardSettings): Promise<void> => {
+  const before = await yard.manager.findOneOrFail(Yard, {
+    where: { id: yard.yardId },
+    lock: { mode: 'pessimistic_write' },
+  });
   const after = {
     ...before,
     name: given.name,
     system: given.system,
+    timeZone: given.timeZone ?? before.timeZone,
     houseViews: given.houseViews ?? before.houseViews,
     routes: given.routes ?? before.routes,
     glossary: given.glossary ?? before.glossary,
     keepBuyers: given.keepBuyers ?? before.keepBuyers,
     water: given.water ?? before.water,
   };
-  await manager.save(Yard, after);
-  for (const noted of changesOf(before, after)) await noteOnYard(manager, caller, noted);
+  await yard.manager.save(Yard, after);
+  for (const noted of changesOf(before, after)) await noteOnYard(yard, noted);
 };

@@ -6,6 +6,7 @@ import type { SchoolKey } from '@fair-gable/core/unit/catalog';
 import { floorPlanGlossary } from '@fair-gable/core/unit/identity';
 import { type Session } from '@fair-gable/core/yard/people';
 import { ask, onLapse, Refused } from '../api/client.ts';
+import { deviceZone, standAt, useClock } from '../clock/index.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../device/index.ts';
 import { useLive } from '../live/live.ts';
 
@@ -32,6 +33,13 @@ const useLapse = () => {
   return isLapsed;
 };
 
+/** What the server knows of whoever is signed in, and what time it is there. */
+const heard = async (): Promise<Session> => {
+  const found = await ask<Session>('GET', '/api/session');
+  useClock().hear(found.now);
+  return found;
+};
+
 /** Who is signed in on this device, also while the server is out of reach. */
 export const useSession = defineStore('session', () => {
   const session = ref<Session>();
@@ -46,13 +54,15 @@ export const useSession = defineStore('session', () => {
     if (before && !isSame) await forgetPerson();
     await keep('session', found);
     session.value = found;
+    // A session that an older page kept does not say where its yard stands.
+    standAt(found.yard.timeZone ?? deviceZone());
     isLapsed.value = false;
     await outbox.openFor(found.person.id, found.yard.id);
   };
 
   const fromServer = async (): Promise<Session | undefined> => {
     try {
-      return await ask<Session>('GET', '/api/session');
+      return await heard();
     } catch (error) {
       if (error instanceof Refused && error.status === 401) return undefined;
       // Out of reach or out of order: what this device knows is enough to go on with.
@@ -71,7 +81,7 @@ export const useSession = defineStore('session', () => {
   };
 
   /** Reads it again: own settings, the yard's, or one's role were changed. */
-  const reload = async (): Promise<void> => open(await ask<Session>('GET', '/api/session'));
+  const reload = async (): Promise<void> => open(await heard());
   useLive().on('people', () => void reload().catch(() => undefined));
 
   const signIn = async (email: string, password: string): Promise<void> => {
@@ -81,7 +91,7 @@ export const useSession = defineStore('session', () => {
   };
 
   const firstAccount = async (given: Record<string, string>): Promise<void> => {
-    await ask('POST', '/api/first-account', given);
+    await ask('POST', '/api/first-account', { ...given, timeZone: deviceZone() });
     await reload();
     loaded = true;
   };

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { useMediaQuery } from '@vueuse/core';
-import { format } from 'date-fns';
 import { computed } from 'vue';
 import { answersFor, questionsFor } from '@fair-gable/core/numbers/trial';
 import {
@@ -10,6 +9,7 @@ import {
   type Trial,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import LabelBench from './LabelBench.vue';
 import LoadBench from './LoadBench.vue';
@@ -31,10 +31,10 @@ const props = defineProps<{
 const emit = defineEmits<{ set: [more: Partial<Trial>]; reset: [] }>();
 const session = useSession();
 const isNarrow = useMediaQuery('(width < 900px)');
-const today = format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 const demo = computed(() => session.session?.yard.demo ?? false);
 
-const answers = computed(() => answersFor(props.record, props.trial, session.system, today));
+const answers = computed(() => answersFor(props.record, props.trial, session.system, clock.today));
 const questions = computed(() => questionsFor(answers.value, session.system));
 
 /** On a phone the list stands alone until one is chosen; at the desk the first is open. */
@@ -103,7 +103,7 @@ const common = computed(() => ({
         v-else-if="here === 'tyres'"
         v-bind="common"
         :outcome="answers.tyres"
-        :today="today"
+        :today="clock.today"
         :demo="demo"
         @set="set"
       />

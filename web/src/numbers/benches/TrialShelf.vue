@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { format } from 'date-fns';
 import type { System } from '@fair-gable/core/base/quantity';
 import { compareTrials, keptTrials, questionWords } from '@fair-gable/core/numbers/trial';
 import type { Change, KeptTrial, QuestionKey, Trial } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
+import { useClock } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import WideTable from '../../base/controls/WideTable.vue';
@@ -37,13 +37,13 @@ const changeOf = (id: string, value: KeptTrial | null): Change => ({
   how: 'seen',
   basedOn: props.unit.record.trials[id]?.version ?? 0,
 });
-const today = (): string => format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 const keepIt = async (): Promise<void> => {
   const kept = {
     name: draft.value.name.trim(),
     question: props.question,
     card: false,
-    on: today(),
+    on: clock.today,
     trial: props.trial,
   };
   await keepWith(() => save([changeOf(crypto.randomUUID(), kept)], `a trial, ${kept.name}`));
@@ -60,7 +60,7 @@ const rows = computed(() => {
     name: 'now',
     question: props.question,
     card: false,
-    on: today(),
+    on: clock.today,
     trial: props.trial,
   };
   return compareTrials(props.unit.record, [now, ...beside.value], props.system);

@@ -14,9 +14,10 @@ import {
 } from '@fair-gable/core/show/cards';
 import { stationLabels, stationsIn, unknownTo } from '@fair-gable/core/show/plan';
 import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
-import { operableOf } from '@fair-gable/core/unit/condition';
+import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
 import { nameOf } from '@fair-gable/core/unit/record';
 import { stationsOn } from '@fair-gable/core/unit/way-round';
+import { useClock } from '../../base/clock/index.ts';
 import NumberField from '../../base/controls/NumberField.vue';
 import SelectField from '../../base/controls/SelectField.vue';
 import OutlineStrip from '../../unit/outline/OutlineStrip.vue';
@@ -43,6 +44,7 @@ const presenting = usePresenting();
 /** The card that is being worded. */
 const worded = ref<Point | 'new'>();
 const points = computed(() => pointsOf(props.unit.record, presenting(props.unit.record)));
+const clock = useClock();
 const operable = computed(() => operableOf(props.unit.record));
 const planning = usePlanning(
   () => props.unit.id,
@@ -191,7 +193,7 @@ const stationTitle = (key: StationKey): string =>
         label="The unit, hitch to the left, door side below"
       />
       <p v-if="!operable.may" class="barred">
-        <strong>Told, not operated.</strong> {{ operable.why }}
+        <strong>Told, not operated.</strong> {{ operableWords(operable, clock.timeZone) }}
         <RouterLink :to="{ name: 'inspection', params: { id: unit.id } }"
           >To the inspection</RouterLink
         >

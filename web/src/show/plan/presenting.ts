@@ -1,7 +1,7 @@
-import { format } from 'date-fns';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { Presenting } from '@fair-gable/core/show/cards';
 import type { UnitRecord } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useWording } from '../cards/wording.ts';
 
@@ -9,9 +9,11 @@ import { useWording } from '../cards/wording.ts';
 export const usePresenting = (): ((record: UnitRecord, system?: System) => Presenting) => {
   const session = useSession();
   const wording = useWording();
+  const clock = useClock();
   return (record, system = session.system) => ({
     system,
-    today: format(new Date(), 'yyyy-MM-dd'),
+    today: clock.today,
+    timeZone: clock.timeZone,
     operates: session.may('operate'),
     talk: wording.talkOf(record),
     pace: session.pace,

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { format } from 'date-fns';
 import { computed } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { formatDate } from '@fair-gable/core/base/dates';
@@ -17,6 +16,7 @@ import {
 } from '@fair-gable/core/unit/aboard';
 import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
 import { whoSaid, type Fitted } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { featureChoices } from '../../base/controls/field-choices.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useDraft } from '../../base/draft/index.ts';
@@ -73,7 +73,7 @@ const stow = async ({ feature, where }: LooseItem): Promise<void> => {
 
 const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked at' } as const;
 
-const today = format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 const { draft: line, keepWith } = useDraft({
   place: () => `${props.unit.id}.fitted.new`,
   what: () => 'What we fitted',
@@ -82,7 +82,7 @@ const { draft: line, keepWith } = useDraft({
     feature: null as string | null,
     weight: '',
     back: '',
-    on: today,
+    on: clock.today,
     side: undefined as Fitted['side'],
   }),
 });

@@ -3,9 +3,10 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { findingsOf, operableOf, saidFirst } from '@fair-gable/core/unit/condition';
+import { findingsOf, operableOf, operableWords, saidFirst } from '@fair-gable/core/unit/condition';
 import { stationAtSpot } from '@fair-gable/core/unit/outline';
 import { whoBriefly, type Change, type Finding, type Spot } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import NumberField from '../../base/controls/NumberField.vue';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { useDraft, useTried } from '../../base/draft/index.ts';
@@ -27,6 +28,7 @@ const record = computed(() => props.unit.record);
 const findings = computed(() => findingsOf(record.value));
 const first = computed(() => saidFirst(record.value));
 const marks = computed(() => marksOf(record.value));
+const clock = useClock();
 const operable = computed(() => operableOf(record.value));
 
 const layer = ref<Spot['layer']>('outside');
@@ -96,7 +98,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
       <h2 id="condition-title">Findings</h2>
       <p class="soft">
         {{ findings.length === 0 ? 'Nothing found yet' : `${findings.length} found` }};
-        {{ first.length }} to say first. {{ operable.why }}
+        {{ first.length }} to say first. {{ operableWords(operable, clock.timeZone) }}
       </p>
     </header>
     <div class="columns">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { format } from 'date-fns';
 import { computed } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { disclosureOf } from '@fair-gable/core/show/disclosure';
 import { nameOf, particularsOf, textOf } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import PhotoImage from '../photo/PhotoImage.vue';
 import { photosOf } from '../photo/photos.ts';
@@ -13,8 +13,11 @@ import type { YardUnit } from '../units/units.ts';
 /** What the buyer of a unit is told in writing: faults first, in plain words, with photos. Made to be printed. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
-const today = format(new Date(), 'yyyy-MM-dd');
-const page = computed(() => disclosureOf(props.unit.record, { system: session.system, today }));
+const clock = useClock();
+const page = computed(() => {
+  const { today, timeZone } = clock;
+  return disclosureOf(props.unit.record, { system: session.system, today, timeZone });
+});
 const groups = computed(() =>
   [
     { key: 'faults', title: 'What is wrong with it', rows: page.value.faults },
@@ -28,7 +31,7 @@ const print = (): void => window.print();
 <template>
   <article class="paper" aria-labelledby="disclosure-title">
     <header>
-      <p class="soft">{{ session.session?.yard.name }}, {{ formatDate(today) }}</p>
+      <p class="soft">{{ session.session?.yard.name }}, {{ formatDate(clock.today) }}</p>
       <h2 id="disclosure-title">{{ nameOf(unit.record) }}: what you should know first</h2>
       <p>
         {{ particularsOf(unit.record)

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { format } from 'date-fns';
 import { computed, ref, useId } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { formatDate } from '@fair-gable/core/base/dates';
@@ -23,6 +22,7 @@ import {
   type UnitRecord,
   type Verdict,
 } from '@fair-gable/core/unit/record';
+import { onDay, useClock } from '../../base/clock/index.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { DraftMark, useDraft, useDrafts } from '../../base/draft/index.ts';
@@ -54,7 +54,7 @@ const recorded = computed(
 );
 /** How bad the look says that it is, while nobody has signed. */
 const proposed = computed(() => (props.found.signed ? undefined : props.found.proposes));
-const today = format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 const editPlace = computed(() => `${props.unit}.findings.${props.found.id}`);
 const {
   draft: repair,
@@ -63,7 +63,7 @@ const {
 } = useDraft({
   place: () => `${editPlace.value}.repair`,
   what: () => `${kind.value.label}, its repair`,
-  fresh: () => ({ on: today, by: '', what: '' }),
+  fresh: () => ({ on: clock.today, by: '', what: '' }),
 });
 /** Open again where something was typed and not kept. */
 const editing = ref(useDrafts().all.has(editPlace.value));
@@ -77,7 +77,7 @@ const signs = verdicts.filter(({ key }) => key !== 'inspected');
 
 /** What wheels and labels answer by themselves of a tyre unlike the others. */
 const known = computed(() =>
-  kind.value.look ? answersTo(kind.value.look, {}, props.record, today) : {},
+  kind.value.look ? answersTo(kind.value.look, {}, props.record, clock.today) : {},
 );
 
 const changed = (value: Finding | null): Change => ({
@@ -124,7 +124,7 @@ const signedWords = computed(() => {
   const { signed } = props.found;
   if (!signed) return '';
   const label = verdicts.find(({ key }) => key === signed.value.verdict)?.label ?? '';
-  return `${label}: ${signed.by}, ${formatDate(signed.at.slice(0, 10))}${signed.value.note ? `, “${signed.value.note}”` : ''}`;
+  return `${label}: ${signed.by}, ${formatDate(onDay(signed.at))}${signed.value.note ? `, “${signed.value.note}”` : ''}`;
 });
 </script>
 
@@ -159,7 +159,7 @@ const signedWords = computed(() => {
       <template v-else>
         <p class="small soft">
           {{ kind.explain }} Found by {{ whoSaid(found.entry) }},
-          {{ formatDate(found.entry.at.slice(0, 10)) }}.
+          {{ formatDate(onDay(found.entry.at)) }}.
         </p>
         <PhotoStrip
           :unit="unit"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { format } from 'date-fns';
 import { computed, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { sentence } from '@fair-gable/core/base/problems';
@@ -11,6 +10,7 @@ import {
   inspectionState,
   inspectionOf,
   operableOf,
+  operableWords,
   signInspection,
   type ItemOn,
 } from '@fair-gable/core/unit/condition';
@@ -20,6 +20,7 @@ import {
   type Inspected,
   type InspectionResult,
 } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
@@ -34,6 +35,7 @@ const maySign = computed(() => session.may('inspect'));
 const record = computed(() => props.unit.record);
 const items = computed(() => inspectionOf(record.value));
 const state = computed(() => inspectionState(record.value));
+const clock = useClock();
 const operable = computed(() => operableOf(record.value));
 
 const open = ref<string>();
@@ -112,7 +114,7 @@ const sign = (): Promise<boolean> =>
   save(
     signInspection(record.value, {
       by: session.session?.person.name ?? '',
-      today: format(new Date(), 'yyyy-MM-dd'),
+      today: clock.today,
     }),
     'inspection signed',
   );
@@ -129,7 +131,7 @@ const sign = (): Promise<boolean> =>
     </header>
     <p class="page-part standing" :class="{ wrong: !operable.may }">
       <strong>{{ operable.may ? 'May be operated.' : 'Told, not operated.' }}</strong>
-      {{ operable.why }}
+      {{ operableWords(operable, clock.timeZone) }}
     </p>
     <p class="page-part small soft caution">
       Gas, wiring, brakes and lifting are for people licensed for them; the maker’s list and local

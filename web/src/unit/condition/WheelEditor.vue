@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import SelectButton from 'primevue/selectbutton';
@@ -8,6 +7,7 @@ import type { System } from '@fair-gable/core/base/quantity';
 import { wears, wellStates, wheelStates } from '@fair-gable/core/unit/catalog';
 import type { WheelOn } from '@fair-gable/core/unit/condition';
 import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { vOneTab } from '../../base/controls/one-tab.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
@@ -43,7 +43,7 @@ const choices = [
 ] as const;
 
 const keepTyped = (): void => {
-  const today = format(new Date(), 'yyyy-MM-dd');
+  const { today } = useClock();
   const changes = wheelChanges(draft.value, {
     record: props.record,
     key: props.on.key,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { format } from 'date-fns';
 import { computed, nextTick, ref } from 'vue';
 import { formatQuantity } from '@fair-gable/core/base/quantity';
 import type { WheelKey } from '@fair-gable/core/unit/catalog';
 import { oddWheels, wheelsOf, type WheelOn } from '@fair-gable/core/unit/condition';
 import type { Change, Wheel } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { DraftMark } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useFieldSaving } from '../record/saving.ts';
@@ -16,9 +16,9 @@ import WheelEditor from './WheelEditor.vue';
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const mayWrite = computed(() => session.may('record'));
-const today = format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 
-const wheels = computed(() => wheelsOf(props.unit.record, today));
+const wheels = computed(() => wheelsOf(props.unit.record, clock.today));
 const odd = computed(() => new Set(oddWheels(wheels.value).map(({ key }) => key)));
 const open = ref<WheelKey>();
 const { refusalOf, save } = useFieldSaving(() => props.unit.id);

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
 import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { ask, saying } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { changesOfSheet } from './changes.ts';
 

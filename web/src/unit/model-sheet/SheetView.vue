@@ -4,6 +4,7 @@ import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ModelSheet, Offer } from '@fair-gable/core/unit/model-sheet';
+import { useClock } from '../../base/clock/index.ts';
 import { saying } from '../../base/api/client.ts';
 import LostView from '../../base/controls/LostView.vue';
 import { useDraft } from '../../base/draft/index.ts';
@@ -23,7 +24,7 @@ const sheets = useSheets();
 const session = useSession();
 const router = useRouter();
 
-const thisYear = new Date().getFullYear();
+const thisYear = Number(useClock().today.slice(0, 4));
 const isNew = computed(() => props.sheet === 'new');
 const kept = computed(() => sheets.all.find(({ sheet }) => sheet.id === props.sheet));
 interface Drafted {

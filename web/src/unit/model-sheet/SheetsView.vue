@@ -9,7 +9,7 @@ import {
   type KeptSheet,
 } from '@fair-gable/core/unit/model-sheet';
 import { saying } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
-import { format } from 'date-fns';
 import { computed, onMounted, ref } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
 import type { HowKnown } from '@fair-gable/core/unit/catalog';
@@ -19,6 +18,7 @@ import {
   fieldText,
   type Change,
 } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';
@@ -68,7 +68,7 @@ const doubts = computed(() => {
   const valuesOf = (sheet: ModelSheet) => composed(sheet, seriesSheetOf(sheet, sheets.plain));
   return doubtsOfSheet(valuesOf(props.sheet), props.before && valuesOf(props.before), {
     system: session.system,
-    today: format(new Date(), 'yyyy-MM-dd'),
+    today: useClock().today,
   });
 });
 </script>

@@ -3,7 +3,6 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
-import { format } from 'date-fns';
 import { inText } from '@fair-gable/core/base/words';
 import {
   targetLabel,
@@ -13,6 +12,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
 import { changesByLabelPhotos } from '@fair-gable/core/unit/round';
+import { wholeTimeOf } from '../../base/clock/index.ts';
 import { saying } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useEdits } from '../record/edits.ts';
@@ -143,9 +143,7 @@ const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<boolean> =>
         />
       </form>
       <p v-else-if="entry.value.caption">{{ entry.value.caption }}</p>
-      <p class="small soft">
-        {{ whoSaid(entry) }}, {{ format(new Date(entry.at), 'd MMM yyyy, HH:mm') }}
-      </p>
+      <p class="small soft">{{ whoSaid(entry) }}, {{ wholeTimeOf(entry.at) }}</p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     </template>
   </Dialog>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { format } from 'date-fns';
 import { computed, useId } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { formatDate } from '@fair-gable/core/base/dates';
@@ -22,6 +21,7 @@ import {
   type Asked,
 } from '@fair-gable/core/unit/questions';
 import { nameOf, whoSaid } from '@fair-gable/core/unit/record';
+import { onDay, useClock } from '../../base/clock/index.ts';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -60,7 +60,8 @@ const about = computed(() => {
   const n = ofSameModel(at.value, units.list).length;
   return `every ${nameOf(at.value.record)} (${n} here)`;
 });
-const overdue = computed(() => isOverdue(props.asked, format(new Date(), 'yyyy-MM-dd')));
+const clock = useClock();
+const overdue = computed(() => isOverdue(props.asked, clock.today));
 
 const place = computed(() => `questions.${props.asked.id}.answer`);
 const { draft, keepWith } = useDraft({
@@ -130,7 +131,7 @@ const keep = (): void => {
       </p>
     </form>
     <div v-else-if="open" class="body small soft">
-      <p>Asked by {{ whoSaid(asked.entry) }}, {{ formatDate(asked.entry.at.slice(0, 10)) }}.</p>
+      <p>Asked by {{ whoSaid(asked.entry) }}, {{ formatDate(onDay(asked.entry.at)) }}.</p>
     </div>
   </li>
 </template>

@@ -11,7 +11,7 @@ import {
   whoSaid,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import type { OwnClash } from '../../base/device/index.ts';
 

@@ -4,7 +4,7 @@ import type { System } from '@fair-gable/core/base/quantity';
 import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
 import { fieldText, type HistoryRow, type Part } from '@fair-gable/core/unit/record';
 import { saying } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useOutbox } from '../../base/device/index.ts';
 import { readHistory } from './history.ts';

@@ -10,7 +10,7 @@ import {
   type HistoryRow,
 } from '@fair-gable/core/unit/record';
 import { saying } from '../../base/api/client.ts';
-import { dayOf, timeOf } from '../../base/controls/when.ts';
+import { dayOf, timeOf } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useSession } from '../../base/session/session.ts';
 import type { YardUnit } from '../units/units.ts';

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
-import { format } from 'date-fns';
 import { otherSystem, type System } from '@fair-gable/core/base/quantity';
 import { knownBy, type HowKnown as How, type Spec } from '@fair-gable/core/unit/catalog';
 import type { Objection } from '@fair-gable/core/unit/checks';
@@ -12,6 +11,7 @@ import {
   type Change,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
+import { useClock } from '../../base/clock/index.ts';
 import FigureText from '../../base/controls/FigureText.vue';
 import { DraftMark } from '../../base/draft/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
@@ -64,7 +64,7 @@ const inOther = computed(() =>
 const codeWords = computed(() => {
   const value = entry.value?.value;
   if (value?.kind !== 'text') return undefined;
-  const today = format(new Date(), 'yyyy-MM-dd');
+  const { today } = useClock();
   return codeInWords(props.spec.key, value.text, {
     system: props.system,
     today,

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { checkAgain, type Checked, type Objection } from '@fair-gable/core/unit/checks';
@@ -9,6 +8,7 @@ import {
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
 import { withWaiting } from '@fair-gable/core/yard/outbox';
+import { useClock } from '../../base/clock/index.ts';
 import { ask, NoNetwork, saying, sendFile, type Sending } from '../../base/api/client.ts';
 import { useLive } from '../../base/live/live.ts';
 import {
@@ -148,7 +148,7 @@ let last: Checked | undefined;
 
 /** The objections to a record, worked out once per record, unit system and day. */
 export const objectionsTo = (record: UnitRecord, system: 'us' | 'metric'): readonly Objection[] => {
-  const today = format(new Date(), 'yyyy-MM-dd');
+  const { today } = useClock();
   const look = `${system} ${today}`;
   const had = checked.get(record)?.get(look);
   if (had) return had;

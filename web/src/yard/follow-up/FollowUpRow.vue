@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
-import { format } from 'date-fns';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { followUpKinds, lateness, type FollowUp } from '@fair-gable/core/yard/follow-up';
+import { useClock } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 
 /** Something left to do: until when, by whom, and whether it is done. */
 const props = defineProps<{ followUp: FollowUp; mayWrite: boolean; busy: boolean }>();
 const emit = defineEmits<{ keep: [followUp: FollowUp]; drop: [] }>();
 
-const today = format(new Date(), 'yyyy-MM-dd');
-const late = computed(() => lateness(props.followUp, today));
+const clock = useClock();
+const late = computed(() => lateness(props.followUp, clock.today));
 const kind = computed(
   () => followUpKinds.find(({ key }) => key === props.followUp.kind)?.label ?? '',
 );
@@ -33,7 +33,7 @@ const keepWho = (): void => {
 };
 const toggle = (): void => {
   const { done, ...open } = props.followUp;
-  emit('keep', done ? open : { ...open, done: today });
+  emit('keep', done ? open : { ...open, done: clock.today });
 };
 const dueWords = computed(() => {
   if (late.value === 'late') return `late, was due ${formatDate(props.followUp.due)}`;

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { format } from 'date-fns';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, onMounted, watch } from 'vue';
 import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
 import { dueBy, proposedFollowUps } from '@fair-gable/core/yard/follow-up';
+import { useClock } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import FollowUpRow from './FollowUpRow.vue';
@@ -19,10 +19,10 @@ onMounted(load);
 watch(() => props.plan.id, load);
 
 const mayWrite = computed(() => session.may('record'));
-const today = format(new Date(), 'yyyy-MM-dd');
+const clock = useClock();
 const proposed = computed(() => {
   const had = new Set(list.value.map(({ id }) => id));
-  return proposedFollowUps(props.plan, props.log, today).filter(({ id }) => !had.has(id));
+  return proposedFollowUps(props.plan, props.log, clock.today).filter(({ id }) => !had.has(id));
 });
 const takeAll = async (): Promise<void> => {
   for (const one of proposed.value) {
@@ -43,7 +43,7 @@ const add = (): Promise<boolean> =>
       unit: props.plan.unit,
       kind: 'call',
       text: draft.value.text.trim(),
-      due: dueBy('call', today),
+      due: dueBy('call', clock.today),
       who: session.session?.person.name ?? '',
     }),
   );

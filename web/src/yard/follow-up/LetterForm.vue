@@ -9,7 +9,7 @@ import { riskyIn } from '@fair-gable/core/show/claims';
 import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
 import { draftLetter, type Buyer, type FollowUp } from '@fair-gable/core/yard/follow-up';
 import { ask } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSaving } from '../../base/controls/saved.ts';
 import FormNews from '../../base/controls/FormNews.vue';

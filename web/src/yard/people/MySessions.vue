@@ -2,7 +2,7 @@
 import { onMounted, ref } from 'vue';
 import type { SignedIn } from '@fair-gable/core/yard/people';
 import { ask } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSaving } from '../../base/controls/saved.ts';
 

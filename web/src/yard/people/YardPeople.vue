@@ -7,7 +7,7 @@ import { type Role, roles, roleWords } from '@fair-gable/core/base/rights';
 import { type YardPerson } from '@fair-gable/core/yard/people';
 import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSaving } from '../../base/controls/saved.ts';

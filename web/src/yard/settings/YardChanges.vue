@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import { ask, saying } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 
 /** What was changed about the yard and its people. */
 interface YardChange {
@@ -42,6 +42,17 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   water: ({ subject, from, to }) =>
     `water, ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   'buyer-forgotten': () => 'a buyer was forgotten, with what was written to them',
+  'buyer-kept': () => 'a buyer’s name and contact were kept',
+  'buyer-changed': () => 'a buyer’s name or contact was changed',
+  'buyer-named': ({ subject }) => `a buyer was named on a walk ${subject} gave`,
+  'buyer-unnamed': ({ subject }) => `the buyer was taken off a walk ${subject} gave`,
+  'letter-written': () => 'a message was written to a buyer',
+  'follow-up-dropped': ({ subject }) => `a follow-up was dropped: ${subject}`,
+  'screen-opened': ({ subject }) => `a buyer’s screen was opened on a walk ${subject} gives`,
+  'screens-closed': ({ subject }) => `the buyer’s screens were closed on a walk ${subject} gave`,
+  'sheet-dropped': ({ subject }) => `model sheet deleted: ${subject}`,
+  'offer-dropped': ({ subject }) => `a model sheet’s suggestion from ${subject} was closed`,
+  'time-zone': ({ from, to }) => `time zone: ${from} → ${to}`,
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
 };
 const told = (change: YardChange): string => words[change.what]?.(change) ?? change.what;

@@ -1,27 +1,34 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
+import { formatDate } from '@fair-gable/core/base/dates';
 import type { System } from '@fair-gable/core/base/quantity';
+import { useClock } from '../../base/clock/index.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSaving } from '../../base/controls/saved.ts';
+import { zoneChoices } from './time-zones.ts';
 import { useSession } from '../../base/session/session.ts';
 import { systemNames } from '../../base/controls/systems.ts';
 
-/** The yard's name, and the units it usually measures in. */
+/** The yard's name, the units it usually measures in, and where it stands on the clock. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
+const clock = useClock();
 const { draft, keepWith } = useDraft({
   place: () => 'settings.yard',
-  what: () => 'The yard’s name and units',
+  what: () => 'The yard’s name, units and time zone',
   fresh: () => ({
     name: session.session?.yard.name ?? '',
     system: (session.session?.yard.system ?? 'us') as System,
+    timeZone: session.session?.yard.timeZone ?? clock.timeZone,
   }),
 });
 const choices = Object.entries(systemNames).map(([key, label]) => ({ key, label }));
+const timeZones = computed(() => zoneChoices(draft.value.timeZone));
 const { busy, done, problem, save } = useSaving();
 
 const keep = (): Promise<boolean> =>
@@ -44,6 +51,18 @@ const keep = (): Promise<boolean> =>
       </div>
       <SelectField v-model="draft.system" class="field" label="Usual units" :choices="choices">
         <span class="small soft">Each person may have their own.</span>
+      </SelectField>
+      <SelectField
+        v-model="draft.timeZone"
+        class="field"
+        label="Time zone"
+        :choices="timeZones"
+        filter
+      >
+        <span class="small soft">
+          Dates and times are this yard’s, wherever someone opens it. Today is
+          {{ formatDate(clock.today) }} here.
+        </span>
       </SelectField>
       <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />

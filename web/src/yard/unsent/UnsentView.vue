@@ -2,6 +2,7 @@
 import Button from 'primevue/button';
 import { computed, onMounted } from 'vue';
 import { nameOf } from '@fair-gable/core/unit/record';
+import { onDay } from '../../base/clock/index.ts';
 import DraftList from './DraftList.vue';
 import { useSession } from '../../base/session/session.ts';
 import OwnClashes from '../../unit/record/OwnClashes.vue';
@@ -34,7 +35,7 @@ const saveAsFile = ({ item, reason, at }: KeptDeclined): void => {
   const text = JSON.stringify({ reason, at, item }, undefined, 2);
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  link.download = `not-taken-${at.slice(0, 10)}.json`;
+  link.download = `not-taken-${onDay(at)}.json`;
   link.click();
   URL.revokeObjectURL(link.href);
 };

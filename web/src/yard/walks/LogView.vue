@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { isToday } from 'date-fns';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { clock, logOf, type LogMark } from '@fair-gable/core/show/walk';
+import { onDay, useClock, wholeTimeOf as when } from '../../base/clock/index.ts';
 import { ask, NoNetwork, saying } from '../../base/api/client.ts';
 import AfterWalk from '../follow-up/AfterWalk.vue';
 import { keptWalks, useOutbox } from '../../base/device/index.ts';
@@ -64,7 +64,8 @@ const mayHear = computed(
 const log = computed(() => chosen.value && logOf(chosen.value.plan, chosen.value.events));
 
 /** A walk that was finished by mistake is gone on with for the rest of its day. */
-const isOfToday = computed(() => chosen.value && isToday(new Date(chosen.value.createdAt)));
+const yardClock = useClock();
+const isOfToday = computed(() => chosen.value && onDay(chosen.value.createdAt) === yardClock.today);
 
 /** Minutes as they were planned at first, and again on the way. */
 const plannedWords = computed(() => {
@@ -81,11 +82,6 @@ const notGiven = computed(() =>
     { part: 'missed', title: 'Missed', points: log.value?.missed ?? [] },
   ].filter(({ points }) => points.length > 0),
 );
-
-const when = (iso: string): string =>
-  new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
-    new Date(iso),
-  );
 
 const { problem: notAsked, ask: askIt } = useAsking();
 /** Whether a question of the walk is on this unit's list already, in the same words. */

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { foldWalk, type WalksSummary } from '@fair-gable/core/show/walk';
 import { nameOf, textOf } from '@fair-gable/core/unit/record';
 import { ask, saying } from '../../base/api/client.ts';
-import { when } from '../../base/controls/when.ts';
+import { when } from '../../base/clock/index.ts';
 import FollowUpRow from '../follow-up/FollowUpRow.vue';
 import { useFollowUps } from '../follow-up/follow-ups.ts';
 import { useSession } from '../../base/session/session.ts';

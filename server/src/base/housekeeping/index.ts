@@ -1,0 +1,1 @@
+export { housekeepingPlugin, type Chore } from './plugin.ts';
