@@ -1,10 +1,29 @@
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+const jsonSchemas = /zod\/v4\/core\/(json-schema-processors|to-json-schema)\.js$/;
+
+/**
+ * Zod’s makers of JSON Schema, some 8 kB of the first load: the server makes them, for the pages about its API, and a
+ * browser never does. Every name they give is there, and throws.
+ */
+const noJsonSchemas = {
+  name: 'no-json-schemas',
+  enforce: 'pre' as const,
+  load(id: string) {
+    if (!jsonSchemas.test(id)) return undefined;
+    const named = readFileSync(id, 'utf8').matchAll(/^export (?:const|function) (\w+)/gm);
+    const names = [...named].map(([, name]) => `export const ${name} = none;`).join('\n');
+    return `const none = () => () => { throw new Error('The browser makes no JSON Schema.'); };\n${names}\nexport { none as process };`;
+  },
+};
+
 export default defineConfig({
   plugins: [
+    noJsonSchemas,
     vue(),
     VitePWA({
       // A new version waits until the page is opened again: nobody is reloaded in mid-walk.
