@@ -167,7 +167,7 @@ test('on a phone each question is one screen', async ({ page }) => {
   await expectSound(page, 'questions');
   for (const [question, heading] of [
     [/How many nights/, 'How many nights off the hookups?'],
-    [/Are the tyres/, 'Are the tyres enough?'],
+    [/Are the tires/, 'Are the tires enough?'],
     [/What may I/, 'What may I still load?'],
     [/What should/, 'What should tow it?'],
     [/Does the label/, 'Does the label add up?'],

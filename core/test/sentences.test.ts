@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import type { System } from '@fair-gable/core/base/quantity';
-import { answersFor, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
+import { askingOf, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { preparationsFor } from '@fair-gable/core/show/plan';
 import { checkRecord, rules } from '@fair-gable/core/unit/checks';
 import { questionKeys, type UnitRecord } from '@fair-gable/core/unit/record';
 import { nextNeed } from '@fair-gable/core/yard/to-do';
+import { answersFor } from './answers.ts';
 import { demoFiles, us } from './demo-units.ts';
 
 /** Every sentence the program makes is in the reader's units: both systems, over all of the demo yard. */
@@ -45,10 +46,12 @@ const cards = (record: UnitRecord, system: System): readonly Said[] =>
 
 const numbers = (record: UnitRecord, system: System): readonly Said[] => {
   const answers = answersFor(record, freshTrial(), system, today);
-  const asked = questionsFor(answers, system).map(({ key, answer = '' }) => ({
-    by: `numbers.${key}`,
-    words: answer,
-  }));
+  const asked = questionsFor(askingOf(record, freshTrial(), system, today)).map(
+    ({ key, answer = '' }) => ({
+      by: `numbers.${key}`,
+      words: answer,
+    }),
+  );
   const opened = Object.entries(answers).flatMap(([key, { steps, assumptions, sentence }]) =>
     [sentence ?? '', ...assumptions, ...steps.flatMap((step: object) => Object.values(step))].map(
       (words) => ({ by: `numbers.${key}`, words: String(words) }),

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { System } from '@fair-gable/core/base/quantity';
 import { tyres, type TyresInput } from '@fair-gable/core/numbers/tires';
 import { drag, tow, towInputSchema } from '@fair-gable/core/numbers/tow';
-import { answersFor, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
+import { askingOf, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
 import { water } from '@fair-gable/core/numbers/water';
 import { scale, weigh, weightInputSchema } from '@fair-gable/core/numbers/weight';
 import { cargoLabel, cargoLabelInputSchema } from '@fair-gable/core/unit/cargo-label';
@@ -15,6 +15,7 @@ import {
   questionKeys,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
+import { answersFor } from './answers.ts';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 /*
@@ -262,7 +263,7 @@ describe('the confidence of a result', () => {
   it('is in the headline, the sentence and the step alike', () => {
     for (const { id, record } of demoFiles) {
       const answers = answersFor(record, freshTrial(), 'us', us.today);
-      for (const { key, answer } of questionsFor(answers, 'us')) {
+      for (const { key, answer } of questionsFor(askingOf(record, freshTrial(), 'us', us.today))) {
         const { value, confidence, sentence } = answers[key];
         if (value === undefined || confidence !== 'about' || key === 'label') continue;
         // What the trailer asks for is as sure as the trailer, though the vehicle be of a class.

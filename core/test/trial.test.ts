@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { System } from '@fair-gable/core/base/quantity';
 import { vehicleClasses, vehiclesOf } from '@fair-gable/core/numbers/tow';
 import {
-  answersFor,
+  askingOf,
   compareTrials,
   freshTrial,
   keptTrials,
@@ -21,19 +21,22 @@ import {
   type UnitRecord,
   type Vehicle,
 } from '@fair-gable/core/unit/record';
+import { answersFor } from './answers.ts';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const today = '2026-04-15';
 const answers = (record: UnitRecord, more: Partial<Trial> = {}, system: System = 'us') =>
   answersFor(record, { ...freshTrial(), ...more }, system, today);
+const asking = (record: UnitRecord, more: Partial<Trial> = {}, system: System = 'us') =>
+  askingOf(record, { ...freshTrial(), ...more }, system, today);
 const asked = (record: UnitRecord, key: QuestionKey, more: Partial<Trial> = {}) =>
-  questionsFor(answers(record, more), 'us').find((one) => one.key === key);
+  questionsFor(asking(record, more)).find((one) => one.key === key);
 
 describe('a buyer’s questions', () => {
   it('each have an answer or say what is missing, for every unit in both systems', () => {
     for (const { record } of demoFiles) {
       for (const system of ['us', 'metric'] as const) {
-        const all = questionsFor(answers(record, {}, system), system);
+        const all = questionsFor(asking(record, {}, system));
         expect(all.map(({ key }) => key).toSorted()).toEqual([...questionKeys].toSorted());
         for (const { answer, missing } of all) expect(answer ?? missing).not.toBe('');
         if (system === 'metric') {
@@ -46,7 +49,7 @@ describe('a buyer’s questions', () => {
 
   it('stand first where they can be answered now', () => {
     for (const { record } of demoFiles) {
-      const has = questionsFor(answers(record), 'us').map(({ answer }) => answer !== undefined);
+      const has = questionsFor(asking(record)).map(({ answer }) => answer !== undefined);
       expect(has).toEqual(has.toSorted((a, b) => Number(b) - Number(a)));
     }
   });

@@ -31,7 +31,7 @@ import {
   type QuestionKey,
   type UnitRecord,
 } from '../../unit/record/index.ts';
-import { keptTrials, questionWords } from '../../numbers/trial/index.ts';
+import { keptTrials, questionOf } from '../../numbers/trial/index.ts';
 import { grid, secondsFor, usualPace, type CardNumber, type Point } from './point.ts';
 import { asKnown, isFigure, sayableText, wordedFor, type Worded } from './sentence.ts';
 import { asWorded, modelPoints, noTalk, type ModelTalk } from './wording.ts';
@@ -300,26 +300,16 @@ const cardsOf = (entry: Spec | Feature, telling: Telling): readonly Point[] => {
   ]);
 };
 
-/** Where a kept trial is told: at the labels, but tyres at the wheels and water at the hookups. */
-const trialStation: Readonly<Record<QuestionKey, StationKey>> = {
-  load: 'labels',
-  tow: 'hitch',
-  nights: 'utilities',
-  tyres: 'running-gear',
-  label: 'labels',
-  scale: 'labels',
-};
-
 /** The kept trials that were made cards, with what they answer now. */
 const trialPoints = ({ record, system, pace }: Telling): readonly Point[] =>
-  keptTrials(record, system)
-    .filter(({ kept, answer }) => kept.card && answer !== undefined)
+  keptTrials(record, system, ({ card }) => card)
+    .filter(({ answer }) => answer !== undefined)
     .map(({ id, kept, answer, sentence }) => ({
       id: `trials.${id}`,
-      station: trialStation[kept.question],
+      station: questionOf(kept.question).station,
       label: kept.name,
       sentence: sentence.slice(0, 500),
-      numbers: [{ label: questionWords[kept.question], text: answer }],
+      numbers: [{ label: questionOf(kept.question).words, text: answer }],
       seconds: secondsFor(sentence, pace),
     }));
 

@@ -1,20 +1,18 @@
 <script setup lang="ts">
-import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
-import { explanationWords, type CargoLabelValue } from '@fair-gable/core/unit/cargo-label';
-import type { Outcome } from '@fair-gable/core/unit/outcome';
-import { hasFeature, type UnitRecord } from '@fair-gable/core/unit/record';
+import { label } from '@fair-gable/core/numbers/trial';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
+import { explanationWords } from '@fair-gable/core/unit/cargo-label';
+import { hasFeature } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 
 /** Whether the capacity on the label follows from the weights, what explains it, and how far its line is. */
-const props = defineProps<{
-  unit: string | undefined;
-  record: UnitRecord;
-  system: System;
-  outcome: Outcome<CargoLabelValue>;
-}>();
+const props = defineProps<BenchProps>();
+defineEmits<BenchEmits>();
+const outcome = computed(() => props.asking.of(label.work));
 const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.system);
-const value = computed(() => props.outcome.value);
+const value = computed(() => outcome.value.value);
 const fitted = computed(() => (value.value?.line ?? 0) - (value.value?.toLine ?? 0));
 const share = computed(() => Math.min(fitted.value / (value.value?.line ?? 1), 1));
 /** What would explain the gap; two of the same size are both told. */

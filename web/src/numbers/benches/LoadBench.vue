@@ -1,41 +1,31 @@
 <script setup lang="ts">
+import { load, scale } from '@fair-gable/core/numbers/trial';
 import Checkbox from 'primevue/checkbox';
 import { defineAsyncComponent, computed, ref } from 'vue';
 import { inText, percent } from '@fair-gable/core/base/words';
-import { formatQuantity, poundsPerGallon, type System } from '@fair-gable/core/base/quantity';
+import { formatQuantity, poundsPerGallon } from '@fair-gable/core/base/quantity';
 import {
   gearPlacesOf,
   hitchCurve,
   shareWanted,
   weightInputOf,
-  type WeightValue,
 } from '@fair-gable/core/numbers/weight';
 import { specEntry } from '@fair-gable/core/unit/catalog';
-import { said, type Outcome } from '@fair-gable/core/unit/outcome';
-import {
-  amountOf,
-  tankKeys,
-  type TankKey,
-  type Trial,
-  type UnitRecord,
-} from '@fair-gable/core/unit/record';
+import { said } from '@fair-gable/core/unit/outcome';
+import { amountOf, tankKeys, type TankKey } from '@fair-gable/core/unit/record';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
 import LoadOutline from './LoadOutline.vue';
 import TrySlider from './TrySlider.vue';
 
 /** What may still be loaded: tanks, gear and propane tried; limits, the hitch, and the sentence. */
-const props = defineProps<{
-  unit: string | undefined;
-  record: UnitRecord;
-  system: System;
-  trial: Trial;
-  outcome: Outcome<WeightValue>;
-  /** Where it was weighed, by how much it is heavier than what is worked out here. Pounds. */
-  unknown?: number | undefined;
-}>();
-const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const props = defineProps<BenchProps>();
+const emit = defineEmits<BenchEmits>();
+const outcome = computed(() => props.asking.of(load.work));
+/** Where it was weighed, by how much it is heavier than what is worked out here. Pounds. */
+const unknown = computed(() => props.asking.of(scale.work).value?.unknown);
 // The chart comes when it is looked at: the answer does not wait for it.
 const HitchChart = defineAsyncComponent(() => import('./HitchChart.vue'));
 
@@ -56,7 +46,7 @@ const places = computed(() =>
 const fill = (key: TankKey, level: number): void => {
   emit('set', { levels: { ...props.trial.levels, [key]: level } });
 };
-const load = (key: string, pounds: number): void => {
+const put = (key: string, pounds: number): void => {
   emit('set', { gear: { ...props.trial.gear, [key]: pounds } });
 };
 
@@ -86,7 +76,7 @@ const waterWords = computed(() =>
 const hasPropane = computed(() => props.record.specs.lpCylinders !== undefined);
 /** The lightest and heaviest hitch of all fillings; about, where a tank's place is only assumed. */
 const extremes = computed(() => {
-  const { lightest, heaviest, fillings = 'about' } = props.outcome.value ?? {};
+  const { lightest, heaviest, fillings = 'about' } = outcome.value.value ?? {};
   if (!lightest || !heaviest) return undefined;
   const full = lightest.full.map((one) => inText(one)).join(' and ') || 'nothing';
   return {
@@ -144,7 +134,7 @@ const extremes = computed(() => {
         :max="place.most"
         :step="10"
         :model-value="place.pounds"
-        @update:model-value="(to) => load(place.key, to)"
+        @update:model-value="(to) => put(place.key, to)"
       />
       <label v-if="hasPropane" class="tick"
         ><Checkbox

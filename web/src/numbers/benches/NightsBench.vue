@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { nights } from '@fair-gable/core/numbers/trial';
 import { counted } from '@fair-gable/core/base/words';
-import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
 import {
   heaterRates,
   levelsAfter,
@@ -9,31 +10,24 @@ import {
   waterStyle,
   waterStyles,
   waterTimes,
-  type WaterValue,
   type YardWater,
 } from '@fair-gable/core/numbers/water';
 import { weigh, weightInputOf } from '@fair-gable/core/numbers/weight';
 import { specEntry } from '@fair-gable/core/unit/catalog';
-import type { Outcome } from '@fair-gable/core/unit/outcome';
-import type { Trial, UnitRecord } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
 import { useSession } from '../../base/session/session.ts';
 import WideTable from '../../base/controls/WideTable.vue';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 import LoadOutline from './LoadOutline.vue';
 import TrySlider from './TrySlider.vue';
 import WaterRatesFields from './WaterRatesFields.vue';
 
 /** How many nights off the hookups: by people and style, tank by tank; and how the weight shifts meanwhile. */
-const props = defineProps<{
-  unit: string | undefined;
-  record: UnitRecord;
-  system: System;
-  trial: Trial;
-  outcome: Outcome<WaterValue>;
-}>();
-const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const props = defineProps<BenchProps>();
+const emit = defineEmits<BenchEmits>();
+const outcome = computed(() => props.asking.of(nights.work));
 const people = [1, 2, 3, 4, 5, 6].map((n) => ({ key: n, label: String(n) }));
 const styles = waterStyles.map(({ key, label }) => ({ key, label }));
 const session = useSession();
@@ -52,10 +46,10 @@ const most = 7;
 
 /** The water where it lies after so many days, and what that does to the hitch. */
 const dayStep = 0.25;
-const lasts = computed(() => Math.floor((props.outcome.value?.days ?? 0) / dayStep) * dayStep);
+const lasts = computed(() => Math.floor((outcome.value.value?.days ?? 0) / dayStep) * dayStep);
 const day = computed(() => Math.min(props.trial.days, lasts.value));
 const shifted = computed(() => {
-  const { value } = props.outcome;
+  const { value } = outcome.value;
   if (!value) return undefined;
   const levels = levelsAfter(value, day.value);
   const input = weightInputOf(props.record, { ...props.trial, levels, gear: {} });

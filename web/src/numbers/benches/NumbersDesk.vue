@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
-import { answersFor, questionsFor } from '@fair-gable/core/numbers/trial';
+import { askingOf, questionsFor } from '@fair-gable/core/numbers/trial';
 import {
   questionKeys,
   type QuestionKey,
@@ -11,12 +11,8 @@ import {
 } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
-import LabelBench from './LabelBench.vue';
-import LoadBench from './LoadBench.vue';
-import NightsBench from './NightsBench.vue';
-import ScaleBench from './ScaleBench.vue';
-import TowBench from './TowBench.vue';
-import TyresBench from './TyresBench.vue';
+import type { BenchProps } from './bench.ts';
+import { benches } from './benches.ts';
 
 /** The buyer's questions with the answer under each; the bench of one of them beside it. */
 const props = defineProps<{
@@ -32,10 +28,9 @@ const emit = defineEmits<{ set: [more: Partial<Trial>]; reset: [] }>();
 const session = useSession();
 const isNarrow = useMediaQuery('(width < 900px)');
 const clock = useClock();
-const demo = computed(() => session.session?.yard.demo ?? false);
 
-const answers = computed(() => answersFor(props.record, props.trial, session.system, clock.today));
-const questions = computed(() => questionsFor(answers.value, session.system));
+const asking = computed(() => askingOf(props.record, props.trial, session.system, clock.today));
+const questions = computed(() => questionsFor(asking.value));
 
 /** On a phone the list stands alone until one is chosen; at the desk the first is open. */
 const here = computed<QuestionKey | undefined>(
@@ -45,11 +40,12 @@ const here = computed<QuestionKey | undefined>(
 );
 const current = computed(() => questions.value.find(({ key }) => key === here.value));
 const set = (more: Partial<Trial>): void => emit('set', more);
-const common = computed(() => ({
+const given = computed<BenchProps>(() => ({
   unit: props.unit,
   record: props.record,
   system: session.system,
   trial: props.trial,
+  asking: asking.value,
 }));
 </script>
 
@@ -85,45 +81,7 @@ const common = computed(() => ({
         {{ current.answer }}
       </p>
       <slot name="above" :question="here" />
-      <LoadBench
-        v-if="here === 'load'"
-        v-bind="common"
-        :outcome="answers.load"
-        :unknown="answers.scale.value?.unknown"
-        @set="set"
-      />
-      <TowBench v-else-if="here === 'tow'" v-bind="common" :outcome="answers.tow" @set="set" />
-      <NightsBench
-        v-else-if="here === 'nights'"
-        v-bind="common"
-        :outcome="answers.nights"
-        @set="set"
-      />
-      <TyresBench
-        v-else-if="here === 'tyres'"
-        v-bind="common"
-        :outcome="answers.tyres"
-        :today="clock.today"
-        :demo="demo"
-        @set="set"
-      />
-      <LabelBench
-        v-else-if="here === 'label'"
-        :unit="unit"
-        :record="record"
-        :system="session.system"
-        :outcome="answers.label"
-      />
-      <ScaleBench
-        v-else
-        :unit="unit"
-        :system="session.system"
-        :trial="trial"
-        :outcome="answers.scale"
-        :load="answers.load"
-        :demo="demo"
-        @set="set"
-      />
+      <component :is="benches[here]" v-bind="given" @set="set" />
       <slot name="below" :question="here" />
     </section>
   </div>

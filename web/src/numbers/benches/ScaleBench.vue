@@ -1,29 +1,26 @@
 <script setup lang="ts">
+import { load, scale } from '@fair-gable/core/numbers/trial';
 import Button from 'primevue/button';
 import { inText } from '@fair-gable/core/base/words';
-import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
-import { scaleProblem, type ScaleValue, type WeightValue } from '@fair-gable/core/numbers/weight';
-import type { Outcome } from '@fair-gable/core/unit/outcome';
-import type { Trial } from '@fair-gable/core/unit/record';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
+import { scaleProblem } from '@fair-gable/core/numbers/weight';
 import { computed } from 'vue';
 import QuantityField from '../../base/controls/QuantityField.vue';
 import { without } from '../../base/controls/without.ts';
+import { useSession } from '../../base/session/session.ts';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 import { standInScale, weighings, type Weighing } from './devices.ts';
 import LimitBars from './LimitBars.vue';
 
 /** Three weighings on a public scale; what they say is used for the vehicle and the tyres from then on. */
-const props = defineProps<{
-  unit: string | undefined;
-  system: System;
-  trial: Trial;
-  outcome: Outcome<ScaleValue>;
-  /** As it was worked out; the stand-in weighs that. */
-  load: Outcome<WeightValue>;
-  /** Whether the stand-in is offered. */
-  demo: boolean;
-}>();
-const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const props = defineProps<BenchProps>();
+const emit = defineEmits<BenchEmits>();
+const session = useSession();
+/** Whether the stand-in is offered; it weighs what was worked out. */
+const demo = computed(() => session.session?.yard.demo ?? false);
+const worked = computed(() => props.asking.of(load.work));
+const outcome = computed(() => props.asking.of(scale.work));
 
 const rows = [
   { key: 'vehicle', label: 'The vehicle alone', hint: 'all its axles, everybody in it' },
@@ -44,8 +41,8 @@ const contradiction = computed(() => {
   });
 });
 const standIn = computed(() => {
-  const { value } = props.load;
-  if (!props.demo || !value?.axles || value.axles <= 0) return undefined;
+  const { value } = worked.value;
+  if (!demo.value || !value?.axles || value.axles <= 0) return undefined;
   const { vehicle, aboard, hardware } = props.trial;
   const curb = vehicle.figures.curb?.amount ?? 5000;
   return standInScale(props.unit ?? '', {
@@ -103,8 +100,8 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
       :first="undefined"
       :system="system"
     />
-    <p v-if="outcome.value && load.value" class="large">
-      Worked out <span class="number">{{ show(load.value.total) }}</span>, weighed
+    <p v-if="outcome.value && worked.value" class="large">
+      Worked out <span class="number">{{ show(worked.value.total) }}</span>, weighed
       <strong class="number">{{ show(outcome.value.total) }}</strong>
     </p>
     <AnswerFoot :outcome="outcome" :unit="unit" />

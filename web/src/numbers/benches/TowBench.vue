@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { tow } from '@fair-gable/core/numbers/trial';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { percent } from '@fair-gable/core/base/words';
-import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
-import { usualReserve, vehicleClasses, type TowValue } from '@fair-gable/core/numbers/tow';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
+import { usualReserve, vehicleClasses } from '@fair-gable/core/numbers/tow';
 import { schoolEntry } from '@fair-gable/core/unit/catalog';
-import type { Outcome } from '@fair-gable/core/unit/outcome';
-import type { Trial, UnitRecord, Vehicle } from '@fair-gable/core/unit/record';
+import type { Vehicle } from '@fair-gable/core/unit/record';
 import { computed, onMounted, ref } from 'vue';
 import SelectField from '../../base/controls/SelectField.vue';
 import { saying } from '../../base/api/client.ts';
@@ -17,19 +17,15 @@ import { useSession } from '../../base/session/session.ts';
 import FigureFields from '../vehicles/FigureFields.vue';
 import { useVehicles } from '../vehicles/vehicles.ts';
 import WideTable from '../../base/controls/WideTable.vue';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AirBench from './AirBench.vue';
 import AnswerFoot from './AnswerFoot.vue';
 import LimitBars from './LimitBars.vue';
 
 /** What should tow it: a class of vehicle or a buyer's own figures, people, both schools. */
-const props = defineProps<{
-  unit: string | undefined;
-  record: UnitRecord;
-  system: System;
-  trial: Trial;
-  outcome: Outcome<TowValue>;
-}>();
-const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const props = defineProps<BenchProps>();
+const emit = defineEmits<BenchEmits>();
+const outcome = computed(() => props.asking.of(tow.work));
 const session = useSession();
 const vehicles = useVehicles();
 onMounted(() => {
@@ -97,13 +93,13 @@ const putVehicle = async (): Promise<boolean> => {
 const keepVehicle = (): Promise<boolean> => keepWith(putVehicle);
 
 const show = (amount: number): string => formatQuantity(amount, 'weight', props.system);
-const schools = computed(() => props.outcome.value?.schools ?? []);
+const schools = computed(() => outcome.value.value?.schools ?? []);
 const schoolName = (reserve: number): string =>
   reserve === 0 ? 'Ratings in full' : `${percent(reserve, 0)} kept in hand`;
 const verdict = (fits: boolean | undefined): string =>
   fits === undefined ? 'not all of it checked' : fits ? 'can tow this one' : 'can’t tow this one';
 const leasts = computed(() => {
-  const { least, leastAtGross, taken, as } = props.outcome.value ?? {};
+  const { least, leastAtGross, taken, as } = outcome.value.value ?? {};
   return [
     ...(taken === 'loaded' ? [{ label: as ?? '', least }] : []),
     { label: 'at its GVWR', least: leastAtGross },

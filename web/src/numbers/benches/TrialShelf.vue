@@ -2,7 +2,7 @@
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import type { System } from '@fair-gable/core/base/quantity';
-import { compareTrials, keptTrials, questionWords } from '@fair-gable/core/numbers/trial';
+import { compareTrials, keptTrials, questionOf } from '@fair-gable/core/numbers/trial';
 import type { Change, KeptTrial, QuestionKey, Trial } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import { useClock } from '../../base/clock/index.ts';
@@ -96,7 +96,8 @@ const rows = computed(() => {
       <li v-for="{ id, kept, answer, sentence } in all" :key="id">
         <p>
           <strong>{{ kept.name }}</strong>
-          <span class="soft"> · {{ questionWords[kept.question] }}</span> {{ answer ?? sentence }}
+          <span class="soft"> · {{ questionOf(kept.question).words }}</span>
+          {{ answer ?? sentence }}
         </p>
         <p class="doing">
           <Button severity="secondary" text label="Open" @click="emit('open', kept.trial)" />

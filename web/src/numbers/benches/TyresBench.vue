@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { tires } from '@fair-gable/core/numbers/trial';
 import Button from 'primevue/button';
-import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
 import {
   labelPressure,
   recheckMiles,
@@ -8,38 +9,35 @@ import {
   torqueRounds,
   wheelDiameter,
   wheelPressures,
-  type TyresValue,
 } from '@fair-gable/core/numbers/tires';
 import type { WheelKey } from '@fair-gable/core/unit/catalog';
-import type { Outcome } from '@fair-gable/core/unit/outcome';
-import { amountOf, type Trial, type UnitRecord } from '@fair-gable/core/unit/record';
+import { amountOf } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import QuantityField from '../../base/controls/QuantityField.vue';
 import { without } from '../../base/controls/without.ts';
+import { useClock } from '../../base/clock/index.ts';
+import { useSession } from '../../base/session/session.ts';
+import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 import { standInGauge } from './devices.ts';
 
 /** Whether the tyres are enough at the pressure they have, wheel by wheel; and how tight their nuts are. */
-const props = defineProps<{
-  unit: string | undefined;
-  record: UnitRecord;
-  system: System;
-  trial: Trial;
-  outcome: Outcome<TyresValue>;
-  today: string;
-  /** Whether the stand-in of a gauge is offered. */
-  demo: boolean;
-}>();
-const emit = defineEmits<{ set: [more: Partial<Trial>] }>();
+const props = defineProps<BenchProps>();
+const emit = defineEmits<BenchEmits>();
+const session = useSession();
+const clock = useClock();
+/** Whether the stand-in of a gauge is offered. */
+const demo = computed(() => session.session?.yard.demo ?? false);
+const outcome = computed(() => props.asking.of(tires.work));
 
-const wheels = computed(() => wheelPressures(props.record, props.today, props.trial.pressures));
+const wheels = computed(() => wheelPressures(props.record, clock.today, props.trial.pressures));
 const asked = computed(() => labelPressure(props.record));
 const put = (key: WheelKey, psi: number | undefined): void => {
   const rest = without(props.trial.pressures, key);
   emit('set', { pressures: psi === undefined ? rest : { ...rest, [key]: psi } });
 };
 const gauge = computed(() =>
-  props.demo && asked.value !== undefined ? standInGauge(props.unit ?? '', asked.value) : undefined,
+  demo.value && asked.value !== undefined ? standInGauge(props.unit ?? '', asked.value) : undefined,
 );
 const readAll = (): void => {
   const read = gauge.value?.read;

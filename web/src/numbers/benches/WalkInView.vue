@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { computed, provide } from 'vue';
-import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
-import type { QuestionKey } from '@fair-gable/core/unit/record';
+import { questionOf } from '@fair-gable/core/numbers/trial';
+import { specEntry } from '@fair-gable/core/unit/catalog';
 import QuantityField from '../../base/controls/QuantityField.vue';
 import { useSession } from '../../base/session/session.ts';
 import SpecInput from '../../unit/record/SpecInput.vue';
@@ -18,17 +18,6 @@ const { record, typed, type, axle, setAxle, clear } = useWalkIn();
 const { trial, set, reset } = useTrial(() => 'walk-in');
 const to = (question: string) => ({ name: 'walk-in', params: { question } });
 
-const loading: readonly SpecKey[] = ['uvw', 'hitchWeight', 'gvwr', 'axleRating'];
-/** What each question asks for. */
-const asksFor: Readonly<Record<QuestionKey, readonly SpecKey[]>> = {
-  load: [...loading, 'overallLength', 'lpCylinders', 'freshTank', 'grayTank', 'blackTank'],
-  tow: [...loading, 'freshTank', 'heightWithAc', 'width'],
-  nights: ['freshTank', 'grayTank', 'galleyTank', 'blackTank'],
-  tyres: ['tyreLoad', 'loadRange', 'coldPressure', 'axleRating', 'tyreSize'],
-  label: ['gvwr', 'uvw', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank'],
-  scale: ['gvwr', 'axleRating'],
-};
-const wantsAxle = (question: QuestionKey): boolean => ['load', 'tow'].includes(question);
 const idOf = (field: string): string => `walk-in-${field}`;
 
 provide(enterField, (field: string) => {
@@ -67,7 +56,7 @@ const anew = (): void => {
     >
       <template #above="{ question: here }">
         <div class="told" role="group" aria-label="What you were told of it">
-          <div v-for="key in asksFor[here]" :id="idOf(`specs.${key}`)" :key="key">
+          <div v-for="key in questionOf(here).asks" :id="idOf(`specs.${key}`)" :key="key">
             <SpecInput
               :spec="specEntry(key)"
               :system="session.system"
@@ -75,7 +64,7 @@ const anew = (): void => {
               @update:model-value="(to) => type(key, to)"
             />
           </div>
-          <div v-if="wantsAxle(here)" :id="idOf('places.axleRating')">
+          <div v-if="questionOf(here).asksAxle" :id="idOf('places.axleRating')">
             <QuantityField
               label="Coupler to axles"
               display="feet"

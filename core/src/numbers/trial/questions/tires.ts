@@ -1,0 +1,36 @@
+import { percent } from '../../../base/words/index.ts';
+import { howOfAnswer, said, type Given, type Outcome } from '../../../unit/outcome/index.ts';
+import { tyres, tyresInputOf, type TyresValue } from '../../tires/index.ts';
+import type { ScaleValue, WeightValue } from '../../weight/index.ts';
+import { workOf, type Question } from '../asking.ts';
+import { loading, weighing } from '../weighed.ts';
+
+/** What lies on the axles: as it was weighed, else as it was worked out, and no surer than that. */
+const onAxlesOf = (load: Outcome<WeightValue>, scale: Outcome<ScaleValue>): Given | undefined => {
+  if (scale.value) return { amount: scale.value.axles, how: 'measured' };
+  const axles = load.value?.axles;
+  if (axles === undefined || axles <= 0) return undefined;
+  return { amount: axles, how: howOfAnswer(load.confidence) };
+};
+
+const work = workOf({
+  tries: ['pressures'],
+  needs: { load: loading, scale: weighing },
+  engine: ({ record, trial, worked, system, today }): Outcome<TyresValue> => {
+    const onAxles = onAxlesOf(worked.load, worked.scale);
+    const input = tyresInputOf(record, today, trial.pressures);
+    return tyres(onAxles ? { ...input, onAxles } : input, system);
+  },
+});
+
+/** Whether the tires are enough. */
+export const tires: Question<TyresValue> = {
+  key: 'tyres',
+  words: 'Are the tires enough?',
+  station: 'running-gear',
+  asks: ['tyreLoad', 'loadRange', 'coldPressure', 'axleRating', 'tyreSize'],
+  asksAxle: false,
+  work,
+  short: ({ reserve }, asking) =>
+    `${said(percent(reserve), asking.of(work).confidence)} in hand over the axle ratings`,
+};
