@@ -28,7 +28,6 @@ import {
   hasFeature,
   isKnownMissing,
   isOfKind,
-  type QuestionKey,
   type UnitRecord,
 } from '../../unit/record/index.ts';
 import { keptTrials, questionOf } from '../../numbers/trial/index.ts';
