@@ -152,14 +152,21 @@ describe('giving a walk on a device', () => {
     const here = { plan, events: mine, unitName: 'Fenlark', anchor: { elapsed: 0, at } };
     // Another device went on 30 s later; this one hears of it after 2 s more.
     const resumed = event(3, 60_000, { kind: 'resume' }, 2);
-    const view = { plan, by: '', createdAt: '', events: [...mine, resumed], idle: 2000 };
+    const view = { plan, by: '', own: true, createdAt: '', events: [...mine, resumed], idle: 2000 };
     const now = at + 92_000;
     expect(joined(here, view, now)?.anchor).toEqual({ elapsed: 60_000, at: now - 2000 });
     // What it sent itself comes back, and moves nothing.
-    const back = { plan, by: '', createdAt: '', events: mine, idle: 5000 };
+    const back = { plan, by: '', own: true, createdAt: '', events: mine, idle: 5000 };
     expect(joined(here, back, now)?.anchor).toEqual(here.anchor);
     // Opened elsewhere in mid-walk it goes on where the clock stands, not where the last tap was.
-    const running = { plan, by: '', createdAt: '', events: mine.slice(0, 1), idle: 45_000 };
+    const running = {
+      plan,
+      by: '',
+      own: true,
+      createdAt: '',
+      events: mine.slice(0, 1),
+      idle: 45_000,
+    };
     expect(joined(undefined, running, now)?.anchor).toEqual({ elapsed: 0, at: now - 45_000 });
   });
 

@@ -10,3 +10,4 @@ export {
   type DragValue,
 } from './drag.ts';
 export { figureGiven, vehicleClasses, vehiclesOf } from './vehicles.ts';
+export { vehiclesApi } from './api.ts';

@@ -23,3 +23,4 @@ export {
   type WalkSeen,
   type WalksSummary,
 } from './statistics.ts';
+export { walkApi, type ToldWalk } from './api.ts';

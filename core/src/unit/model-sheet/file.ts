@@ -22,8 +22,15 @@ export type ModelSheetReading =
   | { readonly ok: true; readonly sheet: ModelSheet }
   | { readonly ok: false; readonly message: string };
 
+/** A sheet as its file has it. */
+export interface ModelSheetFile {
+  readonly format: typeof modelSheetFormat;
+  readonly version: typeof modelSheetVersion;
+  readonly sheet: ModelSheet;
+}
+
 /** A sheet as a file's content. */
-export const toModelSheetFile = (sheet: ModelSheet) => ({
+export const toModelSheetFile = (sheet: ModelSheet): ModelSheetFile => ({
   format: modelSheetFormat,
   version: modelSheetVersion,
   sheet,

@@ -39,3 +39,4 @@ export {
   toModelSheetFile,
   type ModelSheetReading,
 } from './file.ts';
+export { modelSheetApi, type SheetChange, type Touched } from './api.ts';

@@ -97,3 +97,4 @@ export {
   type Vehicle,
   type VehicleFigureKey,
 } from './values/vehicle.ts';
+export { recordApi, unitSorts, type YardUnit } from './api.ts';

@@ -10,3 +10,4 @@ export {
   type Reading,
   type Saying,
 } from './rows.ts';
+export { listLimit, stockListApi } from './api.ts';

@@ -9,3 +9,4 @@ export {
   type UnitFile,
   type UnitFileReading,
 } from './unit-file.ts';
+export { unitFileApi } from './api.ts';

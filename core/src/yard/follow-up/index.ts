@@ -11,3 +11,4 @@ export {
 } from './schema.ts';
 export { dueBy, inDueOrder, lateness, proposedFollowUps } from './proposed.ts';
 export { draftLetter, type DraftOf } from './draft.ts';
+export { followUpApi, type KeptBuyer, type KeptFollowUp, type KeptLetter } from './api.ts';

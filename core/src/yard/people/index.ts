@@ -22,3 +22,4 @@ export {
   type YardSettings,
 } from './people.ts';
 export { waitAfter, waitWords } from './backoff.ts';
+export { peopleApi, type YardChange } from './api.ts';

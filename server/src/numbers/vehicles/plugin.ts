@@ -1,15 +1,13 @@
-import { z } from 'zod';
+import { vehiclesApi } from '@fair-gable/core/numbers/tow';
 import type { DataSource } from 'typeorm';
-import { vehicleSchema, type Vehicle } from '@fair-gable/core/unit/record';
-import type { App } from '../../base/app/index.ts';
+import { type Vehicle } from '@fair-gable/core/unit/record';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import type { WithinYard } from '../../base/database/index.ts';
 import { noteOnYard, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { VehicleRow } from './entities.ts';
 
 const tags = ['vehicles'];
-const params = z.strictObject({ key: vehicleSchema.shape.key });
-const nothing = { 204: z.null().describe('Done.') };
 const limit = 500;
 
 /** Writes a vehicle, in place of one of its key. @throws Refusal bad-input where there are too many */
@@ -52,17 +50,16 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/vehicles',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(vehiclesApi['GET /api/vehicles'], {
         tags,
         summary: 'The vehicles this yard keeps',
         description:
           'Classes that the yard has not written itself are not here; they are those of the core. Pounds and inches.',
-        response: { 200: z.strictObject({ vehicles: z.array(vehicleSchema) }) },
-      },
+      }),
     },
     async (request) => {
       const rows = await yardOf(source, request).find(VehicleRow, {}, { order: { key: 'ASC' } });
-      return { vehicles: rows.map(({ vehicle }) => vehicle) } as never;
+      return { vehicles: rows.map(({ vehicle }) => vehicle) };
     },
   );
 };
@@ -72,14 +69,11 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/vehicles/:key',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(vehiclesApi['PUT /api/vehicles/:key'], {
         tags,
         summary: 'Keep a vehicle',
         description: 'One of the same key is replaced; the history of the yard says who did it.',
-        params,
-        body: vehicleSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const vehicle = request.body as Vehicle;
@@ -97,13 +91,11 @@ const droppingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/vehicles/:key',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(vehiclesApi['DELETE /api/vehicles/:key'], {
         tags,
         summary: 'Take a vehicle off',
         description: 'A class goes back to its usual figures.',
-        params,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       await yardOf(source, request).within((yard) => dropVehicle(yard, request.params.key));

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { screenViewSchema } from '@fair-gable/core/show/screen';
-import type { App } from '../../base/app/index.ts';
+import { screenApi } from '@fair-gable/core/show/screen';
+import { bytes, schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
 import { pictureOf } from '../../unit/photo/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
@@ -16,7 +16,6 @@ import {
 } from './screens.ts';
 
 const tags = ['screens'];
-const one = z.strictObject({ id: z.uuid() });
 const byToken = z.strictObject({ token: z.string().min(20).max(100) });
 const hour = 3600;
 
@@ -25,14 +24,12 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/walks/:id/screens',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(screenApi['POST /api/walks/:id/screens'], {
         tags,
         summary: 'Open a second screen on a walk',
         description:
           'The token is part of its address, `/screen#token`; told once. It holds for twelve hours, or until it is closed.',
-        params: one,
-        response: { 201: z.strictObject({ token: z.string(), until: z.iso.datetime() }) },
-      },
+      }),
     },
     async (request, reply) =>
       reply
@@ -44,12 +41,10 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/walks/:id/screens',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(screenApi['DELETE /api/walks/:id/screens'], {
         tags,
         summary: 'Close the second screens of a walk',
-        params: one,
-        response: { 204: z.null().describe('Done.') },
-      },
+      }),
     },
     async (request, reply) => {
       await yardOf(source, request).within((yard) => closeScreens(yard, request.params.id));
@@ -63,16 +58,14 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
     '/api/screens/:token',
     {
       config: { access: 'anyone' },
-      schema: {
+      schema: schemaOf(screenApi['GET /api/screens/:token'], {
         tags,
         summary: 'What a second screen shows now',
         description:
           'Picture, drawing and numbers of the card that is given: what the catalogue calls public and somebody read, measured or saw. Nothing of what is to be said.',
-        params: byToken,
-        response: { 200: screenViewSchema },
-      },
+      }),
     },
-    async (request) => (await viewOf(await followed(source, request.params.token))) as never,
+    async (request) => await viewOf(await followed(source, request.params.token)),
   );
 
   app.get(
@@ -113,7 +106,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
         response: {
           200: {
             description: 'The picture.',
-            content: { 'image/jpeg': { schema: z.string().meta({ format: 'binary' }) } },
+            content: { 'image/jpeg': { schema: bytes } },
           },
         },
       },
@@ -129,7 +122,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
       return reply
         .type('image/jpeg')
         .header('cache-control', `private, max-age=${hour}`)
-        .send((await pictureOf(found.yard, unit, photo, 'whole')) as never);
+        .send(await pictureOf(found.yard, unit, photo, 'whole'));
     },
   );
 };

@@ -1,6 +1,7 @@
+import { walkApi } from '@fair-gable/core/show/walk';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import type { App } from '../../base/app/index.ts';
+import { bytes, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { keepMemo, memoLimit, readMemo } from './memos.ts';
@@ -22,14 +23,12 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
     {
       config: { access: 'present' },
       bodyLimit: memoLimit,
-      schema: {
+      schema: schemaOf(walkApi['PUT /api/walks/:id/memos/:memo'], {
         tags,
         summary: 'Keep a voice memo of a walk',
         description:
           'WebM, Ogg or MP4 sound up to 3 MB, as application/octet-stream; a mark of the walk names it. Sent twice it is kept once; another one under the same id is 409.',
-        params: one,
-        response: { 204: z.null().describe('Kept.') },
-      },
+      }),
     },
     async (request, reply) => {
       const { id: walk, memo: id } = request.params;
@@ -60,7 +59,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
         response: {
           200: {
             description: 'The sound.',
-            content: { 'audio/webm': { schema: z.string().meta({ format: 'binary' }) } },
+            content: { 'audio/webm': { schema: bytes } },
           },
         },
       },
@@ -70,10 +69,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
       const yard = yardOf(source, request);
       await refuseOthers(yard, id, callerIn(request));
       const { type, bytes } = await readMemo(yard, id, memo);
-      return reply
-        .type(type)
-        .header('cache-control', 'private, no-store')
-        .send(bytes as never);
+      return reply.type(type).header('cache-control', 'private, no-store').send(bytes);
     },
   );
 };

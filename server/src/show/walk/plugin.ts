@@ -1,7 +1,6 @@
-import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { walkEventSchema, walkPlanSchema } from '@fair-gable/core/show/walk';
-import type { App } from '../../base/app/index.ts';
+import { walkApi } from '@fair-gable/core/show/walk';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { memoPlugin } from './memo-plugin.ts';
@@ -16,37 +15,18 @@ import {
 } from './walks.ts';
 
 const tags = ['walks'];
-const nothing = { 204: z.null().describe('Kept.') };
-const id = z.strictObject({ id: z.uuid() });
-const walkView = z.strictObject({
-  plan: walkPlanSchema,
-  by: z.string(),
-  createdAt: z.iso.datetime(),
-  events: z.array(walkEventSchema),
-  own: z.boolean().describe('Whether it is the caller’s.'),
-  account: z.string().optional().describe('Whose it is, for whoever records.'),
-  idle: z
-    .number()
-    .int()
-    .min(0)
-    .optional()
-    .describe('Milliseconds since the last event came in; of a single walk.'),
-});
 
 const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/walks/:id',
     {
       config: { access: 'present' },
-      schema: {
+      schema: schemaOf(walkApi['PUT /api/walks/:id'], {
         tags,
         summary: 'Keep a planned walk',
         description:
           'With its cards as they are worded now. Sent twice it is kept once; another one under the same id is 409.',
-        params: id,
-        body: walkPlanSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       if (request.body.id !== request.params.id) {
@@ -61,15 +41,12 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/walks/:id/events',
     {
       config: { access: 'present' },
-      schema: {
+      schema: schemaOf(walkApi['POST /api/walks/:id/events'], {
         tags,
         summary: 'Keep events of a walk',
         description:
           'Events only ever grow; one that is there already stays as it is, and another one under its id is 409. Whose they are goes by the session. A guest adds to their own walks alone.',
-        params: id,
-        body: z.strictObject({ events: z.array(walkEventSchema).min(1).max(500) }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { params, body } = request;
@@ -88,17 +65,15 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/walks/:id',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(walkApi['GET /api/walks/:id'], {
         tags,
         summary: 'A walk with all its events',
-        params: id,
-        response: { 200: walkView },
-      },
+      }),
     },
     async (request) => {
       const yard = yardOf(source, request);
       const walk = await readWalk(yard, request.params.id);
-      return (await toldTo(yard, [walk], callerIn(request)))[0] as never;
+      return (await toldTo(yard, [walk], callerIn(request)))[0];
     },
   );
 
@@ -106,19 +81,15 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/walks',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(walkApi['GET /api/walks'], {
         tags,
         summary: 'The last walks of the yard with all their events, latest first',
-        querystring: z.strictObject({
-          take: z.coerce.number().int().min(1).max(500).default(200),
-        }),
-        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
-      },
+      }),
     },
     async (request) => {
       const yard = yardOf(source, request);
       const walks = await lastWalks(yard, request.query.take);
-      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] };
     },
   );
 
@@ -126,17 +97,15 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units/:id/walks',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(walkApi['GET /api/units/:id/walks'], {
         tags,
         summary: 'The walks of a unit, latest first',
-        params: id,
-        response: { 200: z.strictObject({ walks: z.array(walkView) }) },
-      },
+      }),
     },
     async (request) => {
       const yard = yardOf(source, request);
       const walks = await walksOf(yard, request.params.id);
-      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] } as never;
+      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] };
     },
   );
 };

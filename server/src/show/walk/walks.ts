@@ -1,6 +1,12 @@
 import { In } from 'typeorm';
 import type { Point } from '@fair-gable/core/show/cards';
-import { inOrder, paceFrom, type WalkEvent, type WalkPlan } from '@fair-gable/core/show/walk';
+import {
+  inOrder,
+  paceFrom,
+  type ToldWalk,
+  type WalkEvent,
+  type WalkPlan,
+} from '@fair-gable/core/show/walk';
 import { may, type Role } from '@fair-gable/core/base/rights';
 import { firstSent, isFirst, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { accountsBehind, Person } from '../../base/access/index.ts';
@@ -206,14 +212,6 @@ export const lastWalks = async (yard: InYard, take: number): Promise<readonly Wa
   const walks = await yard.find(Walk, {}, { order: { createdAt: 'DESC', id: 'ASC' }, take });
   return (await withEvents(yard, walks)).filter(isBegun);
 };
-
-/** A walk as somebody is told of it. */
-export interface ToldWalk extends Omit<WalkView, 'personId'> {
-  /** Whether it is theirs: a name may be another’s by now. */
-  readonly own: boolean;
-  /** The address of whoever’s it is, for whoever records. */
-  readonly account?: string;
-}
 
 /** Whose some walks are, as the caller may be told. */
 export const toldTo = async (

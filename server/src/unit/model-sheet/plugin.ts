@@ -6,17 +6,15 @@ import type { System } from '@fair-gable/core/base/quantity';
 import { knownBy } from '@fair-gable/core/unit/catalog';
 import {
   inheritedBy,
-  modelSheetFileSchema,
-  modelSheetSchema,
-  offerSchema,
   toModelSheetFile,
   unitDifferences,
   type ModelSheet,
   type Offer,
   type UnitDifference,
+  modelSheetApi,
 } from '@fair-gable/core/unit/model-sheet';
-import { changeSchema, fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
-import type { App } from '../../base/app/index.ts';
+import { fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { hiddenFrom, readUnit } from '../record/index.ts';
@@ -33,22 +31,6 @@ import {
 
 const tags = ['model sheets'];
 const params = z.strictObject({ id: z.uuid() });
-const nothing = { 204: z.null().describe('Done.') };
-
-const keptSchema = z.strictObject({
-  sheet: modelSheetSchema,
-  version: z.number().int(),
-  by: z.string(),
-  at: z.iso.datetime(),
-  offers: z.array(offerSchema),
-});
-const touchedSchema = z.strictObject({
-  id: z.uuid(),
-  name: z.string(),
-  stockNumber: z.string().nullable(),
-  changes: z.array(changeSchema),
-});
-const listSchema = z.strictObject({ sheets: z.array(keptSchema) });
 
 const matching = (id: string, sheet: ModelSheet): ModelSheet => {
   if (sheet.id === id) return sheet;
@@ -60,27 +42,25 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(modelSheetApi['GET /api/model-sheets'], {
         tags,
         summary: 'The yard’s model sheets, with what was offered to them',
-        response: { 200: listSchema },
-      },
+      }),
     },
-    async (request) =>
-      ({ sheets: [...(await sheetsOf(yardOf(source, request), hiddenFrom(request)))] }) as never,
+    async (request) => ({
+      sheets: [...(await sheetsOf(yardOf(source, request), hiddenFrom(request)))],
+    }),
   );
 
   app.get(
     '/api/model-sheets/:id/file',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(modelSheetApi['GET /api/model-sheets/:id/file'], {
         tags,
         summary: 'A model sheet as a file',
         description: 'The format is told in docs/file-format.md.',
-        params,
-        response: { 200: modelSheetFileSchema },
-      },
+      }),
     },
     async (request, reply) => {
       const yard = yardOf(source, request);
@@ -89,39 +69,27 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         .replaceAll(/[^\w-]+/g, '-')
         .toLowerCase();
       void reply.header('content-disposition', `attachment; filename="${name}.sheet.json"`);
-      return toModelSheetFile(sheet) as never;
+      return toModelSheetFile(sheet);
     },
   );
 };
-
-const sheetChangeSchema = z.strictObject({
-  id: z.uuid(),
-  version: z.number().int(),
-  from: modelSheetSchema.nullable(),
-  to: modelSheetSchema,
-  units: z.number().int(),
-  by: z.string(),
-  at: z.iso.datetime(),
-});
 
 const historyPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/model-sheets/:id/history',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(modelSheetApi['GET /api/model-sheets/:id/history'], {
         tags,
         summary: 'Who changed a model sheet, latest first',
         description: 'What it was and what it became, and how many units followed.',
-        params,
-        response: { 200: z.strictObject({ changes: z.array(sheetChangeSchema) }) },
-      },
+      }),
     },
     async (request) => {
       const yard = yardOf(source, request);
       return {
         changes: [...(await sheetHistory(yard, request.params.id, hiddenFrom(request)))],
-      } as never;
+      };
     },
   );
 };
@@ -131,21 +99,18 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets/:id/preview',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(modelSheetApi['POST /api/model-sheets/:id/preview'], {
         tags,
         summary: 'Which units a sheet would touch, and how',
         description: 'Nothing is changed. Changes are listed unit by unit.',
-        params,
-        body: z.strictObject({ sheet: modelSheetSchema }),
-        response: { 200: z.strictObject({ units: z.array(touchedSchema) }) },
-      },
+      }),
     },
     async (request, reply) => {
       const sheet = matching(request.params.id, request.body.sheet as ModelSheet);
       const units = await app.long(request, reply, ({ yard, breathe }) =>
         touchedBy(yard, sheet, breathe),
       );
-      return { units: [...units] } as never;
+      return { units: [...units] };
     },
   );
 
@@ -153,19 +118,12 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets/:id',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(modelSheetApi['PUT /api/model-sheets/:id'], {
         tags,
         summary: 'Keep a model sheet, and let units follow it',
         description:
           '`basedOn` is the version it was written over, 0 for a new one; 409 when somebody was faster. The units named follow it, all of them or nothing is kept.',
-        params,
-        body: z.strictObject({
-          sheet: modelSheetSchema,
-          basedOn: z.number().int().min(0),
-          units: z.array(z.uuid()).max(2000),
-        }),
-        response: { 200: listSchema },
-      },
+      }),
     },
     async (request, reply) => {
       const { basedOn, units } = request.body;
@@ -174,7 +132,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       await app.long(request, reply, ({ yard }) =>
         yard.within((within) => keepSheet(within, keeping)),
       );
-      return { sheets: [...(await sheetsOf(yardOf(source, request)))] } as never;
+      return { sheets: [...(await sheetsOf(yardOf(source, request)))] };
     },
   );
 
@@ -182,12 +140,10 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets/:id',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(modelSheetApi['DELETE /api/model-sheets/:id'], {
         tags,
         summary: 'Take a model sheet away; units keep what they took over',
-        params,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       await yardOf(source, request).within((yard) => dropSheet(yard, request.params.id));
@@ -201,14 +157,11 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets/:id/offers',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(modelSheetApi['POST /api/model-sheets/:id/offers'], {
         tags,
         summary: 'Offer to a sheet what was found on a unit',
         description: 'The id is the sender’s; sent twice, it is offered once.',
-        params,
-        body: offerSchema.omit({ by: true, at: true }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { name } = callerIn(request);
@@ -222,12 +175,10 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/model-sheets/:id/offers/:offer',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(modelSheetApi['DELETE /api/model-sheets/:id/offers/:offer'], {
         tags,
         summary: 'Leave an offer, or drop it once it is taken over',
-        params: z.strictObject({ id: z.uuid(), offer: z.uuid() }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { id, offer } = request.params;
@@ -300,7 +251,7 @@ const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => 
       return reply
         .header('content-disposition', `attachment; filename="${name}-as-ordered.csv"`)
         .type('text/csv; charset=utf-8')
-        .send(`\uFEFF${text}\r\n` as never);
+        .send(`\uFEFF${text}\r\n`);
     },
   );
 };

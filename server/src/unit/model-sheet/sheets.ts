@@ -5,6 +5,8 @@ import {
   type KeptSheet,
   type ModelSheet,
   type Offer,
+  type SheetChange,
+  type Touched,
 } from '@fair-gable/core/unit/model-sheet';
 import { nameOf, textOf, type Change, type UnitRecord } from '@fair-gable/core/unit/record';
 import { noteOnYard } from '../../base/access/index.ts';
@@ -12,14 +14,6 @@ import { isFirst, type Author, type InYard, type WithinYard } from '../../base/d
 import { Refusal } from '../../base/problems/index.ts';
 import { editWithin, recordsOf } from '../record/index.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from './entities.ts';
-
-/** A unit that a change of a sheet touches, and how. */
-export interface Touched {
-  readonly id: string;
-  readonly name: string;
-  readonly stockNumber: string | null;
-  readonly changes: readonly Change[];
-}
 
 const noSuchSheet = (): Refusal =>
   new Refusal('not-found', 'There is no such model sheet in this yard. Look for it in the list.');
@@ -189,7 +183,11 @@ export const dropSheet = async (yard: WithinYard, id: string): Promise<void> => 
 const changesTold = 50;
 
 /** Who changed a sheet, latest first. @throws Refusal not-found */
-export const sheetHistory = async (yard: InYard, id: string, hidden: readonly string[]) => {
+export const sheetHistory = async (
+  yard: InYard,
+  id: string,
+  hidden: readonly string[],
+): Promise<readonly SheetChange[]> => {
   if (!(await yard.findOne(ModelSheetRow, { id }))) throw noSuchSheet();
   const last = { order: { version: 'DESC' }, take: changesTold } as const;
   const changes = await yard.find(ModelSheetChange, { sheetId: id }, last);

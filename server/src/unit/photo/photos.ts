@@ -3,7 +3,8 @@ import { forgetSent, isFirst, type InYard, type WithinYard } from '../../base/da
 import { Refusal } from '../../base/problems/index.ts';
 import { readUnit } from '../record/index.ts';
 import { PhotoRow } from './entities.ts';
-import { madeInThread, photoLimit, type Picture } from '../../base/picture/index.ts';
+import { madeInThread, type Picture } from '../../base/picture/index.ts';
+import { photoLimit, type Arrived } from '@fair-gable/core/unit/photo';
 import type { Threads } from '../../base/threads/index.ts';
 
 /** The longest a piece of a photo may be, bytes. */
@@ -17,14 +18,6 @@ export interface Piece {
   /** Bytes of the whole. */
   readonly of: number;
   readonly bytes: Buffer;
-}
-
-/** How much of a photo is here. */
-export interface Arrived {
-  readonly received: number;
-  readonly done: boolean;
-  readonly width?: number;
-  readonly height?: number;
 }
 
 const tooLarge = new Refusal(

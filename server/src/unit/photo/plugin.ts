@@ -1,19 +1,13 @@
+import { photoApi } from '@fair-gable/core/unit/photo';
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import type { App } from '../../base/app/index.ts';
+import { bytes, schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-import { photoLimit } from '../../base/picture/index.ts';
 import { arrived, dropStalePieces, pictureOf, pieceLimit, takePiece } from './photos.ts';
 
 const tags = ['photos'];
 const one = z.strictObject({ id: z.uuid(), photo: z.uuid() });
-const arrivedView = z.strictObject({
-  received: z.number().int(),
-  done: z.boolean(),
-  width: z.number().int().optional(),
-  height: z.number().int().optional(),
-});
 
 const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.addContentTypeParser(
@@ -26,13 +20,11 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units/:id/photos/:photo/upload',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(photoApi['GET /api/units/:id/photos/:photo/upload'], {
         tags,
         summary: 'How much of a photo is here',
         description: 'A device that lost its network goes on from `received`.',
-        params: one,
-        response: { 200: arrivedView },
-      },
+      }),
     },
     async (request) => {
       const { id, photo } = request.params;
@@ -45,18 +37,12 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
     {
       config: { access: 'record' },
       bodyLimit: pieceLimit,
-      schema: {
+      schema: schemaOf(photoApi['PUT /api/units/:id/photos/:photo/upload'], {
         tags,
         summary: 'Send a piece of a photo',
         description:
           'JPEG, PNG or WebP up to 12 MB, in pieces of up to 512 kB as application/octet-stream, from the start on. Sent twice a piece is taken once; the answer says from where to go on. With the last piece the picture is checked by its content, turned upright, made anew without what the camera wrote into it, and kept; what it shows is an edit of the record’s part `photos` under the same id.',
-        params: one,
-        querystring: z.strictObject({
-          from: z.coerce.number().int().min(0).max(photoLimit),
-          of: z.coerce.number().int().min(1).max(1_000_000_000),
-        }),
-        response: { 200: arrivedView },
-      },
+      }),
     },
     async (request) => {
       const { id: unitId, photo: id } = request.params;
@@ -92,7 +78,7 @@ export const photoPlugin = async (app: App, options: { source: DataSource }) => 
         response: {
           200: {
             description: 'The picture.',
-            content: { 'image/jpeg': { schema: z.string().meta({ format: 'binary' }) } },
+            content: { 'image/jpeg': { schema: bytes } },
           },
           304: z.null().describe('It is as it was.'),
         },
@@ -106,7 +92,7 @@ export const photoPlugin = async (app: App, options: { source: DataSource }) => 
       const etag = `"${photo}-${size}"`;
       void reply.header('cache-control', 'private, no-cache').header('etag', etag);
       if (request.headers['if-none-match'] === etag) return reply.status(304).send(null);
-      return reply.type('image/jpeg').send(bytes as never);
+      return reply.type('image/jpeg').send(bytes);
     },
   );
 };

@@ -8,6 +8,5 @@ export {
   readUnit,
   recordsOf,
   type ListQuery,
-  type UnitView,
 } from './read.ts';
 export { addUnits, editWithin, importUnit } from './write.ts';

@@ -1,47 +1,23 @@
 import type { FastifyRequest } from 'fastify';
-import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { specEntry, type SpecKey } from '@fair-gable/core/unit/catalog';
 import {
   type Change,
-  changeSchema,
   type Edit,
-  editSchema,
-  historyRowSchema,
   ourKeys,
-  parts,
-  recordSchema,
   rightToChange,
   unsignedChange,
+  recordApi,
 } from '@fair-gable/core/unit/record';
 import { may } from '@fair-gable/core/base/rights';
-import type { App } from '../../base/app/index.ts';
+import { asWritten, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { historyOf } from './history.ts';
-import { pageOfUnits, readUnit, sortColumns, type ListQuery } from './read.ts';
+import { pageOfUnits, readUnit, type ListQuery } from './read.ts';
 import { createUnit, editUnit } from './write.ts';
 
 const tags = ['units'];
-const unitId = z.strictObject({ id: z.uuid() });
-const unitView = z.strictObject({ id: z.uuid(), record: recordSchema });
-
-const sortKeys = Object.keys(sortColumns) as [ListQuery['sort'], ...ListQuery['sort'][]];
-const listQuery = z.strictObject({
-  from: z.coerce.number().int().min(0).max(1_000_000).default(0),
-  limit: z.coerce.number().int().min(1).max(200).default(50),
-  sort: z.enum(sortKeys).default('taken-in'),
-  order: z.enum(['asc', 'desc']).default('asc'),
-  text: z.string().trim().max(80).optional(),
-  condition: z.enum(['new', 'used']).optional(),
-});
-
-const historyQuery = z.strictObject({
-  part: z.enum(parts).optional(),
-  key: z.string().max(90).optional(),
-  before: z.uuid().optional(),
-  limit: z.coerce.number().int().min(1).max(200).default(50),
-});
 
 /** What this reader may not see. */
 export const hiddenFrom = (request: FastifyRequest): readonly string[] =>
@@ -69,19 +45,17 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(recordApi['GET /api/units'], {
         tags,
         summary: 'The yard’s units in stock, a page at a time',
         description:
           'Every word of `text` must be somewhere in the record’s text: what was typed, names of choices and of what is fitted, reasons. Unknown values sort last.',
-        querystring: listQuery,
-        response: { 200: z.strictObject({ total: z.number(), units: z.array(unitView) }) },
-      },
+      }),
     },
     async (request, reply) => {
       const query = request.query as ListQuery;
       const page = await pageOfUnits(yardOf(source, request), query, hiddenFrom(request));
-      return reply.type('application/json; charset=utf-8').send(page as never);
+      return reply.type('application/json; charset=utf-8').send(asWritten(page));
     },
   );
 
@@ -89,30 +63,25 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units/:id',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(recordApi['GET /api/units/:id'], {
         tags,
         summary: 'One unit with its record',
-        params: unitId,
-        response: { 200: unitView },
-      },
+      }),
     },
     async (request) =>
-      (await readUnit(yardOf(source, request), request.params.id, hiddenFrom(request))) as never,
+      await readUnit(yardOf(source, request), request.params.id, hiddenFrom(request)),
   );
 
   app.get(
     '/api/units/:id/history',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(recordApi['GET /api/units/:id/history'], {
         tags,
         summary: 'What was changed in a unit’s record, latest first',
         description:
           'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has. `account` for whoever records.',
-        params: unitId,
-        querystring: historyQuery,
-        response: { 200: z.strictObject({ changes: z.array(historyRowSchema) }) },
-      },
+      }),
     },
     async (request) => {
       const hidden = hiddenFrom(request);
@@ -120,7 +89,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const tellsAccounts = may(callerIn(request).role, 'record');
       const reader = { hidden, tellsAccounts };
       const changes = await historyOf(yard, request.params.id, request.query, reader);
-      return { changes: [...changes] } as never;
+      return { changes: [...changes] };
     },
   );
 };
@@ -130,13 +99,11 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(recordApi['POST /api/units'], {
         tags,
         summary: 'Take in a unit with its first values',
         description: 'The id is the sender’s; sent twice, the unit is made once.',
-        body: z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).min(1).max(800) }),
-        response: { 200: unitView.describe('It was made before.'), 201: unitView },
-      },
+      }),
     },
     async (request, reply) => {
       const caller = callerIn(request);
@@ -144,7 +111,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
       const first = changes as Change[];
       refuseOthers(caller, first);
       const made = await yardOf(source, request).within((yard) => createUnit(yard, id, first));
-      return reply.status(made.isNew ? 201 : 200).send(made.unit as never);
+      return reply.status(made.isNew ? 201 : 200).send(made.unit);
     },
   );
 
@@ -152,23 +119,20 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units/:id/edits',
     {
       config: { access: 'record' },
-      schema: {
+      schema: schemaOf(recordApi['POST /api/units/:id/edits'], {
         tags,
         summary: 'Change fields of a unit: all of them or none',
         description:
           'Each change says which version it was based on. When somebody was faster the answer is 409 with both values of each such field in `conflicts`; nothing was changed. Sent twice, an edit is made once.',
-        params: unitId,
-        body: editSchema,
-        response: { 200: unitView },
-      },
+      }),
     },
     async (request) => {
       const caller = callerIn(request);
       const edit = request.body as Edit;
       refuseOthers(caller, edit.changes);
-      return (await yardOf(source, request).within((yard) =>
+      return await yardOf(source, request).within((yard) =>
         editUnit(yard, request.params.id, edit),
-      )) as never;
+      );
     },
   );
 };

@@ -1,31 +1,26 @@
-import { parts, type UnitRecord } from '@fair-gable/core/unit/record';
+import { parts, unitSorts, type YardUnit } from '@fair-gable/core/unit/record';
 import type { InYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-
-export interface UnitView {
-  readonly id: string;
-  readonly record: UnitRecord;
-}
 
 /** What a page of the yard's list is made of. */
 export interface ListQuery {
   readonly from: number;
   readonly limit: number;
-  readonly sort: keyof typeof sortColumns;
+  readonly sort: (typeof unitSorts)[number];
   readonly order: 'asc' | 'desc';
   /** Words that are all somewhere in the record’s text. */
   readonly text?: string | undefined;
   readonly condition?: string | undefined;
 }
 
-export const sortColumns = {
+const sortColumns: Readonly<Record<ListQuery['sort'], string>> = {
   'taken-in': 'created_at',
   name: 'name',
   length: 'length',
   gvwr: 'gvwr',
   year: 'model_year',
   'stock-number': 'stock_number',
-} as const;
+};
 
 /** An entry of a record as JSON; times in the one form in which the program writes them. */
 const said = `'value', f.value, 'how', f.how, 'by', f.by,
@@ -119,10 +114,10 @@ const readAtOnce = 100;
 export const recordsOf = async function* (
   yard: InYard,
   hidden: readonly string[] = [],
-): AsyncGenerator<UnitView> {
+): AsyncGenerator<YardUnit> {
   for (let from = 0; ; from += readAtOnce) {
     const query = { from, limit: readAtOnce, sort: 'taken-in', order: 'asc' } as const;
-    const { units } = JSON.parse(await pageOfUnits(yard, query, hidden)) as { units: UnitView[] };
+    const { units } = JSON.parse(await pageOfUnits(yard, query, hidden)) as { units: YardUnit[] };
     yield* units;
     if (units.length < readAtOnce) return;
   }
@@ -136,8 +131,8 @@ export const readUnit = async (
   yard: InYard,
   id: string,
   hidden: readonly string[] = [],
-): Promise<UnitView> => {
-  const [row] = await yard.query<UnitView>(
+): Promise<YardUnit> => {
+  const [row] = await yard.query<YardUnit>(
     `SELECT u.id, ${recordOf(3)} AS record FROM unit u WHERE u.yard_id = $1 AND u.id = $2`,
     [id, [...hidden]],
   );

@@ -13,13 +13,14 @@ import {
   type Entry,
   type FieldValue,
   type UnitRecord,
+  type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { searchText } from '@fair-gable/core/yard/list';
 import { fieldOf } from '@fair-gable/core/yard/outbox';
 import { isFirst, type Author, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { RecordChange, RecordField, Unit } from './entities.ts';
-import { noSuchUnit, readUnit, type UnitView } from './read.ts';
+import { noSuchUnit, readUnit } from './read.ts';
 
 const toEntry = (row: RecordField): Entry<FieldValue> => ({
   value: row.value as FieldValue,
@@ -164,7 +165,7 @@ const applyAll = async (
   unit: Unit,
   changes: readonly Change[],
   editId: string | null,
-): Promise<UnitView> => {
+): Promise<YardUnit> => {
   const { author } = yard;
   const rows = await yard.find(RecordField, { unitId: unit.id });
   const fields = new Map(rows.map((row) => [fieldOf(row), row]));
@@ -189,7 +190,7 @@ const applyAll = async (
  * Changes fields of a unit: all of them or none. Sent twice it is made once.
  * @throws Refusal not-found, stale with both values, other-body, stock-number-taken, vin-taken
  */
-export const editUnit = async (yard: WithinYard, unitId: string, edit: Edit): Promise<UnitView> => {
+export const editUnit = async (yard: WithinYard, unitId: string, edit: Edit): Promise<YardUnit> => {
   const unit = await yard.lockOne(Unit, { id: unitId });
   if (!unit) throw noSuchUnit();
   const sent = { id: edit.id, body: { unitId, changes: edit.changes } };
@@ -244,7 +245,7 @@ export const createUnit = async (
   yard: WithinYard,
   id: string,
   changes: readonly Change[],
-): Promise<{ readonly unit: UnitView; readonly isNew: boolean }> => {
+): Promise<{ readonly unit: YardUnit; readonly isNew: boolean }> => {
   if (!(await isFirst(yard, 'unit', { id, body: changes }))) {
     return { unit: await readUnit(yard, id), isNew: false };
   }
@@ -276,7 +277,7 @@ const rowsOf = (yardId: string, unitId: string, record: UnitRecord): RecordField
  */
 export const addUnits = async (
   yard: WithinYard,
-  units: readonly UnitView[],
+  units: readonly YardUnit[],
   at: Date,
   after: number,
 ): Promise<void> => {
@@ -307,7 +308,7 @@ export const importUnit = async (
   id: string,
   record: UnitRecord,
   alsoWithin: (yard: WithinYard) => Promise<void> = async () => {},
-): Promise<UnitView> => {
+): Promise<YardUnit> => {
   const { isThere } = await addUnit(yard, id);
   if (isThere) throw alreadyHere();
   const rows = rowsOf(yard.yardId, id, record);

@@ -88,8 +88,14 @@ const refuseColumns = (columns: readonly Column[], headings: readonly string[]):
   }
 };
 
-const refuseSayings = (said: number): void => {
-  if (said <= mostSayings) return;
+/** A cell says one thing at the most, so that too many are told before any is read. */
+const refuseTooMany = (cells: readonly (readonly string[])[], columns: readonly Column[]): void => {
+  let filled = 0;
+  for (const row of cells) {
+    filled += columns.filter((key, i) => key !== null && row[i]?.trim()).length;
+    if (filled > mostSayings) break;
+  }
+  if (filled <= mostSayings) return;
   throw new Refusal(
     'bad-file',
     `The list has more than ${mostSayings.toLocaleString('en-US')} values. Split it in two and send each half.`,
@@ -132,16 +138,14 @@ export const readListText = (given: GivenList, to: Reader): ListHead => {
   const { headings, cells } = parsed(given.text);
   const columns = given.columns ?? columnsOf(headings, cells);
   refuseColumns(columns, headings);
+  refuseTooMany(cells, columns);
   const decimal = given.decimal ?? decimalOf(cells, columns, given.system);
   const reading = { columns, system: given.system, how: given.how, decimal };
   const lines: Line[] = [];
-  let said = 0;
   for (let from = 0; from < cells.length; from += together) {
     const some = cells
       .slice(from, from + together)
       .map((row, i) => readLine(from + i + 1, row, reading));
-    said += some.reduce((sum, { sayings }) => sum + sayings.length, 0);
-    refuseSayings(said);
     lines.push(...some);
     to.lines(some.map((line) => ({ ...line, problems: [] })));
     to.progress(lines.length, cells.length);

@@ -6,21 +6,15 @@ import {
   asTheFileSays,
   readUnitFile,
   toUnitFile,
-  unitFileSchema,
+  unitFileApi,
 } from '@fair-gable/core/unit/unit-file';
-import type { App } from '../../base/app/index.ts';
+import { bytes, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
 import { keepingPictures, packUnit, unpackInThread, zipLimit } from './zip.ts';
 
 const tags = ['unit files'];
-const taken = z.strictObject({
-  id: z.uuid(),
-  name: z.string(),
-  /** Signatures were left out, and where no technician brought it in what was inspected. */
-  unsigned: z.boolean(),
-});
 
 /** A record as this caller may bring it in. */
 const asBrought = ({ role }: Caller, record: UnitRecord) => {
@@ -41,20 +35,18 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/units/:id/file',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(unitFileApi['GET /api/units/:id/file'], {
         tags,
         summary: 'A unit as a file',
         description:
           'The format is told in docs/file-format.md. Guests get it without the yard’s prices. Photos are in the zip.',
-        params: z.strictObject({ id: z.uuid() }),
-        response: { 200: unitFileSchema },
-      },
+      }),
     },
     async (request, reply) => {
       const yard = yardOf(source, request);
       const { id, record } = await readUnit(yard, request.params.id, hiddenFrom(request));
       void reply.header('content-disposition', fileName(record, 'unit.json'));
-      return toUnitFile(id, record) as never;
+      return toUnitFile(id, record);
     },
   );
 
@@ -70,7 +62,7 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
         response: {
           200: {
             description: 'A zip.',
-            content: { 'application/zip': { schema: z.string().meta({ format: 'binary' }) } },
+            content: { 'application/zip': { schema: bytes } },
           },
         },
       },
@@ -81,7 +73,7 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
       return reply
         .header('content-disposition', fileName(record, 'unit.zip'))
         .type('application/zip')
-        .send(Readable.from(packUnit(yard, toUnitFile(id, record))) as never);
+        .send(Readable.from(packUnit(yard, toUnitFile(id, record))));
     },
   );
 };
@@ -92,14 +84,12 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
     {
       config: { access: 'record' },
       // Any JSON may be offered; readUnitFile says in a sentence what is wrong with it.
-      schema: {
+      schema: schemaOf(unitFileApi['POST /api/unit-files'], {
         tags,
         summary: 'Take in a unit file',
         description:
           'Whole or not at all; 422 says in a sentence what is wrong with it. Who wrote what and when is as the file says, and marked `filed`; versions begin anew; nothing comes in signed.',
-        body: z.unknown(),
-        response: { 201: taken },
-      },
+      }),
     },
     async (request, reply) => {
       const read = readUnitFile(request.body);
@@ -121,13 +111,12 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
     {
       config: { access: 'record' },
       bodyLimit: zipLimit,
-      schema: {
+      schema: schemaOf(unitFileApi['POST /api/unit-files/zip'], {
         tags,
         summary: 'Take in a unit with its photos',
         description:
           'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew. It is read in a thread of its own, one at a time for each yard: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
-        response: { 201: taken },
-      },
+      }),
     },
     async (request, reply) => {
       const { body } = request as { body: unknown };

@@ -1,20 +1,12 @@
 import { In, LessThan, MoreThanOrEqual, type EntityManager } from 'typeorm';
 import { daysAfter } from '@fair-gable/core/base/dates';
-import type { Buyer } from '@fair-gable/core/yard/follow-up';
+import type { Buyer, KeptBuyer } from '@fair-gable/core/yard/follow-up';
 import { inYard, nobody, type InYard, type WithinYard } from '../../base/database/index.ts';
 import { clockOf, noteOnYard, Yard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk, WalkEventRow } from '../../show/walk/index.ts';
 import { BuyerRow, LetterRow } from './entities.ts';
 import { dropFollowUpsOf, followUpsOf } from './follow-ups.ts';
-
-/** A buyer as the yard keeps them, and for how long. */
-export interface KeptBuyer {
-  readonly buyer: Buyer;
-  /** `2026-09-01`; forgotten the day after. */
-  readonly keepUntil: string;
-  readonly walks: readonly string[];
-}
 
 const missing = (): Refusal =>
   new Refusal('not-found', 'There is no such buyer on this yard. They may have been forgotten.');

@@ -1,19 +1,11 @@
 import { In, IsNull, MoreThan } from 'typeorm';
 import { daysAfter } from '@fair-gable/core/base/dates';
-import type { FollowUp } from '@fair-gable/core/yard/follow-up';
+import type { FollowUp, KeptFollowUp } from '@fair-gable/core/yard/follow-up';
 import type { InYard, WithinYard } from '../../base/database/index.ts';
 import { clockOf, noteOnYard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { Walk } from '../../show/walk/index.ts';
 import { FollowUpRow } from './entities.ts';
-
-/** A follow-up as the yard keeps it. */
-export interface KeptFollowUp {
-  readonly followUp: FollowUp;
-  readonly by: string;
-  /** Counts its changes, from 1. */
-  readonly version: number;
-}
 
 const toKept = (row: FollowUpRow): KeptFollowUp => {
   const { id, walkId, unitId, kind, text, due, who, done, by, version } = row;

@@ -1,4 +1,4 @@
-import type { Letter } from '@fair-gable/core/yard/follow-up';
+import type { KeptLetter, Letter } from '@fair-gable/core/yard/follow-up';
 import { isFirst, type InYard } from '../../base/database/index.ts';
 import { noteOnYard } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
@@ -22,15 +22,6 @@ export interface MailOutbox {
  * what would have been sent.
  */
 export const trayOnly: MailOutbox = { hand: async () => {} };
-
-/** A letter as the yard keeps it. */
-export interface KeptLetter extends Letter {
-  readonly to: string;
-  readonly by: string;
-  readonly at: string;
-  /** When the mail took it; null while it waits. */
-  readonly sentAt: string | null;
-}
 
 const toKept = ({ id, walkId, to, subject, text, by, at, sentAt }: LetterRow): KeptLetter => ({
   id,

@@ -1,12 +1,7 @@
-import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { savedViewsSchema, type SavedView } from '@fair-gable/core/yard/list';
-import {
-  ownSettingsSchema,
-  passwordChangeSchema,
-  signedInSchema,
-} from '@fair-gable/core/yard/people';
-import type { App } from '../../base/app/index.ts';
+import { type SavedView } from '@fair-gable/core/yard/list';
+import { peopleApi } from '@fair-gable/core/yard/people';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { callerIn } from '../../base/access/index.ts';
 import { Membership, Person } from '../../base/access/index.ts';
@@ -16,21 +11,18 @@ import { beginSession } from '../../base/access/index.ts';
 import { PostgresSessionStore } from '../../base/access/index.ts';
 
 const tags = ['me'];
-const nothing = { 204: z.null().describe('Done.') };
 
 const settingsPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/me',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/me'], {
         tags,
         summary: 'Set one’s own name, units and pace',
         description:
           '`system` null takes the units of the yard one is at; a name that nobody else of one’s yards has, told in their history; `pace` null goes by one’s own walks, and left out it stays.',
-        body: ownSettingsSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { name, system, pace } = request.body;
@@ -52,13 +44,11 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/me/password',
     {
       config: { access: 'look', rateLimit: { max: 20, timeWindow: '1 minute' } },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/me/password'], {
         tags,
         summary: 'Change one’s own password',
         description: 'Ends every other sign-in.',
-        body: passwordChangeSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { personId, yardId } = callerIn(request);
@@ -72,11 +62,10 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/me/sessions',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['GET /api/me/sessions'], {
         tags,
         summary: 'The browsers one is signed in with',
-        response: { 200: z.strictObject({ sessions: z.array(signedInSchema) }) },
-      },
+      }),
     },
     async (request) => {
       const { personId } = callerIn(request);
@@ -88,7 +77,10 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/me/sessions',
     {
       config: { access: 'look' },
-      schema: { tags, summary: 'Sign out everywhere else', response: nothing },
+      schema: schemaOf(peopleApi['DELETE /api/me/sessions'], {
+        tags,
+        summary: 'Sign out everywhere else',
+      }),
     },
     async (request, reply) => {
       await sessions.endOthers(callerIn(request).personId, request.session.sessionId);
@@ -100,12 +92,10 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/me/sessions/:id',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['DELETE /api/me/sessions/:id'], {
         tags,
         summary: 'Sign out one browser',
-        params: z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/) }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       if (!(await sessions.end(callerIn(request).personId, request.params.id))) {
@@ -121,13 +111,11 @@ const viewsPlugin = async (app: App, { source }: { source: DataSource }) => {
     '/api/me/views',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/me/views'], {
         tags,
         summary: 'Keep one’s own views of this yard',
         description: 'All of them; what is left out is dropped.',
-        body: z.strictObject({ views: savedViewsSchema }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { personId, yardId } = callerIn(request);

@@ -1,16 +1,7 @@
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import {
-  firstAccountSchema,
-  linkForSchema,
-  linkTokenSchema,
-  passwordByLinkSchema,
-  sessionSchema,
-  signInSchema,
-  type Session,
-} from '@fair-gable/core/yard/people';
-import type { App } from '../../base/app/index.ts';
+import { type Session, peopleApi } from '@fair-gable/core/yard/people';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { callerIn, type Caller } from '../../base/access/index.ts';
 import { firstAccount, isEmpty } from './accounts.ts';
@@ -40,7 +31,6 @@ const deviceCookie = 'fair-gable-device';
 const deviceDays = 365;
 
 const tags = ['people'];
-const nothing = { 204: z.null().describe('Done.') };
 
 const yardsQuery = `
   SELECT y.id, y.name, m.role FROM membership m JOIN yard y ON y.id = m.yard_id
@@ -114,14 +104,12 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
     '/api/session',
     {
       config: { access: 'anyone', rateLimit },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/session'], {
         tags,
         summary: 'Sign in',
         description:
           'Sets the session cookie. After four wrong tries in a row one waits, twice as long with each; `wait` says how many seconds.',
-        body: signInSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       await signIn(source, request, request.body);
@@ -131,7 +119,10 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
 
   app.delete(
     '/api/session',
-    { config: { access: 'anyone' }, schema: { tags, summary: 'Sign out', response: nothing } },
+    {
+      config: { access: 'anyone' },
+      schema: schemaOf(peopleApi['DELETE /api/session'], { tags, summary: 'Sign out' }),
+    },
     async (request, reply) => {
       await request.session.destroy();
       return reply.status(204).send(null);
@@ -142,11 +133,10 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
     '/api/first-account',
     {
       config: { access: 'anyone' },
-      schema: {
+      schema: schemaOf(peopleApi['GET /api/first-account'], {
         tags,
         summary: 'Whether the first account is still to be made',
-        response: { 200: z.strictObject({ wanted: z.boolean() }) },
-      },
+      }),
     },
     async () => ({ wanted: await isEmpty(source) }),
   );
@@ -155,13 +145,11 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
     '/api/first-account',
     {
       config: { access: 'anyone', rateLimit },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/first-account'], {
         tags,
         summary: 'Make the first account of an empty yard',
         description: 'With the one-time token that the start command printed. Signs in.',
-        body: firstAccountSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       await firstAccount(source, request.body);
@@ -179,14 +167,12 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
     '/api/password',
     {
       config: { access: 'anyone', rateLimit },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/password'], {
         tags,
         summary: 'Set a password by a one-time link, or accept an invitation by one',
         description:
           'A password link ends every sign-in of that person; sign in with the new password. An invitation takes the password of the account its address has, or makes one.',
-        body: passwordByLinkSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { token, password } = request.body;
@@ -200,13 +186,11 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
     '/api/links/look',
     {
       config: { access: 'anyone', rateLimit },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/links/look'], {
         tags,
         summary: 'What a one-time link is for',
         description: 'It says nothing of whether the address it was made for has an account.',
-        body: linkTokenSchema,
-        response: { 200: linkForSchema },
-      },
+      }),
     },
     async (request) => lookAtLink(source.manager, request.body.token),
   );
@@ -215,14 +199,12 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
     '/api/invitations/accept',
     {
       config: { access: 'look', rateLimit },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/invitations/accept'], {
         tags,
         summary: 'Accept an invitation to another yard',
         description:
           'One is signed in with the account of the invited address; then one is at that yard.',
-        body: linkTokenSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const caller = callerIn(request);
@@ -239,11 +221,10 @@ const whoPlugin = async (app: App, { source }: Options) => {
     '/api/session',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['GET /api/session'], {
         tags,
         summary: 'Who is signed in, and at which yard',
-        response: { 200: sessionSchema },
-      },
+      }),
     },
     async (request: FastifyRequest) => {
       const caller = callerIn(request);
@@ -255,12 +236,10 @@ const whoPlugin = async (app: App, { source }: Options) => {
     '/api/session/yard',
     {
       config: { access: 'look' },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/session/yard'], {
         tags,
         summary: 'Go over to another of one’s yards',
-        body: z.strictObject({ yard: z.uuid() }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { personId } = callerIn(request);

@@ -1,13 +1,6 @@
-import { z } from 'zod';
 import type { DataSource } from 'typeorm';
-import { roles } from '@fair-gable/core/base/rights';
-import {
-  linkSchema,
-  newPersonSchema,
-  personSchema,
-  yardSettingsSchema,
-} from '@fair-gable/core/yard/people';
-import type { App } from '../../base/app/index.ts';
+import { peopleApi } from '@fair-gable/core/yard/people';
+import { schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
 import { accountsBehind } from '../../base/access/index.ts';
 import { yardHistory } from '../../base/access/index.ts';
@@ -21,31 +14,13 @@ import {
 } from './yard-people.ts';
 
 const tags = ['yard'];
-const nothing = { 204: z.null().describe('Done.') };
-const params = z.strictObject({ id: z.uuid() });
-
-const yardChangeSchema = z.strictObject({
-  id: z.uuid(),
-  what: z.string(),
-  subject: z.string(),
-  from: z.string().nullable(),
-  to: z.string().nullable(),
-  by: z.string(),
-  /** The address of the account that did it. */
-  account: z.string().nullable(),
-  at: z.iso.datetime(),
-});
 
 const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.get(
     '/api/people',
     {
       config: { access: 'manage' },
-      schema: {
-        tags,
-        summary: 'The people of this yard',
-        response: { 200: z.strictObject({ people: z.array(personSchema) }) },
-      },
+      schema: schemaOf(peopleApi['GET /api/people'], { tags, summary: 'The people of this yard' }),
     },
     async (request) => ({
       people: [...(await peopleOf(yardOf(source, request)))],
@@ -56,14 +31,12 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/people',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/people'], {
         tags,
         summary: 'Invite somebody onto this yard',
         description:
           'Answers with a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days. Who has an account accepts it signed in; who has none sets a password by it. The answer is the same.',
-        body: newPersonSchema,
-        response: { 201: z.strictObject({ id: z.uuid(), link: linkSchema }) },
-      },
+      }),
     },
     async (request, reply) => {
       const added = await yardOf(source, request).within((yard) => addPerson(yard, request.body));
@@ -75,13 +48,10 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/people/:id',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/people/:id'], {
         tags,
         summary: 'Give somebody another role',
-        params,
-        body: z.strictObject({ role: z.enum(roles) }),
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       const { params: of, body } = request;
@@ -94,7 +64,10 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/people/:id',
     {
       config: { access: 'manage' },
-      schema: { tags, summary: 'Take somebody off this yard', params, response: nothing },
+      schema: schemaOf(peopleApi['DELETE /api/people/:id'], {
+        tags,
+        summary: 'Take somebody off this yard',
+      }),
     },
     async (request, reply) => {
       await yardOf(source, request).within((yard) => removePerson(yard, request.params.id));
@@ -108,12 +81,10 @@ const linkOfPersonPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/people/:id/link',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(peopleApi['POST /api/people/:id/link'], {
         tags,
         summary: 'A one-time link for somebody who forgot their password',
-        params,
-        response: { 201: linkSchema },
-      },
+      }),
     },
     async (request, reply) => {
       const link = await yardOf(source, request).within((yard) => linkFor(yard, request.params.id));
@@ -127,13 +98,11 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/yard',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(peopleApi['PUT /api/yard'], {
         tags,
         summary: 'Set the yard’s name, usual units, house views and glossary',
         description: 'What is left out stays as it is.',
-        body: yardSettingsSchema,
-        response: nothing,
-      },
+      }),
     },
     async (request, reply) => {
       await yardOf(source, request).within((yard) => changeYard(yard, request.body));
@@ -145,11 +114,10 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/yard/history',
     {
       config: { access: 'manage' },
-      schema: {
+      schema: schemaOf(peopleApi['GET /api/yard/history'], {
         tags,
         summary: 'What was changed about the yard and its people, latest first',
-        response: { 200: z.strictObject({ changes: z.array(yardChangeSchema) }) },
-      },
+      }),
     },
     async (request) => {
       const changes = await yardHistory(yardOf(source, request));

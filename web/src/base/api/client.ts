@@ -1,4 +1,6 @@
+import type { AnswerOf, GivenTo, Method, RouteName } from '@fair-gable/core/base/contract';
 import { apiVersion } from '@fair-gable/core/yard/outbox';
+import type { Routes } from './routes.ts';
 
 /** An error whose message was written for people. */
 export class Plain extends Error {}
@@ -46,8 +48,6 @@ export interface Sending {
   readonly work?: string;
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
-
 const asRefused = async (response: Response): Promise<Refused> => {
   const details = (await response.json().catch(() => ({}))) as Record<string, unknown>;
   const detail = typeof details['detail'] === 'string' ? details['detail'] : response.statusText;
@@ -92,26 +92,69 @@ const send = async <T>(
   return (response.status === 204 ? undefined : await response.json()) as T;
 };
 
+type Values = Readonly<Record<string, unknown>>;
+
+/** What a route may be given, as it is before its types are looked at. */
+interface Given {
+  readonly params?: Values;
+  readonly query?: Values;
+  readonly body?: unknown;
+}
+
+/** The address of a route with its values put in. @example pathOf('/api/units/:id', { params: { id: 'a' } }) // '/api/units/a' */
+export const pathOf = (url: string, { params = {}, query = {} }: Given): string => {
+  const path = url.replaceAll(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(String(params[name])),
+  );
+  const asked = Object.entries(query).filter(([, value]) => value !== undefined);
+  const words = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
+  return asked.length > 0 ? `${path}?${words}` : path;
+};
+
+/** What must be given may not be left out. */
+type Args<G> = Given extends G ? [given?: G, as?: Sending] : [given: G, as?: Sending];
+
 /**
- * Asks the server.
+ * Asks the server by a route of the contract: what it takes and what it answers is the core's to say.
  * @returns the answer's body; undefined where it has none
  * @throws Refused with the server's sentence; NoNetwork when it was not reached
+ * @example const { walks } = await ask('GET /api/units/:id/walks', { params: { id } });
  */
-export const ask = <T>(method: Method, path: string, body?: unknown, as?: Sending): Promise<T> =>
-  send<T>(
+export const ask = <N extends RouteName & keyof Routes>(
+  name: N,
+  ...[given = {} as GivenTo<Routes[N]>, as]: Args<GivenTo<Routes[N]>>
+): Promise<AnswerOf<Routes[N]>> => {
+  const [method, url] = name.split(' ') as [Method, string];
+  const { body } = given as Given;
+  return send(
     method,
-    path,
+    pathOf(url, given as Given),
     body === undefined ? undefined : { type: 'application/json', content: JSON.stringify(body) },
     as,
   );
+};
 
 /** Sends a piece of something. @throws Refused, NoNetwork */
-export const sendBytes = <T>(path: string, bytes: ArrayBuffer): Promise<T> =>
-  send<T>('PUT', path, { type: 'application/octet-stream', content: bytes });
+export const sendBytes = <N extends RouteName & keyof Routes>(
+  name: N,
+  given: GivenTo<Routes[N]>,
+  bytes: ArrayBuffer,
+): Promise<AnswerOf<Routes[N]>> => {
+  const [method, url] = name.split(' ') as [Method, string];
+  const sent = { type: 'application/octet-stream', content: bytes };
+  return send(method, pathOf(url, given as Given), sent);
+};
 
 /** Sends a file as it is. @throws Refused, NoNetwork, Stopped */
-export const sendFile = <T>(path: string, file: Blob, type: string, as?: Sending): Promise<T> =>
-  send<T>('POST', path, { type, content: file }, as);
+export const sendFile = <N extends RouteName & keyof Routes>(
+  name: N,
+  file: Blob,
+  type: string,
+  as?: Sending,
+): Promise<AnswerOf<Routes[N]>> => {
+  const [method, url] = name.split(' ') as [Method, string];
+  return send(method, url, { type, content: file }, as);
+};
 
 /** Any error as a sentence to show. */
 export const saying = (error: unknown): string =>

@@ -5,7 +5,8 @@ import { dropMemo, keptMemo } from './device.ts';
 export const sendMemo = async (walk: string, memo: string): Promise<undefined> => {
   const blob = await keptMemo(memo);
   if (!blob) return undefined;
-  await sendBytes(`/api/walks/${walk}/memos/${memo}`, await blob.arrayBuffer());
+  const of = { params: { id: walk, memo } };
+  await sendBytes('PUT /api/walks/:id/memos/:memo', of, await blob.arrayBuffer());
   await dropMemo(memo);
   return undefined;
 };

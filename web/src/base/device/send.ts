@@ -35,18 +35,18 @@ export const sendBatch = async (batch: readonly Queued[]): Promise<SentUnit | un
   const first = batch[0]?.item;
   switch (first?.kind) {
     case 'plan':
-      return ask('PUT', `/api/walks/${first.plan.id}`, first.plan);
+      return ask('PUT /api/walks/:id', { params: { id: first.plan.id }, body: first.plan });
     case 'event': {
       const events = batch.flatMap(({ item }) => (item.kind === 'event' ? [item.event] : []));
-      return ask('POST', `/api/walks/${first.walk}/events`, { events });
+      return ask('POST /api/walks/:id/events', { params: { id: first.walk }, body: { events } });
     }
     case 'unit': {
       const { id, changes } = first.unit;
-      return ask('POST', '/api/units', { id, changes });
+      return ask('POST /api/units', { body: { id, changes } });
     }
     case 'edit': {
       const { id, unit, changes } = first.edit;
-      return ask('POST', `/api/units/${unit}/edits`, { id, changes });
+      return ask('POST /api/units/:id/edits', { params: { id: unit }, body: { id, changes } });
     }
     case 'photo':
       return sendPhoto(first.unit, first.photo);

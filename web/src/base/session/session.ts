@@ -1,10 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import type { GivenTo } from '@fair-gable/core/base/contract';
 import { may as mayRole, type Right } from '@fair-gable/core/base/rights';
 import { paceFor } from '@fair-gable/core/show/walk';
 import type { SchoolKey } from '@fair-gable/core/unit/catalog';
 import { floorPlanGlossary } from '@fair-gable/core/unit/identity';
 import { type Session } from '@fair-gable/core/yard/people';
+import type { Routes } from '../api/routes.ts';
 import { ask, onLapse, Refused } from '../api/client.ts';
 import { deviceZone, standAt, useClock } from '../clock/index.ts';
 import { forgetPerson, keep, kept, useOutbox } from '../device/index.ts';
@@ -16,7 +18,7 @@ const useLapse = () => {
   let isAsking = false;
   /** A request that was under way while the session was made anew is no lapse: it is asked once more. */
   const isGone = (): Promise<boolean> =>
-    ask('GET', '/api/session').then(
+    ask('GET /api/session').then(
       () => false,
       (error: unknown) => error instanceof Refused && error.status === 401,
     );
@@ -33,9 +35,12 @@ const useLapse = () => {
   return isLapsed;
 };
 
+/** The first account of an empty yard, as it is typed. */
+type FirstAccount = Omit<GivenTo<Routes['POST /api/first-account']>['body'], 'timeZone'>;
+
 /** What the server knows of whoever is signed in, and what time it is there. */
 const heard = async (): Promise<Session> => {
-  const found = await ask<Session>('GET', '/api/session');
+  const found = await ask('GET /api/session');
   useClock().hear(found.now);
   return found;
 };
@@ -85,20 +90,20 @@ export const useSession = defineStore('session', () => {
   useLive().on('people', () => void reload().catch(() => undefined));
 
   const signIn = async (email: string, password: string): Promise<void> => {
-    await ask('POST', '/api/session', { email, password });
+    await ask('POST /api/session', { body: { email, password } });
     await reload();
     loaded = true;
   };
 
-  const firstAccount = async (given: Record<string, string>): Promise<void> => {
-    await ask('POST', '/api/first-account', { ...given, timeZone: deviceZone() });
+  const firstAccount = async (given: FirstAccount): Promise<void> => {
+    await ask('POST /api/first-account', { body: { ...given, timeZone: deviceZone() } });
     await reload();
     loaded = true;
   };
 
   /** Signs out and takes this person's data off the device. */
   const signOut = async (): Promise<void> => {
-    await ask('DELETE', '/api/session');
+    await ask('DELETE /api/session');
     outbox.close();
     await forgetPerson();
     session.value = undefined;

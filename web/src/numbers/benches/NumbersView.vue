@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import { useSession } from '../../base/session/session.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 import NumbersDesk from './NumbersDesk.vue';
 import { useTrial } from './trial.ts';
 import TrialShelf from './TrialShelf.vue';

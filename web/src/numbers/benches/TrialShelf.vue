@@ -3,14 +3,13 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import type { System } from '@fair-gable/core/base/quantity';
 import { compareTrials, keptTrials, questionOf } from '@fair-gable/core/numbers/trial';
-import type { Change, KeptTrial, QuestionKey, Trial } from '@fair-gable/core/unit/record';
+import type { Change, KeptTrial, QuestionKey, Trial, YardUnit } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import { useClock } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import WideTable from '../../base/controls/WideTable.vue';
 import { useSaving } from '../../unit/record/saving.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 
 /** Trials of a unit kept under a name: opened again, held side by side, sent to the walk as a card. */
 const props = defineProps<{

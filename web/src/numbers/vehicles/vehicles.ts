@@ -16,7 +16,7 @@ export const useVehicles = defineStore('vehicles', () => {
   const load = async (): Promise<void> => {
     problem.value = undefined;
     try {
-      const { vehicles } = await ask<{ vehicles: Vehicle[] }>('GET', '/api/vehicles');
+      const { vehicles } = await ask('GET /api/vehicles');
       own.value = vehicles;
       await keep('vehicles', vehicles).catch(() => undefined);
     } catch (error) {
@@ -29,13 +29,13 @@ export const useVehicles = defineStore('vehicles', () => {
 
   /** Keeps a vehicle, in place of one of its key. @throws Refused, NoNetwork */
   const put = async (vehicle: Vehicle): Promise<void> => {
-    await ask('PUT', `/api/vehicles/${vehicle.key}`, vehicle);
+    await ask('PUT /api/vehicles/:key', { params: { key: vehicle.key }, body: vehicle });
     await load();
   };
 
   /** Takes a vehicle off; a class goes back to its usual figures. @throws Refused, NoNetwork */
   const drop = async (key: string): Promise<void> => {
-    await ask('DELETE', `/api/vehicles/${key}`);
+    await ask('DELETE /api/vehicles/:key', { params: { key } });
     await load();
   };
 

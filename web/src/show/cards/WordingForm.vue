@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
 import InputText from 'primevue/inputtext';
@@ -15,7 +16,7 @@ import ChoiceField from '../../base/controls/ChoiceField.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { sheetName, useSheets } from '../../unit/model-sheet/sheets.ts';
-import { useUnits, type YardUnit } from '../../unit/units/units.ts';
+import { useUnits } from '../../unit/units/units.ts';
 import { usePresenting } from '../plan/presenting.ts';
 import { useWording, type Draft, type Place } from './wording.ts';
 

@@ -1,12 +1,11 @@
 import { modelTalk, noTalk, type ModelTalk, type Point } from '@fair-gable/core/show/cards';
 import type { StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
-import type { Change, UnitRecord, Wording } from '@fair-gable/core/unit/record';
+import type { Change, UnitRecord, Wording, YardUnit } from '@fair-gable/core/unit/record';
 import { Plain, saying } from '../../base/api/client.ts';
 import { without } from '../../base/controls/without.ts';
 import { useSheets } from '../../unit/model-sheet/sheets.ts';
 import { useEdits } from '../../unit/record/edits.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 
 /** Where words hold: on one unit, or on every unit of its model. */
 export type Place = 'unit' | 'sheet';

@@ -15,7 +15,7 @@ import {
 import { stationLabels, stationsIn, unknownTo } from '@fair-gable/core/show/plan';
 import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
-import { nameOf } from '@fair-gable/core/unit/record';
+import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { stationsOn } from '@fair-gable/core/unit/way-round';
 import { useClock } from '../../base/clock/index.ts';
 import NumberField from '../../base/controls/NumberField.vue';
@@ -23,7 +23,6 @@ import SelectField from '../../base/controls/SelectField.vue';
 import OutlineStrip from '../../unit/outline/OutlineStrip.vue';
 import { useSession } from '../../base/session/session.ts';
 import { takeAlong } from '../../unit/photo/take-along.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 import { usePlanning } from './planning.ts';
 import PlanRow from './PlanRow.vue';
 import ReadyList from './ReadyList.vue';

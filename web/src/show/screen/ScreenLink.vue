@@ -31,7 +31,7 @@ const open = (): Promise<void> =>
   guarded(async () => {
     // The plan has to be there before a screen can follow it.
     await outbox.flush();
-    const { token } = await ask<{ token: string }>('POST', `/api/walks/${props.walk}/screens`);
+    const { token } = await ask('POST /api/walks/:id/screens', { params: { id: props.walk } });
     const path = router.resolve({ name: 'screen', hash: `#${token}` }).href;
     address.value = new URL(path, location.origin).href;
     const { toSVG } = await import('bwip-js/browser');
@@ -40,7 +40,7 @@ const open = (): Promise<void> =>
   });
 const close = (): Promise<void> =>
   guarded(async () => {
-    await ask('DELETE', `/api/walks/${props.walk}/screens`);
+    await ask('DELETE /api/walks/:id/screens', { params: { id: props.walk } });
     address.value = '';
     code.value = '';
   });

@@ -18,7 +18,7 @@ const path = computed(() => `/api/screens/${token.value}`);
 
 const look = async (): Promise<void> => {
   try {
-    view.value = await ask<ScreenView>('GET', path.value);
+    view.value = await ask('GET /api/screens/:token', { params: { token: token.value } });
     problem.value = '';
   } catch (error) {
     isOver.value = error instanceof Refused && error.status < 500;

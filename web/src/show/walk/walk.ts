@@ -8,6 +8,7 @@ import {
   nextEvent,
   paceOf,
   workedMs,
+  type ToldWalk,
   type WalkEvent,
   type WalkPlan,
   type What,
@@ -15,18 +16,6 @@ import {
 import { ask, NoNetwork } from '../../base/api/client.ts';
 import { device, deviceId, useOutbox, type KeptWalk } from '../../base/device/index.ts';
 import { useLive } from '../../base/live/live.ts';
-
-export interface WalkView {
-  readonly plan: WalkPlan;
-  readonly by: string;
-  readonly createdAt: string;
-  readonly events: readonly WalkEvent[];
-  /** Whether it is one's own, and whose account gave it, as the server tells. */
-  readonly own?: boolean;
-  readonly account?: string;
-  /** Milliseconds since the last of them came in. */
-  readonly idle?: number;
-}
 
 /** What a walk is made of. */
 export interface Wanted {
@@ -45,7 +34,7 @@ const notKept =
 const lastElapsed = (events: readonly WalkEvent[]): number =>
   Math.max(0, ...events.map((e) => e.elapsed));
 
-const clockOf = ({ idle = 0 }: WalkView, last: WalkEvent | undefined, now: number) => ({
+const clockOf = ({ idle = 0 }: ToldWalk, last: WalkEvent | undefined, now: number) => ({
   elapsed: last?.elapsed ?? 0,
   at: now - idle,
 });
@@ -56,7 +45,7 @@ const clockOf = ({ idle = 0 }: WalkView, last: WalkEvent | undefined, now: numbe
  */
 export const joined = (
   here: KeptWalk | undefined,
-  there: WalkView | undefined,
+  there: ToldWalk | undefined,
   now = Date.now(),
 ): KeptWalk | undefined => {
   if (!there) return here;
@@ -68,9 +57,9 @@ export const joined = (
   return { plan: there.plan, events, unitName: here?.unitName ?? '', anchor };
 };
 
-const fromServer = async (id: string): Promise<WalkView | undefined> => {
+const fromServer = async (id: string): Promise<ToldWalk | undefined> => {
   try {
-    return await ask<WalkView>('GET', `/api/walks/${id}`);
+    return await ask('GET /api/walks/:id', { params: { id } });
   } catch (error) {
     if (error instanceof NoNetwork) return undefined;
     throw error;

@@ -15,14 +15,13 @@ import {
   type LooseItem,
 } from '@fair-gable/core/unit/aboard';
 import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
-import { whoSaid, type Fitted } from '@fair-gable/core/unit/record';
+import { whoSaid, type Fitted, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { featureChoices } from '../../base/controls/field-choices.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useSaving } from '../record/saving.ts';
-import type { YardUnit } from '../units/units.ts';
 
 /** What goes with a unit: loose items and where they are kept; and the ledger of what the yard fitted. */
 const props = defineProps<{ unit: YardUnit }>();

@@ -5,14 +5,19 @@ import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { findingsOf, operableOf, operableWords, saidFirst } from '@fair-gable/core/unit/condition';
 import { stationAtSpot } from '@fair-gable/core/unit/outline';
-import { whoBriefly, type Change, type Finding, type Spot } from '@fair-gable/core/unit/record';
+import {
+  whoBriefly,
+  type Change,
+  type Finding,
+  type Spot,
+  type YardUnit,
+} from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import NumberField from '../../base/controls/NumberField.vue';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { useDraft, useTried } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useSaving } from '../record/saving.ts';
-import type { YardUnit } from '../units/units.ts';
 import FindingForm from './FindingForm.vue';
 import FindingRow from './FindingRow.vue';
 import { marksOf } from './marks.ts';

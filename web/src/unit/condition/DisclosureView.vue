@@ -3,12 +3,11 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { disclosureOf } from '@fair-gable/core/show/disclosure';
-import { nameOf, particularsOf, textOf } from '@fair-gable/core/unit/record';
+import { nameOf, particularsOf, textOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import PhotoImage from '../photo/PhotoImage.vue';
 import { photosOf } from '../photo/photos.ts';
-import type { YardUnit } from '../units/units.ts';
 
 /** What the buyer of a unit is told in writing: faults first, in plain words, with photos. Made to be printed. */
 const props = defineProps<{ unit: YardUnit }>();

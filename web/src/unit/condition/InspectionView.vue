@@ -19,13 +19,13 @@ import {
   type Change,
   type Inspected,
   type InspectionResult,
+  type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import { useSaving } from '../record/saving.ts';
-import type { YardUnit } from '../units/units.ts';
 
 /** The pre-delivery inspection: what is tried, what was measured, and the technician's signature. */
 const props = defineProps<{ unit: YardUnit }>();

@@ -3,12 +3,11 @@ import { computed, nextTick, ref } from 'vue';
 import { formatQuantity } from '@fair-gable/core/base/quantity';
 import type { WheelKey } from '@fair-gable/core/unit/catalog';
 import { oddWheels, wheelsOf, type WheelOn } from '@fair-gable/core/unit/condition';
-import type { Change, Wheel } from '@fair-gable/core/unit/record';
+import type { Change, Wheel, YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { DraftMark } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useFieldSaving } from '../record/saving.ts';
-import type { YardUnit } from '../units/units.ts';
 import { thirtySeconds } from './typed-wheel.ts';
 import WheelEditor from './WheelEditor.vue';
 

@@ -8,7 +8,13 @@ import {
   type LabelKind,
   type SpecKey,
 } from '@fair-gable/core/unit/catalog';
-import { applies, formatSpec, nameOf, type Change } from '@fair-gable/core/unit/record';
+import {
+  applies,
+  formatSpec,
+  nameOf,
+  type Change,
+  type YardUnit,
+} from '@fair-gable/core/unit/record';
 import { changesByLabelPhotos, labelsOf, otherReadings } from '@fair-gable/core/unit/round';
 import { saying } from '../../base/api/client.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
@@ -22,7 +28,6 @@ import ZoomTurn from '../photo/ZoomTurn.vue';
 import { useEdits } from '../record/edits.ts';
 import SpecInput from '../record/SpecInput.vue';
 import { readTyped } from '../record/typing.ts';
-import type { YardUnit } from '../units/units.ts';
 import type { Aim, CodeScanner } from './ports.ts';
 import { photoScanner } from './scan.ts';
 import { scanWith } from './scanning.ts';

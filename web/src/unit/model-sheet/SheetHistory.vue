@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
-import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
+import type { ModelSheet, SheetChange } from '@fair-gable/core/unit/model-sheet';
 import { ask, saying } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -11,22 +11,13 @@ import { changesOfSheet } from './changes.ts';
 const props = defineProps<{ sheet: string; version: number; mayWrite: boolean }>();
 const emit = defineEmits<{ back: [sheet: ModelSheet] }>();
 
-interface SheetChange {
-  readonly id: string;
-  readonly version: number;
-  readonly from: ModelSheet | null;
-  readonly to: ModelSheet;
-  readonly units: number;
-  readonly by: string;
-  readonly at: string;
-}
 const session = useSession();
 const changes = ref<readonly SheetChange[]>();
 const problem = ref('');
 const read = async (): Promise<void> => {
   try {
-    const path = `/api/model-sheets/${props.sheet}/history`;
-    changes.value = (await ask<{ changes: SheetChange[] }>('GET', path)).changes;
+    const sheet = { params: { id: props.sheet } };
+    changes.value = (await ask('GET /api/model-sheets/:id/history', sheet)).changes;
     problem.value = '';
   } catch (error) {
     problem.value = saying(error);

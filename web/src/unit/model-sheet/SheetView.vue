@@ -3,7 +3,7 @@ import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import type { ModelSheet, Offer } from '@fair-gable/core/unit/model-sheet';
+import type { ModelSheet, Offer, Touched } from '@fair-gable/core/unit/model-sheet';
 import { useClock } from '../../base/clock/index.ts';
 import { saying } from '../../base/api/client.ts';
 import LostView from '../../base/controls/LostView.vue';
@@ -15,7 +15,7 @@ import { blankSheet, offerText, sheetFrom, withOffer } from './draft.ts';
 import SheetForm from './SheetForm.vue';
 import SheetHistory from './SheetHistory.vue';
 import SheetReading from './SheetReading.vue';
-import { sheetName, useSheets, type Touched } from './sheets.ts';
+import { sheetName, useSheets } from './sheets.ts';
 import TouchedUnits from './TouchedUnits.vue';
 
 /** One model sheet: read, changed, and kept once one has seen which units that touches. */

@@ -10,6 +10,7 @@ import {
   followsSheet,
   seriesSheetOf,
   type ModelSheet,
+  type Touched,
 } from '@fair-gable/core/unit/model-sheet';
 import {
   emptyRecord,
@@ -22,7 +23,7 @@ import { useClock } from '../../base/clock/index.ts';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';
-import { useSheets, type Touched } from './sheets.ts';
+import { useSheets } from './sheets.ts';
 
 /** The units that a sheet would touch, before it is kept: which of them are to follow it. */
 const props = defineProps<{

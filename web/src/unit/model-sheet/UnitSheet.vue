@@ -19,12 +19,12 @@ import {
   textOf,
   whoBriefly,
   type SpecValue,
+  type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { saying } from '../../base/api/client.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useSession } from '../../base/session/session.ts';
 import { useEdits } from '../record/edits.ts';
-import type { YardUnit } from '../units/units.ts';
 import { sheetName, useSheets } from './sheets.ts';
 
 /** A unit beside its model sheet: taken over at once, and what is not as ordered. */

@@ -6,19 +6,12 @@ import {
   type ModelSheet,
   type Offer,
   type SheetValues,
+  type Touched,
 } from '@fair-gable/core/unit/model-sheet';
-import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
+import type { UnitRecord } from '@fair-gable/core/unit/record';
 import { ask, NoNetwork, saying } from '../../base/api/client.ts';
 import { keep, kept } from '../../base/device/index.ts';
 import { useLive } from '../../base/live/live.ts';
-
-/** A unit that a change of a sheet would touch. */
-export interface Touched {
-  readonly id: string;
-  readonly name: string;
-  readonly stockNumber: string | null;
-  readonly changes: readonly Change[];
-}
 
 /** What a unit has by its sheet. */
 export interface Inherited {
@@ -44,7 +37,7 @@ export const useSheets = defineStore('sheets', () => {
   const load = async (): Promise<void> => {
     problem.value = undefined;
     try {
-      const { sheets } = await ask<{ sheets: KeptSheet[] }>('GET', '/api/model-sheets');
+      const { sheets } = await ask('GET /api/model-sheets');
       await take(sheets);
     } catch (error) {
       const had = error instanceof NoNetwork ? await kept('sheets') : undefined;
@@ -56,8 +49,8 @@ export const useSheets = defineStore('sheets', () => {
 
   /** Which units a sheet would touch, were it kept so. @throws Refused, NoNetwork */
   const preview = async (sheet: ModelSheet): Promise<readonly Touched[]> => {
-    const path = `/api/model-sheets/${sheet.id}/preview`;
-    return (await ask<{ units: Touched[] }>('POST', path, { sheet }, patient)).units;
+    const given = { params: { id: sheet.id }, body: { sheet } };
+    return (await ask('POST /api/model-sheets/:id/preview', given, patient)).units;
   };
 
   /** Keeps a sheet, and lets units follow it. @throws Refused, NoNetwork */
@@ -66,27 +59,29 @@ export const useSheets = defineStore('sheets', () => {
     basedOn: number,
     units: readonly string[],
   ): Promise<void> => {
-    const path = `/api/model-sheets/${sheet.id}`;
-    const body = { sheet, basedOn, units };
-    const { sheets } = await ask<{ sheets: KeptSheet[] }>('PUT', path, body, patient);
+    const given = { params: { id: sheet.id }, body: { sheet, basedOn, units } };
+    const { sheets } = await ask('PUT /api/model-sheets/:id', given, patient);
     await take(sheets);
   };
 
   /** Takes a sheet away. @throws Refused, NoNetwork */
   const drop = async (id: string): Promise<void> => {
-    await ask('DELETE', `/api/model-sheets/${id}`);
+    await ask('DELETE /api/model-sheets/:id', { params: { id } });
     await load();
   };
 
   /** Puts something found on a unit before whoever keeps the sheet. @throws Refused, NoNetwork */
   const offer = async (id: string, found: Omit<Offer, 'by' | 'at' | 'id'>): Promise<void> => {
-    await ask('POST', `/api/model-sheets/${id}/offers`, { ...found, id: crypto.randomUUID() });
+    await ask('POST /api/model-sheets/:id/offers', {
+      params: { id },
+      body: { ...found, id: crypto.randomUUID() },
+    });
     await load();
   };
 
   /** Takes an offer off the list. @throws Refused, NoNetwork */
   const dropOffer = async (id: string, of: string): Promise<void> => {
-    await ask('DELETE', `/api/model-sheets/${id}/offers/${of}`);
+    await ask('DELETE /api/model-sheets/:id/offers/:offer', { params: { id, offer: of } });
     await load();
   };
 

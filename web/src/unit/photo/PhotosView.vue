@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
-import { targetLabel } from '@fair-gable/core/unit/record';
+import { targetLabel, type YardUnit } from '@fair-gable/core/unit/record';
 import { useSession } from '../../base/session/session.ts';
-import type { YardUnit } from '../units/units.ts';
 import PhotoImage from './PhotoImage.vue';
 import { photosOf } from './photos.ts';
 import PhotoViewer from './PhotoViewer.vue';

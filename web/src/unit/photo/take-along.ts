@@ -1,4 +1,4 @@
-import type { YardUnit } from '../units/units.ts';
+import type { YardUnit } from '@fair-gable/core/unit/record';
 
 /** Fetches a unit's photos once, small, so that they are on the device when there is no network; what fails is left. */
 export const takeAlong = async ({ id, record }: YardUnit): Promise<void> => {

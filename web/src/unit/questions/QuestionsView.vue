@@ -5,13 +5,13 @@ import SelectButton from 'primevue/selectbutton';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { isAnswered, modelKeyOf, questionsAbout } from '@fair-gable/core/unit/questions';
-import type { Question } from '@fair-gable/core/unit/record';
+import type { Question, YardUnit } from '@fair-gable/core/unit/record';
 import { featureChoices, specChoices } from '../../base/controls/field-choices.ts';
 import { vOneTab } from '../../base/controls/one-tab.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
-import { useUnits, type YardUnit } from '../units/units.ts';
+import { useUnits } from '../units/units.ts';
 import { useAsking } from './asking.ts';
 import QuestionRow from './QuestionRow.vue';
 

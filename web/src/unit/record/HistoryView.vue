@@ -8,12 +8,12 @@ import {
   fieldText,
   type Change,
   type HistoryRow,
+  type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { saying } from '../../base/api/client.ts';
 import { dayOf, timeOf } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useSession } from '../../base/session/session.ts';
-import type { YardUnit } from '../units/units.ts';
 import { useEdits } from './edits.ts';
 import { readHistory } from './history.ts';
 

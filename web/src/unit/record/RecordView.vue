@@ -23,14 +23,14 @@ import {
 } from '@fair-gable/core/unit/catalog';
 import { changesToFollow } from '@fair-gable/core/unit/model-sheet';
 import { knownAt } from '@fair-gable/core/unit/outline';
-import { applies, type Change } from '@fair-gable/core/unit/record';
+import { applies, type Change, type YardUnit } from '@fair-gable/core/unit/record';
 import EvidenceLegend from '../../base/evidence/EvidenceLegend.vue';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useSession } from '../../base/session/session.ts';
-import { objectionsTo, type YardUnit } from '../units/units.ts';
+import { objectionsTo } from '../units/units.ts';
 import FieldFinder from './FieldFinder.vue';
 import FeatureRow from './FeatureRow.vue';
 import { useFieldSaving } from './saving.ts';

@@ -9,8 +9,7 @@ import {
   type StationKey,
 } from '@fair-gable/core/unit/catalog';
 import type { Objection } from '@fair-gable/core/unit/checks';
-import type { Change } from '@fair-gable/core/unit/record';
-import type { YardUnit } from '../units/units.ts';
+import type { Change, YardUnit } from '@fair-gable/core/unit/record';
 import MarginNote from './MarginNote.vue';
 import OwnClashes from './OwnClashes.vue';
 import { useFieldSaving } from './saving.ts';

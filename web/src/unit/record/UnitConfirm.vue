@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import { computed } from 'vue';
 import { toConfirm } from '@fair-gable/core/yard/to-do';
-import type { YardUnit } from '../units/units.ts';
 import ConfirmList from './ConfirmList.vue';
 
 /** What is to be measured or confirmed on one unit. */

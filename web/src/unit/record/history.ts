@@ -13,8 +13,6 @@ export const readHistory = async (
   unit: string,
   wanted: Wanted = {},
 ): Promise<readonly HistoryRow[]> => {
-  const given = Object.entries(wanted).filter(([, value]) => value !== undefined);
-  const query = new URLSearchParams(given.map(([key, value]) => [key, String(value)]));
-  const path = `/api/units/${unit}/history?${query}`;
-  return (await ask<{ changes: HistoryRow[] }>('GET', path)).changes;
+  const given = { params: { id: unit }, query: wanted };
+  return (await ask('GET /api/units/:id/history', given)).changes;
 };

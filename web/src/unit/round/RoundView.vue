@@ -11,7 +11,7 @@ import {
   type HowKnown,
   type StationKey,
 } from '@fair-gable/core/unit/catalog';
-import type { Change } from '@fair-gable/core/unit/record';
+import type { Change, YardUnit } from '@fair-gable/core/unit/record';
 import { countOf, nextStop, roundOf, stopsLeft, type Step } from '@fair-gable/core/unit/round';
 import { saying } from '../../base/api/client.ts';
 import { useTried } from '../../base/draft/index.ts';
@@ -20,7 +20,7 @@ import OutlineStrip from '../outline/OutlineStrip.vue';
 import { useOutbox } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useEdits } from '../record/edits.ts';
-import { objectionsTo, type YardUnit } from '../units/units.ts';
+import { objectionsTo } from '../units/units.ts';
 import StepEditor from './StepEditor.vue';
 import StepRow from './StepRow.vue';
 

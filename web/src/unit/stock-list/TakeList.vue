@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { AnswerOf } from '@fair-gable/core/base/contract';
 import Button from 'primevue/button';
 import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
@@ -7,10 +8,11 @@ import { useRouter } from 'vue-router';
 import { counted } from '@fair-gable/core/base/words';
 import type { System } from '@fair-gable/core/base/quantity';
 import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
-import type { CellProblem, Column, Decimal } from '@fair-gable/core/unit/stock-list';
+import type { Column, Decimal } from '@fair-gable/core/unit/stock-list';
 import { featureChoices, searched, specChoices } from '../../base/controls/field-choices.ts';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { vOneTab } from '../../base/controls/one-tab.ts';
+import type { Routes } from '../../base/api/routes.ts';
 import { ask, saying, Stopped } from '../../base/api/client.ts';
 import { useLongWork } from '../../base/long-work/index.ts';
 import WorkBar from '../../base/long-work/WorkBar.vue';
@@ -20,26 +22,7 @@ import { textOfList } from './decode.ts';
 import { useUnits } from '../units/units.ts';
 
 /** A list of units from elsewhere: columns matched, looked at, then taken in. */
-interface Summary {
-  readonly rows: number;
-  readonly fresh: number;
-  readonly changed: number;
-  readonly same: number;
-  readonly problems: readonly CellProblem[];
-  readonly problemCount: number;
-  readonly badCells: number;
-  readonly badLines: number;
-}
-interface Preview extends Summary {
-  readonly headings: readonly string[];
-  readonly columns: readonly Column[];
-  readonly sample: readonly (readonly string[])[];
-  readonly decimal: Decimal;
-  readonly understood: readonly (readonly {
-    readonly says: string | null;
-    readonly before: string | null;
-  }[])[];
-}
+type Preview = AnswerOf<Routes['POST /api/stock-list/preview']>;
 
 const session = useSession();
 const units = useUnits();
@@ -90,9 +73,8 @@ let looked = 0;
 const look = async (): Promise<void> => {
   const mine = (looked += 1);
   await guarded(async () => {
-    const path = '/api/stock-list/preview';
     try {
-      const seen = await run((as) => ask<Preview>('POST', path, given(), as));
+      const seen = await run((as) => ask('POST /api/stock-list/preview', { body: given() }, as));
       preview.value = seen;
       columns.value = [...seen.columns];
     } catch (error) {
@@ -158,9 +140,7 @@ const good = computed(() => (preview.value?.fresh ?? 0) + (preview.value?.change
 const take = (onlyGood: boolean): Promise<void> =>
   guarded(async () => {
     const list = { ...given(), onlyGood };
-    await run((as) => ask<Summary>('POST', '/api/stock-list', list, as)).finally(() =>
-      units.load(),
-    );
+    await run((as) => ask('POST /api/stock-list', { body: list }, as)).finally(() => units.load());
     await router.push({ name: 'yard' });
   });
 

@@ -6,6 +6,7 @@ import {
   emptyRecord,
   type Change,
   type UnitRecord,
+  type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { withWaiting } from '@fair-gable/core/yard/outbox';
 import { useClock } from '../../base/clock/index.ts';
@@ -18,11 +19,6 @@ import {
   useOutbox,
   type NewUnit,
 } from '../../base/device/index.ts';
-
-export interface YardUnit {
-  readonly id: string;
-  readonly record: UnitRecord;
-}
 
 const pageSize = 200;
 /** News that come in a burst are looked after together, ms. */
@@ -43,8 +39,8 @@ export interface Coming {
 const readYard = async (onPage: (coming: Coming) => void): Promise<readonly YardUnit[]> => {
   const all: YardUnit[] = [];
   for (;;) {
-    const path = `/api/units?limit=${pageSize}&from=${all.length}`;
-    const { units, total } = await ask<{ units: YardUnit[]; total: number }>('GET', path);
+    const page = { limit: pageSize, from: all.length };
+    const { units, total } = await ask('GET /api/units', { query: page });
     all.push(...units);
     onPage({ read: all.length, of: total });
     if (units.length < pageSize) return all;
@@ -94,7 +90,7 @@ export const useUnits = defineStore('units', () => {
   /** Reads one unit again, after somebody changed it. */
   const refresh = async (id: string): Promise<void> => {
     try {
-      await replace(await ask<YardUnit>('GET', `/api/units/${id}`));
+      await replace(await ask('GET /api/units/:id', { params: { id } }));
     } catch {
       // Out of reach: the next news, or the next look at the yard, brings it.
     }
@@ -118,14 +114,14 @@ export const useUnits = defineStore('units', () => {
 
   /** Takes in a unit file; its name. */
   const takeFile = async (content: unknown): Promise<TakenFile> => {
-    const taken = await ask<TakenFile>('POST', '/api/unit-files', content);
+    const taken = await ask('POST /api/unit-files', { body: content });
     await load();
     return taken;
   };
 
   /** Takes in a unit with its photos, from a zip; its name. */
   const takeZip = async (zip: Blob, as: Sending): Promise<TakenFile> => {
-    const taken = await sendFile<TakenFile>('/api/unit-files/zip', zip, 'application/zip', as);
+    const taken = await sendFile('POST /api/unit-files/zip', zip, 'application/zip', as);
     await load();
     return taken;
   };

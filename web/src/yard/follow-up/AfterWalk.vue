@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import { computed, onMounted, ref } from 'vue';
 import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
 import type { Buyer } from '@fair-gable/core/yard/follow-up';
 import { useSession } from '../../base/session/session.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 import { useBuyers } from './buyers.ts';
 import BuyerForm from './BuyerForm.vue';
 import FollowUps from './FollowUps.vue';

@@ -3,11 +3,10 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
-import { buyerSchema, type Buyer } from '@fair-gable/core/yard/follow-up';
+import { buyerSchema, type Buyer, type KeptBuyer } from '@fair-gable/core/yard/follow-up';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSaving } from '../../base/controls/saved.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import type { KeptBuyer } from './buyers.ts';
 
 /** For whom a walk was given: only what a follow-up needs. */
 const props = defineProps<{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Textarea from 'primevue/textarea';
@@ -7,7 +8,12 @@ import { computed, onMounted, ref, shallowRef } from 'vue';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { riskyIn } from '@fair-gable/core/show/claims';
 import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
-import { draftLetter, type Buyer, type FollowUp } from '@fair-gable/core/yard/follow-up';
+import {
+  draftLetter,
+  type Buyer,
+  type FollowUp,
+  type KeptLetter,
+} from '@fair-gable/core/yard/follow-up';
 import { ask } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
@@ -15,8 +21,7 @@ import { useSaving } from '../../base/controls/saved.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSession } from '../../base/session/session.ts';
 import { usePresenting } from '../../show/plan/presenting.ts';
-import { useUnits, type YardUnit } from '../../unit/units/units.ts';
-import type { KeptLetter } from './buyers.ts';
+import { useUnits } from '../../unit/units/units.ts';
 
 /** A message to the buyer, drafted from what they liked and asked; read and sent by a person. */
 const props = defineProps<{
@@ -33,8 +38,7 @@ const letters = shallowRef<readonly KeptLetter[]>([]);
 const { busy, done, problem, save } = useSaving();
 
 const load = async (): Promise<void> => {
-  const path = `/api/letters?walk=${props.plan.id}`;
-  letters.value = (await ask<{ letters: KeptLetter[] }>('GET', path)).letters;
+  letters.value = (await ask('GET /api/letters', { query: { walk: props.plan.id } })).letters;
 };
 onMounted(() => void load().catch(() => undefined));
 
@@ -85,7 +89,7 @@ const send = async (): Promise<void> => {
   const id = idOf(JSON.stringify(draft.value));
   const letter = { id, walk: props.plan.id, ...draft.value };
   const putting = async (): Promise<void> => {
-    sent = await ask<KeptLetter>('PUT', `/api/letters/${letter.id}`, letter);
+    sent = await ask('PUT /api/letters/:id', { params: { id: letter.id }, body: letter });
     await load();
   };
   if (!(await keepWith(() => save(putting, '')))) return;

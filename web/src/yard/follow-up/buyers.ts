@@ -1,21 +1,6 @@
 import { computed, ref, shallowRef } from 'vue';
-import type { Buyer, Letter } from '@fair-gable/core/yard/follow-up';
+import type { Buyer, KeptBuyer } from '@fair-gable/core/yard/follow-up';
 import { ask, saying } from '../../base/api/client.ts';
-
-/** A buyer as the yard keeps them. */
-export interface KeptBuyer {
-  readonly buyer: Buyer;
-  readonly keepUntil: string;
-  readonly walks: readonly string[];
-}
-
-/** A letter as the yard keeps it. */
-export interface KeptLetter extends Letter {
-  readonly to: string;
-  readonly by: string;
-  readonly at: string;
-  readonly sentAt: string | null;
-}
 
 /** The buyers whose names this yard keeps, for those who may see them. */
 export const useBuyers = () => {
@@ -24,7 +9,7 @@ export const useBuyers = () => {
 
   const load = async (): Promise<void> => {
     try {
-      all.value = (await ask<{ buyers: KeptBuyer[] }>('GET', '/api/buyers')).buyers;
+      all.value = (await ask('GET /api/buyers')).buyers;
       problem.value = '';
     } catch (error) {
       problem.value = saying(error);
@@ -34,17 +19,18 @@ export const useBuyers = () => {
 
   /** Says for whom a walk was given, and keeps their name. @throws Refused, NoNetwork */
   const name = async (walk: string, buyer: Buyer): Promise<void> => {
-    await ask('PUT', `/api/buyers/${buyer.id}`, buyer);
-    await ask('PUT', `/api/walks/${walk}/buyer`, { buyer: buyer.id });
+    await ask('PUT /api/buyers/:id', { params: { id: buyer.id }, body: buyer });
+    await ask('PUT /api/walks/:id/buyer', { params: { id: walk }, body: { buyer: buyer.id } });
     await load();
   };
 
   /** All that is kept of somebody. @throws Refused, NoNetwork */
-  const everything = (id: string): Promise<unknown> => ask('GET', `/api/buyers/${id}`);
+  const everything = (id: string): Promise<unknown> =>
+    ask('GET /api/buyers/:id', { params: { id } });
 
   /** @throws Refused, NoNetwork */
   const forget = async (id: string): Promise<void> => {
-    await ask('DELETE', `/api/buyers/${id}`);
+    await ask('DELETE /api/buyers/:id', { params: { id } });
     await load();
   };
   return { all, problem, load, of, name, everything, forget };

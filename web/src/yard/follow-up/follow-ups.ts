@@ -1,13 +1,6 @@
 import { computed, ref, shallowRef } from 'vue';
-import { inDueOrder, type FollowUp } from '@fair-gable/core/yard/follow-up';
+import { inDueOrder, type FollowUp, type KeptFollowUp } from '@fair-gable/core/yard/follow-up';
 import { ask, saying } from '../../base/api/client.ts';
-
-/** A follow-up as the server keeps it. */
-export interface KeptFollowUp {
-  readonly followUp: FollowUp;
-  readonly by: string;
-  readonly version: number;
-}
 
 /** What is left to do, of one walk or of the yard; written to the server as it is changed. */
 export const useFollowUps = (walk?: () => string | undefined) => {
@@ -18,8 +11,8 @@ export const useFollowUps = (walk?: () => string | undefined) => {
   const load = async (): Promise<void> => {
     const of = walk?.();
     try {
-      const path = of ? `/api/follow-ups?walk=${of}` : '/api/follow-ups';
-      kept.value = (await ask<{ followUps: KeptFollowUp[] }>('GET', path)).followUps;
+      const wanted = of ? { query: { walk: of } } : {};
+      kept.value = (await ask('GET /api/follow-ups', wanted)).followUps;
       problem.value = '';
     } catch (error) {
       problem.value = saying(error);
@@ -45,10 +38,13 @@ export const useFollowUps = (walk?: () => string | undefined) => {
     kept.value?.find(({ followUp }) => followUp.id === id)?.version ?? 0;
   const keep = (followUp: FollowUp): Promise<boolean> =>
     guarded(() =>
-      ask('PUT', `/api/follow-ups/${followUp.id}`, { followUp, basedOn: versionOf(followUp.id) }),
+      ask('PUT /api/follow-ups/:id', {
+        params: { id: followUp.id },
+        body: { followUp, basedOn: versionOf(followUp.id) },
+      }),
     );
   const drop = ({ id }: FollowUp): Promise<boolean> =>
-    guarded(() => ask('DELETE', `/api/follow-ups/${id}`));
+    guarded(() => ask('DELETE /api/follow-ups/:id', { params: { id } }));
 
   const list = computed(() => inDueOrder(kept.value?.map(({ followUp }) => followUp) ?? []));
   const loaded = computed(() => kept.value !== undefined);

@@ -3,9 +3,9 @@ import AutoComplete from 'primevue/autocomplete';
 import Dialog from 'primevue/dialog';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
+import { nameOf, particularsOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { calledText, isFoundIn } from '@fair-gable/core/yard/list';
-import { useUnits, type YardUnit } from '../../unit/units/units.ts';
+import { useUnits } from '../../unit/units/units.ts';
 
 /** Finds a unit by what it is called, and goes to the same place of it where one stands at a unit. */
 const props = defineProps<{

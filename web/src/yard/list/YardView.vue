@@ -6,11 +6,11 @@ import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted } from '@fair-gable/core/base/words';
-import { amountOf } from '@fair-gable/core/unit/record';
+import { amountOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { useSession } from '../../base/session/session.ts';
 import { useLeft } from '../to-do/to-do.ts';
 import UnitRow from './UnitRow.vue';
-import { useUnits, type TakenFile, type YardUnit } from '../../unit/units/units.ts';
+import { useUnits, type TakenFile } from '../../unit/units/units.ts';
 import { useYardView } from './view.ts';
 import YardFilter from './YardFilter.vue';
 

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { nameOf } from '@fair-gable/core/unit/record';
+import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
 import {
   comparing,
   fitOf,
@@ -12,7 +12,7 @@ import {
 import { nextNeed, type Need } from '@fair-gable/core/yard/to-do';
 import { ask } from '../../base/api/client.ts';
 import { useSession } from '../../base/session/session.ts';
-import { objectionsTo, useUnits, type YardUnit } from '../../unit/units/units.ts';
+import { objectionsTo, useUnits } from '../../unit/units/units.ts';
 
 /** A unit as a row of the yard: what takes time is worked out when it is looked at. */
 export interface YardRow {
@@ -71,7 +71,7 @@ export const useYardView = () => {
     () => (session.session?.person.views ?? []) as readonly SavedView[],
   );
   const putAll = async (views: readonly SavedView[]): Promise<void> => {
-    await ask('PUT', '/api/me/views', { views });
+    await ask('PUT /api/me/views', { body: { views } });
     await session.reload();
   };
   /** Keeps the view under a name; one of that name is replaced. @throws Refused, NoNetwork */

@@ -11,19 +11,19 @@ const sessions = ref<readonly SignedIn[]>([]);
 const { done, problem, save } = useSaving();
 
 const read = async (): Promise<void> => {
-  sessions.value = (await ask<{ sessions: SignedIn[] }>('GET', '/api/me/sessions')).sessions;
+  sessions.value = (await ask('GET /api/me/sessions')).sessions;
 };
 onMounted(() => save(read, ''));
 
 const end = (one: SignedIn): Promise<boolean> =>
   save(async () => {
-    await ask('DELETE', `/api/me/sessions/${one.id}`);
+    await ask('DELETE /api/me/sessions/:id', { params: { id: one.id } });
     await read();
   }, `${one.device} is signed out.`);
 
 const endOthers = (): Promise<boolean> =>
   save(async () => {
-    await ask('DELETE', '/api/me/sessions');
+    await ask('DELETE /api/me/sessions');
     await read();
   }, 'Signed out everywhere else.');
 </script>

@@ -26,17 +26,17 @@ onMounted(async () => {
   if (!token) return;
   await session.load();
   await save(async () => {
-    link.value = await ask<LinkFor>('POST', '/api/links/look', { token });
+    link.value = await ask('POST /api/links/look', { body: { token } });
   }, '');
 });
 
 const set = async (): Promise<void> => {
   const given = { token, password: password.value };
-  isSet.value = await save(() => ask('POST', '/api/password', given), 'Set.');
+  isSet.value = await save(() => ask('POST /api/password', { body: given }), 'Set.');
 };
 const accept = (): Promise<boolean> =>
   save(async () => {
-    await ask('POST', '/api/invitations/accept', { token });
+    await ask('POST /api/invitations/accept', { body: { token } });
     // Another yard: everything is read anew.
     window.location.assign('/yard');
   }, '');

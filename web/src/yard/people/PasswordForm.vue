@@ -16,7 +16,7 @@ const { busy, done, problem, field, save } = useSaving();
 const change = async (): Promise<void> => {
   const given = { present: present.value, next: next.value };
   const news = 'Changed. Every other sign-in of yours has ended.';
-  if (await save(() => ask('PUT', '/api/me/password', given), news))
+  if (await save(() => ask('PUT /api/me/password', { body: given }), news))
     present.value = next.value = '';
 };
 </script>

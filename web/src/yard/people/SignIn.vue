@@ -18,7 +18,7 @@ const problem = ref('');
 const busy = ref(false);
 
 onMounted(async () => {
-  const { wanted } = await ask<{ wanted: boolean }>('GET', '/api/first-account').catch(() => ({
+  const { wanted } = await ask('GET /api/first-account').catch(() => ({
     wanted: false,
   }));
   if (wanted) await router.replace({ name: 'first-account' });

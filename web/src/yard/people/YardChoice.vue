@@ -15,7 +15,7 @@ const yards = computed(() => session.session?.yards ?? []);
 
 const go = async (yard: string): Promise<void> => {
   try {
-    await ask('PUT', '/api/session/yard', { yard });
+    await ask('PUT /api/session/yard', { body: { yard } });
     await session.reload();
     await units.load();
     await router.push({ name: 'yard' });

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Routes } from '../../base/api/routes.ts';
+import type { AnswerOf } from '@fair-gable/core/base/contract';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
@@ -14,10 +16,7 @@ import { useSaving } from '../../base/controls/saved.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** The people of the yard: taken on, given a role, helped back in, taken off. */
-interface Link {
-  readonly token: string;
-  readonly until: string;
-}
+type Link = AnswerOf<Routes['POST /api/people/:id/link']>;
 
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
@@ -33,7 +32,7 @@ const adding = useSaving();
 const choices = roles.map((role) => ({ key: role, label: role }));
 
 const read = async (): Promise<void> => {
-  people.value = (await ask<{ people: YardPerson[] }>('GET', '/api/people')).people;
+  people.value = (await ask('GET /api/people')).people;
   emit('changed');
 };
 onMounted(() => list.save(read, ''));
@@ -46,7 +45,7 @@ const add = (): Promise<boolean> =>
   keepWith(() =>
     adding.save(async () => {
       link.value = undefined;
-      const { link: made } = await ask<{ link: Link }>('POST', '/api/people', { ...given.value });
+      const { link: made } = await ask('POST /api/people', { body: { ...given.value } });
       show(given.value.name, made);
       await read();
     }, 'Invited. It counts once they have opened the link.'),
@@ -54,13 +53,13 @@ const add = (): Promise<boolean> =>
 
 const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
   list.save(async () => {
-    await ask('PUT', `/api/people/${person.id}`, { role }).finally(read);
+    await ask('PUT /api/people/:id', { params: { id: person.id }, body: { role } }).finally(read);
     if (person.id === session.session?.person.id) await session.reload();
   }, `${person.name} is ${role} now.`);
 
 const makeLink = (person: YardPerson): Promise<boolean> =>
   list.save(async () => {
-    show(person.name, await ask<Link>('POST', `/api/people/${person.id}/link`));
+    show(person.name, await ask('POST /api/people/:id/link', { params: { id: person.id } }));
     emit('changed');
   }, '');
 
@@ -71,7 +70,7 @@ const remove = async (person: YardPerson): Promise<void> => {
   if (!window.confirm(question)) return;
   await list.save(
     async () => {
-      await ask('DELETE', `/api/people/${person.id}`);
+      await ask('DELETE /api/people/:id', { params: { id: person.id } });
       await read();
     },
     person.ready ? `${person.name} is off this yard.` : 'Taken back.',

@@ -2,10 +2,10 @@
 import Button from 'primevue/button';
 import { onMounted, ref } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
-import { keepDays } from '@fair-gable/core/yard/follow-up';
+import { keepDays, type KeptBuyer } from '@fair-gable/core/yard/follow-up';
 import NumberField from '../../base/controls/NumberField.vue';
-import { ask } from '../../base/api/client.ts';
-import { useBuyers, type KeptBuyer } from '../follow-up/buyers.ts';
+import { ask, Plain } from '../../base/api/client.ts';
+import { useBuyers } from '../follow-up/buyers.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSaving } from '../../base/controls/saved.ts';
@@ -30,7 +30,9 @@ const keep = (): Promise<boolean> =>
       const yard = session.session?.yard;
       if (!yard) return;
       const { name, system } = yard;
-      await ask('PUT', '/api/yard', { name, system, keepBuyers: days.value });
+      const keepBuyers = days.value;
+      if (keepBuyers === null) throw new Plain('Days: enter how many.');
+      await ask('PUT /api/yard', { body: { name, system, keepBuyers } });
       await session.reload();
       emit('changed');
     }, 'Kept. It holds for whoever is written down from now on.'),

@@ -38,7 +38,7 @@ const keep = (): Promise<boolean> =>
       const yard = session.session?.yard;
       if (!yard) return;
       const { name, system } = yard;
-      await ask('PUT', '/api/yard', { name, system, houseViews: { ...views.value } });
+      await ask('PUT /api/yard', { body: { name, system, houseViews: { ...views.value } } });
       await session.reload();
       emit('changed');
     }, 'Kept, for everybody of this yard.'),

@@ -43,7 +43,7 @@ const keep = (): Promise<boolean> =>
   keepWith(() =>
     save(async () => {
       const { name, system, pace } = draft.value;
-      await ask('PUT', '/api/me', { name, system: system === 'yard' ? null : system, pace });
+      await ask('PUT /api/me', { body: { name, system: system === 'yard' ? null : system, pace } });
       await session.reload();
     }, 'Kept.'),
   );

@@ -35,7 +35,7 @@ const put = (glossary: readonly GlossaryRow[], words: string): Promise<boolean> 
   save(async () => {
     const yard = session.session?.yard;
     if (!yard) return;
-    await ask('PUT', '/api/yard', { name: yard.name, system: yard.system, glossary });
+    await ask('PUT /api/yard', { body: { name: yard.name, system: yard.system, glossary } });
     await session.reload();
     emit('changed');
   }, words);

@@ -1,26 +1,16 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
+import type { YardChange } from '@fair-gable/core/yard/people';
 import { ask, saying } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 
 /** What was changed about the yard and its people. */
-interface YardChange {
-  readonly id: string;
-  readonly what: string;
-  readonly subject: string;
-  readonly from: string | null;
-  readonly to: string | null;
-  readonly by: string;
-  readonly account: string | null;
-  readonly at: string;
-}
-
 const changes = ref<readonly YardChange[]>();
 const problem = ref('');
 
 onMounted(async () => {
   try {
-    changes.value = (await ask<{ changes: YardChange[] }>('GET', '/api/yard/history')).changes;
+    changes.value = (await ask('GET /api/yard/history')).changes;
   } catch (error) {
     problem.value = saying(error);
   }

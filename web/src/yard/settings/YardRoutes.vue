@@ -115,7 +115,7 @@ const send = async (routes: readonly Route[], news: string): Promise<boolean> =>
   const yard = session.session?.yard;
   if (!yard) return false;
   const kept = await save(async () => {
-    await ask('PUT', '/api/yard', { name: yard.name, system: yard.system, routes });
+    await ask('PUT /api/yard', { body: { name: yard.name, system: yard.system, routes } });
     await session.reload();
   }, news);
   if (kept) emit('changed');

@@ -34,7 +34,7 @@ const { busy, done, problem, save } = useSaving();
 const keep = (): Promise<boolean> =>
   keepWith(() =>
     save(async () => {
-      await ask('PUT', '/api/yard', draft.value);
+      await ask('PUT /api/yard', { body: draft.value });
       await session.reload();
       emit('changed');
     }, 'Kept, for everybody of this yard.'),

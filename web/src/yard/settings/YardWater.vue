@@ -33,7 +33,7 @@ const keep = (): Promise<boolean> =>
     const yard = session.session?.yard;
     if (!yard) return;
     const { name, system } = yard;
-    await ask('PUT', '/api/yard', { name, system, water: water.value });
+    await ask('PUT /api/yard', { body: { name, system, water: water.value } });
     await session.reload();
     emit('changed');
   }, 'Kept. New questions about nights start from it.');

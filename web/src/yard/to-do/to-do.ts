@@ -2,9 +2,9 @@ import { ref, watch, type Ref } from 'vue';
 import type { System } from '@fair-gable/core/base/quantity';
 import { isFitted } from '@fair-gable/core/unit/catalog';
 import { openObjections } from '@fair-gable/core/unit/checks';
-import type { UnitRecord } from '@fair-gable/core/unit/record';
+import type { UnitRecord, YardUnit } from '@fair-gable/core/unit/record';
 import { basicsMissing, toConfirm } from '@fair-gable/core/yard/to-do';
-import { objectionsTo, type YardUnit } from '../../unit/units/units.ts';
+import { objectionsTo } from '../../unit/units/units.ts';
 
 /** What is left to do across a yard. */
 export interface Left {

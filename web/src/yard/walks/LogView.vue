@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { YardUnit } from '@fair-gable/core/unit/record';
+import type { ToldWalk } from '@fair-gable/core/show/walk';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { clock, logOf, type LogMark } from '@fair-gable/core/show/walk';
@@ -8,24 +10,20 @@ import AfterWalk from '../follow-up/AfterWalk.vue';
 import { keptWalks, useOutbox } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useAsking } from '../../unit/questions/asking.ts';
-import type { YardUnit } from '../../unit/units/units.ts';
 import { markWords } from '../../show/walk/sheet.ts';
-import type { WalkView } from '../../show/walk/walk.ts';
 
 /** What walks of this unit came to: what was said, shown, missed and asked, with times. */
 const props = defineProps<{ unit: YardUnit; walk?: string | undefined }>();
 const outbox = useOutbox();
 const session = useSession();
-const walks = ref<readonly WalkView[]>();
+const walks = ref<readonly ToldWalk[]>();
 const problem = ref('');
 
 const load = async (): Promise<void> => {
   problem.value = '';
   try {
     await outbox.flush();
-    walks.value = (
-      await ask<{ walks: WalkView[] }>('GET', `/api/units/${props.unit.id}/walks`)
-    ).walks;
+    walks.value = (await ask('GET /api/units/:id/walks', { params: { id: props.unit.id } })).walks;
     isHere.value = false;
   } catch (error) {
     const here = error instanceof NoNetwork ? await walksHere() : [];
@@ -36,7 +34,7 @@ const load = async (): Promise<void> => {
 };
 /** The log is read here while the server is out of reach: of this device’s own walks. */
 const isHere = ref(false);
-const walksHere = async (): Promise<readonly WalkView[]> =>
+const walksHere = async (): Promise<readonly ToldWalk[]> =>
   (await keptWalks(props.unit.id))
     .filter(({ events }) => events.length > 0)
     .map(({ plan, events, anchor }) => ({

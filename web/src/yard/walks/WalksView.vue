@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ToldWalk } from '@fair-gable/core/show/walk';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { foldWalk, type WalksSummary } from '@fair-gable/core/show/walk';
@@ -10,21 +11,20 @@ import { useFollowUps } from '../follow-up/follow-ups.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../../unit/units/units.ts';
 import ManyWalks from './ManyWalks.vue';
-import type { WalkView } from '../../show/walk/walk.ts';
 import { walkWorker } from '../../show/plan/worker.ts';
 
 /** The yard’s walks: under way, to be followed up, and what many of them have in common. */
 const units = useUnits();
 const session = useSession();
 const followUps = useFollowUps();
-const walks = shallowRef<readonly WalkView[]>();
+const walks = shallowRef<readonly ToldWalk[]>();
 const summary = shallowRef<WalksSummary>();
 const problem = ref('');
 
 const load = async (): Promise<void> => {
   problem.value = '';
   try {
-    walks.value = (await ask<{ walks: WalkView[] }>('GET', '/api/walks')).walks;
+    walks.value = (await ask('GET /api/walks')).walks;
   } catch (error) {
     problem.value = saying(error);
   }

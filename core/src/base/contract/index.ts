@@ -1,0 +1,10 @@
+export {
+  contract,
+  shaped,
+  type AnswerOf,
+  type GivenTo,
+  type Method,
+  type RouteName,
+  type RouteShape,
+  type Told,
+} from './contract.ts';

@@ -1,0 +1,1 @@
+export { photoApi, photoLimit, type Arrived } from './api.ts';

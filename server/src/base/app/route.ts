@@ -1,0 +1,53 @@
+import type { Readable } from 'node:stream';
+import { z } from 'zod';
+import { shaped, type RouteShape } from '@fair-gable/core/base/contract';
+
+/** A route in words, for whoever reads about the API. */
+export interface Described {
+  readonly tags: string[];
+  readonly summary: string;
+  readonly description?: string;
+}
+
+const done = z.null().describe('Done.');
+
+/** The answers of a route, by their status. */
+type Answers<R> = R extends { readonly answer: infer A; readonly makes: infer M }
+  ? { readonly [C in M extends 'once' ? 200 | 201 : 201]: A }
+  : R extends { readonly answer: infer A }
+    ? { readonly 200: A }
+    : { readonly 204: typeof done };
+
+type SchemaOf<R> = Described &
+  (R extends { readonly params: infer S } ? { readonly params: S } : unknown) &
+  (R extends { readonly query: infer S } ? { readonly querystring: S } : unknown) &
+  (R extends { readonly body: infer S } ? { readonly body: S } : unknown) & {
+    readonly response: Answers<R>;
+  };
+
+const answersOf = ({ answer, makes }: RouteShape) => {
+  if (!answer) return { 204: done };
+  if (makes === 'once') return { 200: answer.describe('It was made before.'), 201: answer };
+  return makes ? { 201: answer } : { 200: answer };
+};
+
+/** A route of a contract as Fastify takes it, with what is said of it. */
+export const schemaOf = <const R extends RouteShape>(
+  route: R,
+  described: Described,
+): SchemaOf<R> => {
+  const { params, query, body } = route;
+  return {
+    ...described,
+    ...(params ? { params } : {}),
+    ...(query ? { querystring: query } : {}),
+    ...(body ? { body } : {}),
+    response: answersOf(route),
+  } as unknown as SchemaOf<R>;
+};
+
+/** Bytes as an answer, in the documents of the API; sent as they are. */
+export const bytes = shaped<Buffer | Readable>(z.string().meta({ format: 'binary' }));
+
+/** An answer that PostgreSQL has written as JSON already; it is what the route's schema says. */
+export const asWritten = (json: string): never => json as never;
