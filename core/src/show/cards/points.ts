@@ -34,6 +34,7 @@ import { keptTrials, questionOf } from '../../numbers/trial/index.ts';
 import { grid, secondsFor, usualPace, type CardNumber, type Point } from './point.ts';
 import { asKnown, isFigure, sayableText, wordedFor, type Worded } from './sentence.ts';
 import { asWorded, modelPoints, noTalk, type ModelTalk } from './wording.ts';
+import { aboutOf, idAbout } from '../about/index.ts';
 
 /** For whom cards are made: who reads them, when, and who presents. */
 export interface Presenting extends Look {
@@ -150,7 +151,7 @@ const specPoint = (
   const show = showing(spec, telling);
   return [
     {
-      id: `specs.${spec.key}`,
+      id: idAbout('spec', spec.key),
       station,
       label: spec.label,
       sentence,
@@ -246,7 +247,7 @@ const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
   const show = fitted && tried !== 'faulty' ? showing(feature, telling) : undefined;
   return [
     {
-      id: `features.${feature.key}`,
+      id: idAbout('feature', feature.key),
       station: feature.station,
       label: feature.label,
       sentence,
@@ -273,7 +274,7 @@ const ledByFirst = (keys: readonly SpecKey[], station: StationKey, telling: Tell
 /** Cards that somebody worded stand by themselves, though their figure is told with another. */
 const wordedApart = (keys: readonly SpecKey[], station: StationKey, telling: Telling) =>
   keys
-    .filter((key) => telling.asked.has(`specs.${key}`))
+    .filter((key) => telling.asked.has(idAbout('spec', key)))
     .flatMap((key) => specPoint(specEntry(key), [], station, telling));
 
 const once = (points: readonly Point[]): readonly Point[] => [
@@ -304,7 +305,7 @@ const trialPoints = ({ record, system, pace }: Telling): readonly Point[] =>
   keptTrials(record, system, ({ card }) => card)
     .filter(({ answer }) => answer !== undefined)
     .map(({ id, kept, answer, sentence }) => ({
-      id: `trials.${id}`,
+      id: idAbout('trial', id),
       station: questionOf(kept.question).station,
       label: kept.name,
       sentence: sentence.slice(0, 500),
@@ -339,8 +340,8 @@ const askedFor = (record: UnitRecord, talk: ModelTalk): ReadonlySet<string> =>
 
 /** A fault that tells of a thing takes the place of the card that says it is missing or broken. */
 const isToldAsFault = (record: UnitRecord, { id }: Point, told: ReadonlySet<string>): boolean => {
-  const [kind, key = ''] = id.split('.');
-  if (kind !== 'features' || !isFeatureKey(key) || !told.has(key)) return false;
+  const { kind, name: key = '' } = aboutOf(id) ?? {};
+  if (kind !== 'feature' || !isFeatureKey(key) || !told.has(key)) return false;
   return !hasFeature(record, key);
 };
 

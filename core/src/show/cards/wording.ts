@@ -8,6 +8,7 @@ import {
 } from '../../unit/model-sheet/index.ts';
 import type { UnitRecord, Wording } from '../../unit/record/index.ts';
 import { grid, secondsFor, type Point } from './point.ts';
+import { idAbout, isAbout } from '../about/index.ts';
 
 /** What a unit’s model sheet has to say on a walk. */
 export interface ModelTalk {
@@ -42,7 +43,7 @@ export const modelPoints = (
   pace: number,
 ): readonly Point[] => [
   ...objections.map((objection) => ({
-    id: `objections.${slugOf(objection.says)}`,
+    id: idAbout('objection', slugOf(objection.says)),
     station: stationOf(objection),
     label: objection.says.slice(0, 200),
     asked: objection.says,
@@ -51,7 +52,7 @@ export const modelPoints = (
     seconds: secondsFor(objection.answer, pace),
   })),
   ...wouldChange.map((text) => ({
-    id: `changes.${slugOf(text)}`,
+    id: idAbout('change', slugOf(text)),
     station: 'papers' as const,
     label: 'We would change',
     asked: 'We would change',
@@ -89,7 +90,7 @@ const worded = (
 const ownPoints = (record: UnitRecord, pace: number): readonly Point[] =>
   Object.entries(record.wordings).flatMap(([id, entry]) => {
     const { words, station, label = 'Our own', wanted } = entry?.value ?? {};
-    if (!id.startsWith('own.') || words === undefined || station === undefined) return [];
+    if (!isAbout('own', { id }) || words === undefined || station === undefined) return [];
     return [
       {
         id,

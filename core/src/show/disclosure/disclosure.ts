@@ -24,6 +24,7 @@ import { formatQuantity, type System } from '../../base/quantity/index.ts';
 import { hasFeature, howOf, verdicts, type UnitRecord } from '../../unit/record/index.ts';
 import { ended, faultsOf } from './faults.ts';
 import type { Fault } from './fault.ts';
+import { idAbout } from '../about/index.ts';
 
 /** One fault as the buyer reads it. */
 export interface Disclosed {
@@ -97,7 +98,7 @@ const gravityWords = (found: FoundThing): string =>
     : (gravities.find((row) => row.key === gravityNow(found))?.said ?? '');
 
 const entered = (found: FoundThing, record: UnitRecord, look: Told): Disclosed => ({
-  id: `findings.${found.id}`,
+  id: idAbout('finding', found.id),
   title: findingKind(found.finding.kind).label,
   where: stationEntry(found.finding.station).label,
   text: findingWords(found, record, look),
@@ -189,7 +190,7 @@ const leftOutOf = (record: UnitRecord, today: string): readonly string[] => {
  */
 export const disclosureOf = (record: UnitRecord, look: Told): Disclosure => {
   const { system, today, timeZone } = look;
-  const found = new Map(findingsOf(record).map((one) => [`findings.${one.id}`, one]));
+  const found = new Map(findingsOf(record).map((one) => [idAbout('finding', one.id), one]));
   const told = (fault: Fault): Disclosed => {
     const finding = found.get(fault.id);
     return finding ? entered(finding, record, look) : known(fault);

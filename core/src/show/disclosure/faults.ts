@@ -4,6 +4,7 @@ import { isToldFirst, openFindings, type FoundThing } from '../../unit/condition
 import type { UnitRecord } from '../../unit/record/index.ts';
 import type { Fault } from './fault.ts';
 import { knownFaults } from './known-faults.ts';
+import { idAbout } from '../about/index.ts';
 
 /** Words with one full stop at their end. */
 export const ended = (words: string): string => words.trim().replace(/[^.?!]$/, '$&.');
@@ -12,7 +13,7 @@ const entered = (found: FoundThing): Fault => {
   const { kind, station, note } = found.finding;
   const { label, plain } = findingKind(kind);
   return {
-    id: `findings.${found.id}`,
+    id: idAbout('finding', found.id),
     title: label,
     where: station,
     text: note ? `${plain} ${ended(note)}` : plain,

@@ -12,6 +12,7 @@ import { formatDate } from '../../base/dates/index.ts';
 import { formatQuantity } from '../../base/quantity/index.ts';
 import { amountOf, formatSpec, howOf, textOf, type UnitRecord } from '../../unit/record/index.ts';
 import type { Fault } from './fault.ts';
+import { idAbout } from '../about/index.ts';
 
 /** What a check found, in the words in which a buyer is told; nothing where this case is none of their concern. */
 interface ForBuyer {
@@ -194,7 +195,7 @@ const byChecks = (
     if (text === undefined) return [];
     return [
       {
-        id: `checks.${rule}`,
+        id: idAbout('check', rule),
         title,
         where: entryFor(first.field).station,
         text: isHearsay(record, found) ? `We’re told: ${text}` : text,
@@ -215,7 +216,7 @@ const byWheels = (
   if (odd.length === 0 || entered.has('tyre-mismatch')) return [];
   return [
     {
-      id: 'checks.odd-wheels',
+      id: idAbout('check', 'odd-wheels'),
       title: 'A tire unlike the others',
       where: 'running-gear',
       text: `Not like the others: the tire ${listed(odd.map(({ label }) => label))}.`,
@@ -227,7 +228,7 @@ const byWheels = (
 
 const byInspection = (record: UnitRecord): readonly Fault[] =>
   inspectionState(record).failed.map(({ item, entry }) => ({
-    id: `inspection.${item.key}`,
+    id: idAbout('inspection', item.key),
     title: item.label,
     where: item.station,
     text: `Didn’t pass our inspection: ${inText(item.label)}${entry?.value.note ? `, “${entry.value.note}”` : ''}.`,
@@ -247,7 +248,7 @@ const byTrying = (record: UnitRecord, told: ReadonlySet<string>): readonly Fault
       return isFaulty && !told.has(key);
     })
     .map(({ key, label, noun, station }) => ({
-      id: `faulty.${key}`,
+      id: idAbout('faulty', key),
       title: `${label}: not working`,
       where: station,
       text:
@@ -263,7 +264,7 @@ const byRecall = (record: UnitRecord): readonly Fault[] => {
   if (entry?.value.state !== 'none' || entry.how === 'guessed') return [];
   return [
     {
-      id: 'checks.open-recall',
+      id: idAbout('check', 'open-recall'),
       title: 'Open recall',
       where: 'papers',
       text:

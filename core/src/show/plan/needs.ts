@@ -3,6 +3,7 @@ import { operableOf } from '../../unit/condition/index.ts';
 import { hasFeature, type UnitRecord } from '../../unit/record/index.ts';
 import type { NeedKey } from '../cards/index.ts';
 import type { Point } from '../cards/index.ts';
+import { aboutOf } from '../about/index.ts';
 
 /** Stations that stand behind a closed slide. */
 const behindSlide = new Set(['kitchen', 'living', 'bedroom']);
@@ -21,7 +22,7 @@ export const mayRun = (record: UnitRecord, key: FeatureKey, operates = true): bo
  * @param operates false for whoever may operate nothing
  */
 export const needsOf = (record: UnitRecord, point: Point, operates = true): readonly NeedKey[] => {
-  const key = point.id.split('.')[1] ?? '';
+  const key = aboutOf(point.id)?.name ?? '';
   const isInside = stationEntry(point.station).layer === 'inside';
   const isShown = point.show !== undefined && !point.show.startsWith('Point it out');
   const isBehind = isInside && behindSlide.has(point.station) && hasFeature(record, 'slide');

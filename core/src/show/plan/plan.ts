@@ -9,6 +9,7 @@ import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.
 import { secondsFor, usualPace, type Point } from '../cards/index.ts';
 import { stationsOn, type Route } from '../../unit/way-round/index.ts';
 import { interestWords, stationBonus, worthOfPoint, type Listener } from './value.ts';
+import { idAbout, isAbout } from '../about/index.ts';
 
 /** What a walk is planned for. */
 export interface PlanWish {
@@ -72,14 +73,17 @@ export const walkRound = (record: UnitRecord): number => {
   return Math.ceil(round / walkingPace / planGrid) * planGrid;
 };
 
-const compulsoryKeys = new Set(['specs.gvwr', 'specs.uvw', 'specs.ccc']);
+const compulsory = new Set(['gvwr', 'uvw', 'ccc'].map((key) => idAbout('spec', key)));
 
 /**
  * Told before anything else, what a label says of weights, a trial that somebody sent to the walk, and what is wanted in
  * every plan: never left out for want of time.
  */
-export const isCompulsory = ({ id, first, wanted }: Point): boolean =>
-  first === true || wanted === 'always' || compulsoryKeys.has(id) || id.startsWith('trials.');
+export const isCompulsory = (point: Point): boolean =>
+  point.first === true ||
+  point.wanted === 'always' ||
+  compulsory.has(point.id) ||
+  isAbout('trial', point);
 
 /** Cards in the order of a route; within a station as they are. */
 export const inRouteOrder = (
@@ -205,7 +209,7 @@ const closingCard = (
 ): Point | undefined =>
   route.endsClosed && hasFeature(record, 'slide') && mayRun(record, 'slide', operates)
     ? {
-        id: 'route.slide-closed',
+        id: idAbout('plan', 'slide-closed'),
         station: 'living',
         label: 'With the slide closed',
         sentence: closing,

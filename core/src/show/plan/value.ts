@@ -7,6 +7,7 @@ import {
   type Audience,
 } from '../../unit/catalog/index.ts';
 import type { Point } from '../cards/index.ts';
+import { aboutOf } from '../about/index.ts';
 
 /** Who is there, and how much each of them counts. */
 export interface Listener {
@@ -31,8 +32,8 @@ const interestIn = (point: Point, interest: number, isBasic: boolean): number =>
   point.prepared ? Math.min(interest / 2, everybody) : interest + (isBasic ? basic : 0);
 
 const worthTo = (point: Point, audience: Audience): number => {
-  const [kind, key = ''] = point.id.split('.');
-  if (kind === 'objections' || kind === 'changes') return everybody;
+  const { kind, name: key = '' } = aboutOf(point.id) ?? {};
+  if (kind === 'objection' || kind === 'change') return everybody;
   if (!isSpecKey(key) && !isFeatureKey(key)) return asked;
   const entry = entryFor(key);
   const named = entry.audiences as readonly Audience[];

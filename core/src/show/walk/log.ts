@@ -2,6 +2,7 @@ import { stationEntry, type StationKey } from '../../unit/catalog/index.ts';
 import type { Mark, WalkEvent, WalkPlan } from './events.ts';
 import { foldWalk, standing, workedMs } from './fold.ts';
 import type { Point } from '../cards/index.ts';
+import { isAbout } from '../about/index.ts';
 
 export interface LogLine {
   readonly point: Point;
@@ -72,7 +73,7 @@ const marksIn = (plan: WalkPlan, events: readonly WalkEvent[]): readonly LogMark
     if (what.kind !== 'mark') return [];
     const { point, mark, note, memo } = what;
     const planned = plan.points.find((p) => p.id === point)?.label;
-    const label = planned ?? (point.startsWith('findings.') ? 'Found meanwhile' : point);
+    const label = planned ?? (isAbout('finding', { id: point }) ? 'Found meanwhile' : point);
     const at = workedAt(counting, event);
     const said = {
       ...(note === undefined ? {} : { note }),

@@ -1,5 +1,6 @@
 import type { WalkPlan } from './events.ts';
 import type { Point } from '../cards/index.ts';
+import { isAbout } from '../about/index.ts';
 
 /** A card as it may be said now. */
 export interface CardNow {
@@ -16,15 +17,12 @@ const numbersOf = ({ numbers }: Point): string =>
 const textOf = ({ numbers }: Point): string =>
   numbers.map(({ label, text }) => `${label}: ${text ?? 'not known'}`).join(', ');
 
-/** Cards that follow from the plan, not from the record. */
-const isOfPlan = ({ id }: Point): boolean => id.startsWith('route.');
-
 /**
  * A card of a plan as the record has it now: a number that changed while one presents is the new one, and says so.
  * @param now everything there is to say of the unit as it is now, in the plan’s system of units
  */
 export const cardNow = (planned: Point, now: readonly Point[]): CardNow => {
-  if (isOfPlan(planned)) return { point: planned };
+  if (isAbout('plan', planned)) return { point: planned };
   const found = now.find(({ id }) => id === planned.id);
   if (!found) return { point: planned, gone: true };
   const sameWords = found.sentence === planned.sentence && found.changed === planned.changed;

@@ -5,6 +5,7 @@ import type { System } from '../../base/quantity/index.ts';
 import type { LogMark, WalkLog } from '../../show/walk/index.ts';
 import type { Point } from '../../show/cards/index.ts';
 import type { FollowUp, Letter } from './schema.ts';
+import { isAbout } from '../../show/about/index.ts';
 
 /** What a message to a buyer is drafted from. */
 export interface DraftOf {
@@ -42,7 +43,7 @@ const isPointing = ({ sentence }: Point): boolean =>
   /\bhere\b|^(?:Open|Turn|Look) /i.test(sentence);
 
 /** What is wrong with a unit is told first, and liked by nobody. */
-const isWrong = ({ first, id }: Point): boolean => first === true || id.startsWith('findings.');
+const isWrong = (point: Point): boolean => point.first === true || isAbout('finding', point);
 
 const questionWord =
   /^(?:how|what|when|where|why|who|whose|which|is|isn’t|are|does|do|did|can|could|will|would|has|have|should|may)\b/i;

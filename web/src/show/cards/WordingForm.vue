@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isAbout } from '@fair-gable/core/show/about';
 import type { YardUnit } from '@fair-gable/core/unit/record';
 import Button from 'primevue/button';
 import Drawer from 'primevue/drawer';
@@ -32,7 +33,9 @@ const presenting = usePresenting();
 const isPhone = useMediaQuery('(width < 900px)');
 
 const point = computed(() => (of.value === 'new' ? undefined : of.value));
-const isOwn = computed(() => of.value === 'new' || point.value?.id.startsWith('own.') === true);
+const isOwn = computed(
+  () => of.value === 'new' || (point.value !== undefined && isAbout('own', point.value)),
+);
 /** The card as the record alone would word it. */
 const plain = computed(() => {
   const bare = { ...props.unit.record, wordings: {} };

@@ -1,3 +1,4 @@
+import { isAbout } from '@fair-gable/core/show/about';
 import { computed, onMounted, type ComputedRef } from 'vue';
 import { pointsOf, type Point } from '@fair-gable/core/show/cards';
 import { cardNow, faultsSince, type CardNow, type WalkPlan } from '@fair-gable/core/show/walk';
@@ -45,6 +46,6 @@ export const useSayable = (
     const planned = plan();
     return planned && all.value ? faultsSince(planned, all.value) : [];
   });
-  const answers = computed(() => all.value?.filter(({ id }) => id.startsWith('objections.')) ?? []);
+  const answers = computed(() => all.value?.filter((point) => isAbout('objection', point)) ?? []);
   return { now, faults, answers };
 };

@@ -1,3 +1,4 @@
+import { idAbout } from '@fair-gable/core/show/about';
 import { modelTalk, noTalk, type ModelTalk, type Point } from '@fair-gable/core/show/cards';
 import type { StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
@@ -70,7 +71,7 @@ export const useWording = () => {
 
   /** @throws Refused, NoNetwork where it is the sheet’s; NotKept */
   const keep = async (unit: YardUnit, draft: Draft): Promise<void> => {
-    const key = draft.id ?? `own.${crypto.randomUUID()}`;
+    const key = draft.id ?? idAbout('own', crypto.randomUUID());
     const value = wordingOf(draft);
     if (draft.place === 'unit') return onUnit(unit, key, value);
     await onSheet(unit, key, value);

@@ -1,0 +1,1 @@
+export { aboutOf, idAbout, isAbout, type About, type AboutKind } from './about.ts';
