@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { nextEvent, type WalkEvent } from '@fair-gable/core/show/walk';
 import { device, forgetPerson, keptMemo, useOutbox } from '../src/base/device/index.ts';
-import { describe as inWords } from '../src/base/device/describe.ts';
+import { describe as inWords } from '../src/base/device/index.ts';
 import { fakeServer, keptWalk, newPage, planOf, type FakeServer } from './support.ts';
 
 globalThis.window = { addEventListener: jest.fn(), removeEventListener: jest.fn() } as never;

@@ -1,7 +1,6 @@
 export {
   device,
   deviceId,
-  forgetPerson,
   keep,
   keepUnit,
   keepUnits,
@@ -18,4 +17,5 @@ export {
 } from './device.ts';
 export { useOutbox } from './outbox.ts';
 export type { KeptDeclined, Queued } from './shelf.ts';
-export { describe } from './describe.ts';
+export { forgetPerson } from './forget.ts';
+export { describe } from './unsent/index.ts';

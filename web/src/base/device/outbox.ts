@@ -1,3 +1,4 @@
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import { createEventHook } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -5,7 +6,6 @@ import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
 import { queued, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import type { Refused } from '../api/client.ts';
 import type { KeptPicture, KeptWalk, NewUnit, OwnClash, Owner, Unsent } from './device.ts';
-import type { SentUnit } from './send.ts';
 import { haltBy, sendAll, type Ground, type Halt } from './sender.ts';
 import {
   addItem,
@@ -126,7 +126,7 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
  */
 export const useOutbox = defineStore('outbox', () => {
   const shelf = shallowRef<Shelf>(empty);
-  const confirmed = createEventHook<SentUnit>();
+  const confirmed = createEventHook<YardUnit>();
   const conflicted = createEventHook<string>();
   const refusals = new Map<string, Refused>();
   let owner: Owner | undefined;

@@ -1,28 +1,26 @@
-import type { UnitRecord } from '@fair-gable/core/unit/record';
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import type { Conflict } from '@fair-gable/core/yard/outbox';
-import { ask, type Refused } from '../api/client.ts';
-import { sendMemo } from './send-memo.ts';
-import { sendPhoto } from './send-photo.ts';
+import type { Refused } from '../api/client.ts';
+import type { Unsent } from './device.ts';
 import type { Queued } from './shelf.ts';
-
-/** A unit as the server has it after an edit. */
-export interface SentUnit {
-  readonly id: string;
-  readonly record: UnitRecord;
-}
+import { kindOf } from './unsent/index.ts';
 
 const mostAtOnce = 200;
 
+const goesAlong = (first: Unsent, next: Unsent): boolean =>
+  next.kind === first.kind && kindOf(first)?.takesAlong?.(first, next) === true;
+
 /**
- * One item, or the first run of events of one walk: what one request carries. Photos and voice memos go last: what
- * was typed does not wait for them.
+ * What one request carries: one item, or the run of those that it takes along. What is large goes last; what a newer page left
+ * waits for it.
  */
 export const nextBatch = (all: readonly Queued[]): readonly Queued[] => {
-  const words = all.filter(({ item }) => item.kind !== 'photo' && item.kind !== 'memo');
-  const queue = words.length > 0 ? words : all;
-  const first = queue[0]?.item;
-  if (first?.kind !== 'event') return queue.slice(0, 1);
-  const end = queue.findIndex(({ item }) => item.kind !== 'event' || item.walk !== first.walk);
+  const known = all.filter(({ item }) => kindOf(item));
+  const small = known.filter(({ item }) => !kindOf(item)?.isLarge);
+  const queue = small.length > 0 ? small : known;
+  const [first] = queue;
+  if (!first) return [];
+  const end = queue.findIndex(({ item }, i) => i > 0 && !goesAlong(first.item, item));
   return queue.slice(0, Math.min(end < 0 ? queue.length : end, mostAtOnce));
 };
 
@@ -31,30 +29,10 @@ export const nextBatch = (all: readonly Queued[]): readonly Queued[] => {
  * @returns the unit as the server has it now, where a unit was sent
  * @throws Refused, NoNetwork
  */
-export const sendBatch = async (batch: readonly Queued[]): Promise<SentUnit | undefined> => {
-  const first = batch[0]?.item;
-  switch (first?.kind) {
-    case 'plan':
-      return ask('PUT /api/walks/:id', { params: { id: first.plan.id }, body: first.plan });
-    case 'event': {
-      const events = batch.flatMap(({ item }) => (item.kind === 'event' ? [item.event] : []));
-      return ask('POST /api/walks/:id/events', { params: { id: first.walk }, body: { events } });
-    }
-    case 'unit': {
-      const { id, changes } = first.unit;
-      return ask('POST /api/units', { body: { id, changes } });
-    }
-    case 'edit': {
-      const { id, unit, changes } = first.edit;
-      return ask('POST /api/units/:id/edits', { params: { id: unit }, body: { id, changes } });
-    }
-    case 'photo':
-      return sendPhoto(first.unit, first.photo);
-    case 'memo':
-      return sendMemo(first.walk, first.memo);
-    default:
-      return undefined;
-  }
+export const sendBatch = async (batch: readonly Queued[]): Promise<YardUnit | undefined> => {
+  const [first, ...others] = batch.map(({ item }) => item);
+  if (!first) return undefined;
+  return kindOf(first)?.send([first, ...others]);
 };
 
 /** Why sending stops until something else has happened; undefined when the item itself is refused. */

@@ -1,7 +1,8 @@
+import type { YardUnit } from '@fair-gable/core/unit/record';
 import { afterConflict, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { Refused, saying } from '../api/client.ts';
 import type { Owner } from './device.ts';
-import { conflictsOf, haltFor, nextBatch, sendBatch, type SentUnit } from './send.ts';
+import { conflictsOf, haltFor, nextBatch, sendBatch } from './send.ts';
 import { declineItems, dropItems, rewriteEdits, type Queued } from './shelf.ts';
 
 /** Why sending stopped, where trying again does not help by itself. */
@@ -15,7 +16,7 @@ export interface Ground {
   readonly owner: () => Owner;
   /** Reads the queue from the device. */
   readonly read: () => Promise<readonly Queued[]>;
-  readonly onConfirmed: (unit: SentUnit) => Promise<unknown>;
+  readonly onConfirmed: (unit: YardUnit) => Promise<unknown>;
   /** Others were faster with a field of this unit. */
   readonly onConflict: (unit: string) => Promise<unknown>;
   readonly onDeclined: (batch: readonly Queued[], error: Refused) => void;
@@ -89,7 +90,9 @@ export const sendAll = async (ground: Ground): Promise<void> => {
   let queue = await ground.read();
   // Whoever signs in meanwhile has a queue of their own.
   while (queue.length > 0 && ground.owner() === owner) {
-    await sendOne(ground, nextBatch(queue));
+    const batch = nextBatch(queue);
+    if (batch.length === 0) return;
+    await sendOne(ground, batch);
     queue = await ground.read();
   }
 };

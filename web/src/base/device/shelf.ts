@@ -13,6 +13,7 @@ import {
   type Owner,
   type Unsent,
 } from './device.ts';
+import { kindOf } from './unsent/index.ts';
 
 /** An item of the queue, and where it stands in it. */
 export interface Queued {
@@ -185,8 +186,8 @@ export const takeUpDeclined = async (
   for (const { key, item } of declined) {
     void change.objectStore('declined').delete(key);
     if (again) void change.objectStore('outbox').add(plain(item));
-    else if (item.kind === 'photo') void change.objectStore('pictures').delete(item.photo);
-    else if (item.kind === 'memo') void change.objectStore('memos').delete(item.memo);
+    const beside = again ? undefined : kindOf(item)?.beside?.(item);
+    if (beside) void change.objectStore(beside.store).delete(beside.key);
   }
   await change.done;
 };

@@ -1,5 +1,5 @@
-import { sendBytes } from '../api/client.ts';
-import { dropMemo, keptMemo } from './device.ts';
+import { sendBytes } from '../../api/client.ts';
+import { dropMemo, keptMemo } from '../device.ts';
 
 /** Sends a voice memo; it is small enough to go at once. @throws Refused, NoNetwork */
 export const sendMemo = async (walk: string, memo: string): Promise<undefined> => {

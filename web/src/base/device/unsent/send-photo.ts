@@ -1,5 +1,5 @@
-import { ask, sendBytes } from '../api/client.ts';
-import { dropPicture, keptPicture } from './device.ts';
+import { ask, sendBytes } from '../../api/client.ts';
+import { dropPicture, keptPicture } from '../device.ts';
 
 /** Bytes of one piece: on a bad line no more than this is sent twice. */
 const pieceSize = 256_000;
