@@ -129,29 +129,32 @@ const notYours: Readonly<Record<Exclude<Access, 'anyone' | 'look'>, string>> = {
 };
 
 /** Puts the caller on each request and holds every route to its rule. */
-export const accessPlugin = fp(async (app: FastifyInstance, options: AccessOptions) => {
-  const { source, publicUrl } = options;
-  app.decorateRequest('caller', null);
-  app.decorate('routeTable', []);
-  app.addHook('onRoute', (route) => {
-    const rule = ruleOf(route);
-    if (!rule) return;
-    app.routeTable.push(rule);
-  });
-  app.addHook('onRequest', async (request) => refuseForeign(request, publicUrl));
-  // Before the body is read: nobody sends a hundred megabytes who may not.
-  app.addHook('onRequest', async (request) => {
-    const { access } = request.routeOptions.config;
-    if (!access || access === 'anyone') return;
-    request.caller = await callerOf(source, request);
-    if (!request.caller) {
-      throw new Refusal('not-signed-in', 'Sign in, then try again; what you typed is kept.');
-    }
-    if (access !== 'look' && !may(request.caller.role, access)) {
-      throw new Refusal('not-your-role', notYours[access]);
-    }
-  });
-});
+export const accessPlugin = fp(
+  async (app: FastifyInstance, options: AccessOptions) => {
+    const { source, publicUrl } = options;
+    app.decorateRequest('caller', null);
+    app.decorate('routeTable', []);
+    app.addHook('onRoute', (route) => {
+      const rule = ruleOf(route);
+      if (!rule) return;
+      app.routeTable.push(rule);
+    });
+    app.addHook('onRequest', async (request) => refuseForeign(request, publicUrl));
+    // Before the body is read: nobody sends a hundred megabytes who may not.
+    app.addHook('onRequest', async (request) => {
+      const { access } = request.routeOptions.config;
+      if (!access || access === 'anyone') return;
+      request.caller = await callerOf(source, request);
+      if (!request.caller) {
+        throw new Refusal('not-signed-in', 'Sign in, then try again; what you typed is kept.');
+      }
+      if (access !== 'look' && !may(request.caller.role, access)) {
+        throw new Refusal('not-your-role', notYours[access]);
+      }
+    });
+  },
+  { name: 'access', dependencies: ['problems'] },
+);
 
 /** The caller of a route that is not for anyone. */
 export const callerIn = (request: FastifyRequest): Caller => {

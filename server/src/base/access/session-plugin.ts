@@ -29,29 +29,32 @@ const keepNewerCookie = async (_request: FastifyRequest, reply: FastifyReply): P
 };
 
 /** Sessions and who may call what; registered before every other capability. */
-export const sessionPlugin = fp(async (app: App, options: SessionOptions) => {
-  const { source, secret, publicUrl } = options;
-  const store = new PostgresSessionStore(source);
-  app.chore({ name: 'Sessions that ended', work: () => store.sweep() });
-  await app.register(cookie);
-  await app.register(session, {
-    secret,
-    cookieName,
-    saveUninitialized: false,
-    // Written when it changes, not on every request; the store notes when it was last seen.
-    rolling: false,
-    store,
-    cookie: {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: publicUrl ? publicUrl.startsWith('https:') : 'auto',
-      path: '/',
-      maxAge: sessionDays * 86_400_000,
-    },
-  });
-  app.addHook('onSend', keepNewerCookie);
-  await app.register(accessPlugin, { source, publicUrl });
-});
+export const sessionPlugin = fp(
+  async (app: App, options: SessionOptions) => {
+    const { source, secret, publicUrl } = options;
+    const store = new PostgresSessionStore(source);
+    app.chore({ name: 'Sessions that ended', work: () => store.sweep() });
+    await app.register(cookie);
+    await app.register(session, {
+      secret,
+      cookieName,
+      saveUninitialized: false,
+      // Written when it changes, not on every request; the store notes when it was last seen.
+      rolling: false,
+      store,
+      cookie: {
+        httpOnly: true,
+        sameSite: 'lax',
+        secure: publicUrl ? publicUrl.startsWith('https:') : 'auto',
+        path: '/',
+        maxAge: sessionDays * 86_400_000,
+      },
+    });
+    app.addHook('onSend', keepNewerCookie);
+    await app.register(accessPlugin, { source, publicUrl });
+  },
+  { name: 'session', dependencies: ['problems', 'housekeeping'] },
+);
 
 /** Whose session it is, and at which of their yards. */
 export interface Account {

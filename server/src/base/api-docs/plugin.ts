@@ -93,29 +93,34 @@ const components = {
 } as const;
 
 /** The API as OpenAPI, and a page to read it; registered before the routes that it tells of. */
-export const apiDocsPlugin = fp(async (app: App) => {
-  await app.register(swagger, {
-    openapi: {
-      openapi: '3.0.3',
-      info: { title: 'Fair Gable', version: '2', description: about },
-      components: components as never,
-    },
-    transform: jsonSchemaTransform,
-    transformObject: (given) =>
-      withExamples(
-        ('openapiObject' in given ? given.openapiObject : {}) as never,
-        new Map(app.routeTable.map(({ method, url, access }) => [`${method} ${url}`, access])),
-      ) as never,
-  });
-  await app.register(swaggerUi, {
-    routePrefix: '/api/docs',
-    staticCSP: true,
-    uiConfig: { docExpansion: 'list', displayRequestDuration: true },
-    theme: { title: 'Fair Gable: the API' },
-  });
-  app
-    .withTypeProvider<ZodTypeProvider>()
-    .get('/api/openapi.json', { config: { access: 'anyone' }, schema: { hide: true } }, async () =>
-      app.swagger(),
-    );
-});
+export const apiDocsPlugin = fp(
+  async (app: App) => {
+    await app.register(swagger, {
+      openapi: {
+        openapi: '3.0.3',
+        info: { title: 'Fair Gable', version: '2', description: about },
+        components: components as never,
+      },
+      transform: jsonSchemaTransform,
+      transformObject: (given) =>
+        withExamples(
+          ('openapiObject' in given ? given.openapiObject : {}) as never,
+          new Map(app.routeTable.map(({ method, url, access }) => [`${method} ${url}`, access])),
+        ) as never,
+    });
+    await app.register(swaggerUi, {
+      routePrefix: '/api/docs',
+      staticCSP: true,
+      uiConfig: { docExpansion: 'list', displayRequestDuration: true },
+      theme: { title: 'Fair Gable: the API' },
+    });
+    app
+      .withTypeProvider<ZodTypeProvider>()
+      .get(
+        '/api/openapi.json',
+        { config: { access: 'anyone' }, schema: { hide: true } },
+        async () => app.swagger(),
+      );
+  },
+  { name: 'api-docs', dependencies: ['session'] },
+);

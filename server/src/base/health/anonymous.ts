@@ -9,8 +9,11 @@ declare module 'fastify' {
 }
 
 /** Routes to which it makes no difference who asks answer without the database; registered before sessions are. */
-export const anonymousPlugin = fp(async (app: FastifyInstance) => {
-  app.addHook('onRequest', async ({ raw, routeOptions }) => {
-    if (routeOptions.config.anonymous) delete raw.headers.cookie;
-  });
-});
+export const anonymousPlugin = fp(
+  async (app: FastifyInstance) => {
+    app.addHook('onRequest', async ({ raw, routeOptions }) => {
+      if (routeOptions.config.anonymous) delete raw.headers.cookie;
+    });
+  },
+  { name: 'anonymous' },
+);

@@ -71,40 +71,43 @@ const streaming =
   };
 
 /** What changes on a yard, told as it happens, whichever process it happened in. */
-export const livePlugin = fp(async (app: App, { source }: { source: DataSource }) => {
-  const { url } = source.options as { url: string };
-  const listener = new Listener(url);
-  const sessions = new PostgresSessionStore(source);
-  const open = new Set<() => void>();
-  app.decorate('listener', listener);
-  app.decorate('stream', streaming(listener, open));
-  await listener.start();
-  app.addHook('preClose', async () => {
-    for (const end of open) end();
-    await listener.stop();
-  });
+export const livePlugin = fp(
+  async (app: App, { source }: { source: DataSource }) => {
+    const { url } = source.options as { url: string };
+    const listener = new Listener(url);
+    const sessions = new PostgresSessionStore(source);
+    const open = new Set<() => void>();
+    app.decorate('listener', listener);
+    app.decorate('stream', streaming(listener, open));
+    await listener.start();
+    app.addHook('preClose', async () => {
+      for (const end of open) end();
+      await listener.stop();
+    });
 
-  app.get(
-    '/api/live',
-    {
-      config: { access: 'look', endless: true },
-      schema: {
-        tags: ['live'],
-        summary: 'What changes on this yard, as it happens',
-        description:
-          'Server-sent events: `unit`, `walk` and `people` with the id of what changed, `work` with how far something long has come, and `catch-up` when some may have been missed. Ask for the thing itself to see it.',
-        produces: ['text/event-stream'],
+    app.get(
+      '/api/live',
+      {
+        config: { access: 'look', endless: true },
+        schema: {
+          tags: ['live'],
+          summary: 'What changes on this yard, as it happens',
+          description:
+            'Server-sent events: `unit`, `walk` and `people` with the id of what changed, `work` with how far something long has come, and `catch-up` when some may have been missed. Ask for the thing itself to see it.',
+          produces: ['text/event-stream'],
+        },
       },
-    },
-    (request, reply) => {
-      const { yardId, personId } = callerIn(request);
-      const { sessionId } = request.session;
-      app.stream(request, reply, {
-        wants: (heard) => heard !== 'catch-up' && heard.yard === yardId,
-        stands: async () =>
-          (await sessions.stands(sessionId)) &&
-          (await source.manager.existsBy(Membership, { yardId, personId })),
-      });
-    },
-  );
-});
+      (request, reply) => {
+        const { yardId, personId } = callerIn(request);
+        const { sessionId } = request.session;
+        app.stream(request, reply, {
+          wants: (heard) => heard !== 'catch-up' && heard.yard === yardId,
+          stands: async () =>
+            (await sessions.stands(sessionId)) &&
+            (await source.manager.existsBy(Membership, { yardId, personId })),
+        });
+      },
+    );
+  },
+  { name: 'live', dependencies: ['session'] },
+);

@@ -31,12 +31,15 @@ const leaving = ({ raw }: FastifyReply): AbortSignal => {
 };
 
 /** Long work with a queue of its own. */
-export const longWorkPlugin = fp(async (app: App, { source }: { source: DataSource }) => {
-  const work = new LongWork(source);
-  app.decorate('long', (request, reply, what) => {
-    const id = z.uuid().safeParse(request.headers[workHeader]);
-    const { yardId, personId, name } = callerIn(request);
-    const author = { personId, name };
-    return work.run({ yardId, author, id: id.data, signal: leaving(reply) }, what);
-  });
-});
+export const longWorkPlugin = fp(
+  async (app: App, { source }: { source: DataSource }) => {
+    const work = new LongWork(source);
+    app.decorate('long', (request, reply, what) => {
+      const id = z.uuid().safeParse(request.headers[workHeader]);
+      const { yardId, personId, name } = callerIn(request);
+      const author = { personId, name };
+      return work.run({ yardId, author, id: id.data, signal: leaving(reply) }, what);
+    });
+  },
+  { name: 'long-work', dependencies: ['session'] },
+);

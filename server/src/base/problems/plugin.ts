@@ -2,10 +2,6 @@ import type { FastifyError, FastifyInstance } from 'fastify';
 import fp from 'fastify-plugin';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { QueryFailedError } from 'typeorm';
-import { sentence } from '@fair-gable/core/base/problems';
-import { featureEntry, isFeatureKey, isSpecKey, specEntry } from '@fair-gable/core/unit/catalog';
-import { changeProblem } from '@fair-gable/core/unit/record';
-import type { Change } from '@fair-gable/core/unit/record';
 import { Left, problemDetails, Refusal, refusals } from '../refusal/index.ts';
 
 /** PostgreSQL's own codes. */
@@ -20,46 +16,31 @@ const away = /^(08|57P0|53300|25P03|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN)/;
 const awayWords =
   /Connection terminated|Query read timeout|timeout exceeded when trying to connect|Client has encountered a connection error|not queryable|DataSource is not|Driver not Connected/i;
 
-const constraintRefusals: Readonly<Record<string, Refusal>> = {
-  unit_stock_number: new Refusal(
-    'stock-number-taken',
-    'Stock number: another unit in stock has it. Give this one another, or correct the other one first.',
-  ),
-  unit_vin: new Refusal(
-    'vin-taken',
-    'VIN: another unit in stock has it. Read both labels again; one was misread or entered twice.',
-  ),
-  model_sheet_model: new Refusal(
-    'sheet-taken',
-    'This yard has a sheet of that series, floor plan and year already. Change that one, or give this one another floor plan or year.',
-  ),
-};
+/** What a room adds to the words for what goes wrong: of its own tables and bodies. */
+export interface OwnWords {
+  /** Refusals by the names of the room's unique constraints. */
+  readonly constraints?: Readonly<Record<string, Refusal>>;
+  /** A sentence of the room's own for a body that its schema refused. */
+  readonly refusedBody?: (body: unknown) => string | undefined;
+}
 
-const fieldLabel = (key: string): string => {
-  if (isSpecKey(key)) return specEntry(key).label;
-  return isFeatureKey(key) ? featureEntry(key).label : key;
-};
-
-/** The sentence for a change that the catalogue cannot take, by the core's own wording. */
-const changeSentence = (body: unknown): string | undefined => {
-  const changes = (body as { changes?: Change[] } | null)?.changes;
-  if (!Array.isArray(changes)) return undefined;
-  for (const change of changes) {
-    try {
-      const problem = changeProblem(change);
-      if (problem) return sentence(fieldLabel(change.key), problem);
-    } catch {
-      return undefined;
-    }
+declare module 'fastify' {
+  interface FastifyInstance {
+    /** Words of a room for what goes wrong in it. */
+    ownWords: (words: OwnWords) => void;
   }
-  return undefined;
-};
+}
 
-const fromValidation = (error: FastifyError, body: unknown): Refusal => {
+const fromValidation = (
+  error: FastifyError,
+  body: unknown,
+  rooms: readonly OwnWords[],
+): Refusal => {
   const first = error.validation?.[0];
   const path = first?.instancePath.split('/').filter(Boolean).join('.') ?? '';
   const plain = `${path || 'The input'}: ${first?.message ?? 'cannot be read'}. Correct it and send again; nothing was saved.`;
-  return new Refusal('bad-input', changeSentence(body) ?? plain, { field: path });
+  const own = rooms.map(({ refusedBody }) => refusedBody?.(body)).find(Boolean);
+  return new Refusal('bad-input', own ?? plain, { field: path });
 };
 
 interface Driver {
@@ -67,11 +48,13 @@ interface Driver {
   readonly constraint?: string;
 }
 
-const fromDatabase = (error: FastifyError): Refusal | undefined => {
+const fromDatabase = (error: FastifyError, rooms: readonly OwnWords[]): Refusal | undefined => {
   const driver: Driver =
     error instanceof QueryFailedError ? (error.driverError as Driver) : (error as Driver);
   const code = String(driver.code ?? '');
-  if (code === uniqueViolation) return constraintRefusals[driver.constraint ?? ''];
+  if (code === uniqueViolation) {
+    return rooms.map(({ constraints }) => constraints?.[driver.constraint ?? '']).find(Boolean);
+  }
   if (code === diskFull) {
     return new Refusal(
       'disk-full',
@@ -99,10 +82,10 @@ const fromDatabase = (error: FastifyError): Refusal | undefined => {
   return undefined;
 };
 
-const toRefusal = (error: FastifyError, body: unknown): Refusal => {
+const toRefusal = (error: FastifyError, body: unknown, rooms: readonly OwnWords[]): Refusal => {
   if (error instanceof Refusal) return error;
-  if (hasZodFastifySchemaValidationErrors(error)) return fromValidation(error, body);
-  const fromIt = fromDatabase(error);
+  if (hasZodFastifySchemaValidationErrors(error)) return fromValidation(error, body, rooms);
+  const fromIt = fromDatabase(error, rooms);
   if (fromIt) return fromIt;
   if (error.statusCode === 429) return new Refusal('too-many', error.message);
   if (error.statusCode === 413) {
@@ -125,22 +108,27 @@ const hasLeft = (error: FastifyError): boolean =>
   error instanceof Left || error.code === 'ERR_STREAM_PREMATURE_CLOSE';
 
 /** Every error leaves as problem details; unexpected ones are logged and answered generically. */
-export const problemsPlugin = fp(async (app: FastifyInstance) => {
-  app.setErrorHandler((error: FastifyError, request, reply) => {
-    const refusal = toRefusal(error, request.body);
-    if (hasLeft(error)) request.log.info('whoever asked has left');
-    else if (refusals[refusal.code].status >= 500) request.log.error(error);
-    const details = problemDetails(refusal);
-    if (typeof refusal.more['wait'] === 'number')
-      void reply.header('retry-after', refusal.more['wait']);
-    // Not by the schema of the route's own answers.
-    return reply
-      .status(details.status)
-      .type('application/problem+json')
-      .serializer(JSON.stringify)
-      .send(details);
-  });
-});
+export const problemsPlugin = fp(
+  async (app: FastifyInstance) => {
+    const rooms: OwnWords[] = [];
+    app.decorate('ownWords', (words) => void rooms.push(words));
+    app.setErrorHandler((error: FastifyError, request, reply) => {
+      const refusal = toRefusal(error, request.body, rooms);
+      if (hasLeft(error)) request.log.info('whoever asked has left');
+      else if (refusals[refusal.code].status >= 500) request.log.error(error);
+      const details = problemDetails(refusal);
+      if (typeof refusal.more['wait'] === 'number')
+        void reply.header('retry-after', refusal.more['wait']);
+      // Not by the schema of the route's own answers.
+      return reply
+        .status(details.status)
+        .type('application/problem+json')
+        .serializer(JSON.stringify)
+        .send(details);
+    });
+  },
+  { name: 'problems' },
+);
 
 /** The answer to an address that is not there. */
 export const refuseAddress = (): never => {

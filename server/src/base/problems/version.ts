@@ -10,14 +10,17 @@ export const versionHeader = 'fair-gable-version';
  * Holds off changes from a page of another version, before it can be misunderstood. Such a page
  * keeps what it has and brings itself up to date.
  */
-export const versionPlugin = fp(async (app: FastifyInstance) => {
-  app.addHook('onRequest', async (request) => {
-    const theirs = request.headers[versionHeader];
-    if (request.method === 'GET' || theirs === undefined || theirs === String(apiVersion)) return;
-    throw new Refusal(
-      'other-version',
-      'The server was brought up to date meanwhile. Load this page again; what is not sent stays on this device and is sent then.',
-      { version: apiVersion },
-    );
-  });
-});
+export const versionPlugin = fp(
+  async (app: FastifyInstance) => {
+    app.addHook('onRequest', async (request) => {
+      const theirs = request.headers[versionHeader];
+      if (request.method === 'GET' || theirs === undefined || theirs === String(apiVersion)) return;
+      throw new Refusal(
+        'other-version',
+        'The server was brought up to date meanwhile. Load this page again; what is not sent stays on this device and is sent then.',
+        { version: apiVersion },
+      );
+    });
+  },
+  { name: 'version', dependencies: ['problems'] },
+);

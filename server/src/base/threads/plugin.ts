@@ -12,11 +12,14 @@ declare module 'fastify' {
 }
 
 /** The threads of one server, ended with it. */
-export const threadsPlugin = fp(async (app: FastifyInstance) => {
-  const [threads, pictureThreads] = [new Threads(), new Threads()];
-  app.decorate('threads', threads);
-  app.decorate('pictureThreads', pictureThreads);
-  app.addHook('onClose', async () => {
-    await Promise.all([threads.stop(), pictureThreads.stop()]);
-  });
-});
+export const threadsPlugin = fp(
+  async (app: FastifyInstance) => {
+    const [threads, pictureThreads] = [new Threads(), new Threads()];
+    app.decorate('threads', threads);
+    app.decorate('pictureThreads', pictureThreads);
+    app.addHook('onClose', async () => {
+      await Promise.all([threads.stop(), pictureThreads.stop()]);
+    });
+  },
+  { name: 'threads' },
+);

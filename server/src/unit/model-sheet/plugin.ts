@@ -256,8 +256,14 @@ const asOrderedPlugin = async (app: App, { source }: { source: DataSource }) => 
   );
 };
 
+const sheetTaken = new Refusal(
+  'sheet-taken',
+  'This yard has a sheet of that series, floor plan and year already. Change that one, or give this one another floor plan or year.',
+);
+
 /** What makers say of their models, and where units are otherwise. */
 export const modelSheetPlugin = async (app: App, options: { source: DataSource }) => {
+  app.ownWords({ constraints: { model_sheet_model: sheetTaken } });
   await app.register(readingPlugin, options);
   await app.register(historyPlugin, options);
   await app.register(writingPlugin, options);

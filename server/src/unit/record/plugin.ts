@@ -14,6 +14,7 @@ import { asWritten, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { historyOf } from './history.ts';
+import { ownWords } from './own-words.ts';
 import { pageOfUnits, readUnit, type ListQuery } from './read.ts';
 import { createUnit, editUnit } from './write.ts';
 
@@ -139,6 +140,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
 
 /** Units, the edits of their records, and what was changed when. */
 export const recordPlugin = async (app: App, options: { source: DataSource }) => {
+  app.ownWords(ownWords);
   await app.register(readingPlugin, options);
   await app.register(writingPlugin, options);
 };
