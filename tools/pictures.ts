@@ -280,7 +280,12 @@ const serving = await serve({
 });
 const browser = await chromium.launch({
   executablePath: browserPath,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--font-render-hinting=none',
+  ],
 });
 try {
   for (const view of views) {
