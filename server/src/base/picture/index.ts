@@ -1,2 +1,2 @@
-export { madeAnew, photoLimit, type Picture } from './picture.ts';
+export { madeAnew, type Picture } from './picture.ts';
 export { madeInThread, pictureFrom } from './threaded.ts';

@@ -9,8 +9,6 @@ export interface Picture {
   readonly height: number;
 }
 
-/** The longest a photo may be, bytes. */
-export const photoLimit = 12_000_000;
 /** Pixels a side that a label can still be read by; and of the small one. */
 const side = 2000;
 const thumbSide = 360;

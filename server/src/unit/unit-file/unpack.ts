@@ -1,6 +1,7 @@
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
-import { madeAnew, photoLimit, type Picture } from '../../base/picture/index.ts';
+import { photoLimit } from '@fair-gable/core/unit/photo';
+import { madeAnew, type Picture } from '../../base/picture/index.ts';
 import { Refusal } from '../../base/refusal/index.ts';
 import type { Saying } from '../../base/threads/index.ts';
 

@@ -1,3 +1,4 @@
+import { photoLimit } from '@fair-gable/core/unit/photo';
 import { Plain } from '../../base/api/client.ts';
 
 /** A picture as it is kept on the device and sent: upright, no longer than a label needs to be read. */
@@ -7,8 +8,7 @@ export interface Prepared {
   readonly height: number;
 }
 
-/** Bytes a photo may have; and pixels a side it is sent with. The server holds to the same. */
-const limit = 12_000_000;
+/** Pixels a side it is sent with. */
 const side = 2000;
 
 const asCanvas = (image: ImageBitmap): HTMLCanvasElement => {
@@ -35,7 +35,7 @@ const asJpeg = (canvas: HTMLCanvasElement): Promise<Blob> =>
  * @throws Plain where it is too large or no picture
  */
 export const prepared = async (file: Blob): Promise<Prepared> => {
-  if (file.size > limit) {
+  if (file.size > photoLimit) {
     throw new Plain(
       `The photo has ${Math.round(file.size / 1_000_000)} MB; it may have 12. Take it with a smaller size.`,
     );
