@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { catalogWords } from './vite/catalog-words.ts';
 
 const jsonSchemas = /zod\/v4\/core\/(json-schema-processors|to-json-schema)\.js$/;
 
@@ -24,6 +25,7 @@ const noJsonSchemas = {
 export default defineConfig({
   plugins: [
     noJsonSchemas,
+    catalogWords(),
     vue(),
     VitePWA({
       // A new version waits until the page is opened again: nobody is reloaded in mid-walk.

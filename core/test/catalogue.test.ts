@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { displayRow, systems, toInternal, unitRow } from '@fair-gable/core/base/quantity';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import {
+  wordsFor,
   audiences,
   featureEntry,
   findEntries,
@@ -65,8 +66,8 @@ describe('the catalogue', () => {
   it.each(entries.map((e) => [e.key, e] as const))(
     'says what %s is and how to check it',
     (_, entry) => {
-      expect(entry.explain).toMatch(/\S+ \S+.*[.]$/);
-      expect(entry.check).toMatch(/\S+ \S+.*[.?]$/);
+      expect(wordsFor(entry.key).explain).toMatch(/\S+ \S+.*[.]$/);
+      expect(wordsFor(entry.key).check).toMatch(/\S+ \S+.*[.?]$/);
       expect(stations.some((s) => s.key === entry.station)).toBe(true);
     },
   );
@@ -87,7 +88,10 @@ describe('the catalogue', () => {
       'axleRating', 'coldPressure', 'shoreAmps', 'shoreInlet', 'waterHeater', 'heaterTank', 'slide', 'awning',
       'lpDetector', 'coAlarm', 'furnace', 'ladder', 'battery',
     ]; // prettier-ignore
-    const without = dangerous.filter((key) => !entries.find((e) => e.key === key)?.caution);
+    const without = entries
+      .filter(({ key }) => dangerous.includes(key))
+      .filter(({ key }) => !wordsFor(key).caution);
+    expect(entries.filter(({ key }) => dangerous.includes(key))).toHaveLength(dangerous.length);
     expect(without).toEqual([]);
   });
 
@@ -127,7 +131,7 @@ describe('the catalogue', () => {
       // What is told on another's card has none of its own while that is there.
       // What follows from a signature is told where one stands.
       ...specs
-        .filter((s) => s.say && !leadOf(s.key) && !s.bySignature)
+        .filter((s) => wordsFor(s.key).say && !leadOf(s.key) && !s.bySignature)
         .map((s) => `specs.${s.key}`),
       ...features.filter((f) => !f.saidBy).map((f) => `features.${f.key}`),
     ];
@@ -136,7 +140,7 @@ describe('the catalogue', () => {
   });
 
   it('speaks of what is lacking only where it is known to be', () => {
-    for (const feature of features.filter((f) => f.lack)) {
+    for (const feature of features.filter((f) => wordsFor(f.key).lack)) {
       const change: Change = {
         part: 'features',
         key: feature.key,
@@ -146,7 +150,7 @@ describe('the catalogue', () => {
       };
       const point = pointsOf(applyChange(emptyRecord, change, 'Ines', at), us)[0];
       // What a buyer must know is told as a fault, in place of the card.
-      if (!point?.first) expect(point?.sentence).toBe(feature.lack);
+      if (!point?.first) expect(point?.sentence).toBe(wordsFor(feature.key).lack);
     }
     expect(pointsOf(emptyRecord, us)).toEqual([]);
   });

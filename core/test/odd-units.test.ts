@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import {
+  wordsFor,
   features,
   isFitted,
   specs,
@@ -168,9 +169,12 @@ describe.each(odd.map((one) => [one.what, one] as const))('a unit with %s', (_, 
     for (const key of one.absent) {
       expect(ids).not.toContain(`specs.${key}`);
       const feature = features.find((f) => f.key === key);
-      for (const wording of wordingsOf(feature?.say)) expect(said).not.toContain(wording);
+      for (const wording of wordingsOf(feature && wordsFor(feature.key).say))
+        expect(said).not.toContain(wording);
     }
-    const claimed = features.filter((f) => wordingsOf(f.say).some((words) => said.includes(words)));
+    const claimed = features.filter((f) =>
+      wordingsOf(wordsFor(f.key).say).some((words) => said.includes(words)),
+    );
     for (const { key } of claimed) {
       expect([key, isFitted(record.features[key]?.value.state)]).toEqual([key, true]);
     }

@@ -5,6 +5,7 @@ import { disclosureOf, buyersChecks } from '@fair-gable/core/show/disclosure';
 import { screenOf } from '@fair-gable/core/show/screen';
 import { logOf, type WalkPlan } from '@fair-gable/core/show/walk';
 import {
+  wordsFor,
   blanksIn,
   features,
   leadOf,
@@ -75,7 +76,11 @@ const figuresOf = (record: UnitRecord, key: SpecKey): readonly string[] => {
 const entries = [...specs, ...features];
 /** What an entry's wordings ask for. */
 const asks = (entry: Spec | Feature): readonly SpecKey[] => [
-  ...new Set(wordingsOf(entry.say).flatMap((w) => blanksIn(w, entry.key).map(({ spec }) => spec))),
+  ...new Set(
+    wordingsOf(wordsFor(entry.key).say).flatMap((w) =>
+      blanksIn(w, entry.key).map(({ spec }) => spec),
+    ),
+  ),
 ];
 
 const everything = (record: UnitRecord): string => {
@@ -205,7 +210,7 @@ describe('a sentence', () => {
 
   it('has one without the number wherever it holds one, and no placeholder in any', () => {
     for (const entry of entries) {
-      const wordings = wordingsOf(entry.say);
+      const wordings = wordingsOf(wordsFor(entry.key).say);
       if (wordings.length === 0) continue;
       expect([entry.key, wordings.at(-1)]).toEqual([entry.key, expect.not.stringMatching(/[{}]/)]);
       for (const wording of wordings) {
@@ -229,8 +234,8 @@ describe('a sentence', () => {
   it('is never an instruction to whoever presents, nor an announcement of a later one', () => {
     for (const entry of entries) {
       for (const wording of [
-        ...wordingsOf(entry.say),
-        ...('lack' in entry ? [entry.lack ?? ''] : []),
+        ...wordingsOf(wordsFor(entry.key).say),
+        wordsFor(entry.key).lack ?? '',
       ]) {
         expect([entry.key, wording]).toEqual([
           entry.key,
@@ -249,7 +254,8 @@ describe('a weight that a bench can work out', () => {
       /(will|’ll|adds?|gets?|be|is) (up to )?(\w+ )?(more|heavier|lighter|less) (loaded|on the hitch|with water|when|once)/i;
     expect('Loaded it will be more on the hitch.').toMatch(guesses);
     for (const entry of entries) {
-      for (const words of [...wordingsOf(entry.say), entry.normal ?? '', entry.explain]) {
+      const { say, normal = '', explain } = wordsFor(entry.key);
+      for (const words of [...wordingsOf(say), normal, explain]) {
         expect([entry.key, words]).toEqual([entry.key, expect.not.stringMatching(guesses)]);
       }
     }
@@ -268,7 +274,7 @@ const unsayable = '\u0000';
 const isSaid = (spec: Spec, own: Point | undefined): boolean => {
   if (!own) return false;
   const choice = spec.value.kind === 'choice' ? spec.value.choices[0] : undefined;
-  const whole = spec.sayWhen?.[choice?.key ?? ''];
+  const whole = wordsFor(spec.key).sayWhen?.[choice?.key ?? ''];
   if (whole !== undefined) return own.sentence === whole;
   const text = own.numbers.find(({ label }) => label === spec.label)?.text;
   const words = choice?.label ?? unsayable;
@@ -292,8 +298,8 @@ describe('what is known', () => {
     expect(silent.map(({ key }) => key).toSorted()).toEqual(
       ['arrived', 'askingPrice', 'inspectedBy', 'listPrice', 'stockNumber', 'vin'].toSorted(),
     );
-    for (const { key, silent: why, say } of silent) {
-      expect([key, say]).toEqual([key, undefined]);
+    for (const { key, silent: why } of silent) {
+      expect([key, wordsFor(key).say]).toEqual([key, undefined]);
       expect(why).toMatch(/\w+ \w+ \w+/);
     }
   });
@@ -460,7 +466,8 @@ describe('what is not there', () => {
   it('says that it is missing, and nothing that this merely suggests', () => {
     const suggestive =
       /curtain|cranked|hang in the|straight down|every room|folds? under|climbs? over|cold water only|turn your head|tote/i;
-    for (const { key, lack } of features) {
+    for (const { key } of features) {
+      const { lack } = wordsFor(key);
       if (lack) expect([key, lack]).toEqual([key, expect.not.stringMatching(suggestive)]);
     }
   });
@@ -522,7 +529,8 @@ describe('cautions and look-alikes', () => {
   });
 
   it('read as sentences of their own', () => {
-    for (const { key, notToBeConfused } of entries) {
+    for (const { key } of entries) {
+      const { notToBeConfused } = wordsFor(key);
       const all =
         typeof notToBeConfused === 'string'
           ? [notToBeConfused]

@@ -10,7 +10,9 @@ import {
   specs,
   toldWith,
   wordingsOf,
+  wordsFor,
   blanksIn,
+  type EntryWords,
   type Feature,
   type FeatureKey,
   type FeatureState,
@@ -103,7 +105,7 @@ const numbersUnder = (
   sentence: string,
 ): readonly CardNumber[] => {
   const wished = new Set(
-    wordingsOf(entry.say).flatMap((wording) =>
+    wordingsOf(wordsFor(entry.key).say).flatMap((wording) =>
       blanksIn(wording, entry.key).map(({ spec }) => spec),
     ),
   );
@@ -118,23 +120,21 @@ const numbersUnder = (
     .map((key) => numberOn(telling, key));
 };
 
-const extras = (record: UnitRecord, entry: Spec | Feature): Pick<Point, 'not' | 'caution'> => {
+const extras = (record: UnitRecord, { key }: Spec | Feature): Pick<Point, 'not' | 'caution'> => {
+  const words = wordsFor(key);
   const [not, caution] = [
-    adviceFor(record, entry.notToBeConfused),
-    adviceFor(record, entry.caution),
+    adviceFor(record, words.notToBeConfused),
+    adviceFor(record, words.caution),
   ];
   return { ...(not ? { not } : {}), ...(caution ? { caution } : {}) };
 };
 
 /** What to do beside the sentence; whoever operates nothing points. */
-const showing = (
-  entry: Spec | Feature,
-  { operates, toldOnly }: Telling,
-): { readonly what: string; readonly seconds: number } | undefined =>
-  entry.show &&
-  (operates && !toldOnly.has(entry.key)
-    ? entry.show
-    : { what: 'Point it out; operate nothing.', seconds: grid });
+const showing = ({ key }: Spec | Feature, { operates, toldOnly }: Telling): EntryWords['show'] => {
+  const { show } = wordsFor(key);
+  if (!show || (operates && !toldOnly.has(key))) return show;
+  return { what: 'Point it out; operate nothing.', seconds: grid };
+};
 
 /** A card of a spec, with others that are told with it. @param station where it is told */
 const specPoint = (
@@ -171,10 +171,11 @@ const stateTail = {
 };
 
 /** What is lacking, and what makes up for it where that is fitted. */
-const lackOf = (record: UnitRecord, { lack, madeUpBy = [] }: Feature): string | undefined => {
+const lackOf = (record: UnitRecord, { key, madeUpBy = [] }: Feature): string | undefined => {
+  const { lack } = wordsFor(key);
   const instead = madeUpBy
-    .filter((key) => isFeatureKey(key) && hasFeature(record, key))
-    .map((key) => featureEntry(key as FeatureKey).noun);
+    .filter((other) => isFeatureKey(other) && hasFeature(record, other))
+    .map((other) => featureEntry(other as FeatureKey).noun);
   return lack && instead.length > 0 ? `${lack} Instead there’s ${instead.join(' and ')}.` : lack;
 };
 
@@ -187,10 +188,11 @@ const absence = (record: UnitRecord, feature: Feature, state: FeatureState): str
 };
 
 /** Words for a thing that does less without another, where that is recorded as not there. */
-const wordedWithout = ({ record }: Telling, { sayWithout = {} }: Feature): string | undefined => {
+const wordedWithout = ({ record }: Telling, { key }: Feature): string | undefined => {
+  const { sayWithout = {} } = wordsFor(key);
   const lacking = Object.keys(sayWithout)
     .filter(isFeatureKey)
-    .find((key) => record.features[key]?.how !== 'guessed' && isKnownMissing(record, key));
+    .find((other) => record.features[other]?.how !== 'guessed' && isKnownMissing(record, other));
   return lacking && sayWithout[lacking];
 };
 

@@ -5,6 +5,7 @@ import {
   knownBy,
   specEntry,
   wordingsOf,
+  wordsFor,
   type Blank,
   type Feature,
   type HowKnown,
@@ -76,11 +77,12 @@ const isWhole = (record: UnitRecord, { spec, noun }: Blank): boolean => {
 
 /** The wordings of an entry for this unit: a choice may have one of its own. */
 const wordingsFor = (record: UnitRecord, entry: Spec | Feature): readonly string[] => {
-  const wordings = wordingsOf(entry.say);
-  if (!('value' in entry) || !entry.sayWhen) return wordings;
+  const { say, sayWhen } = wordsFor(entry.key);
+  const wordings = wordingsOf(say);
+  if (!('value' in entry) || !sayWhen) return wordings;
   const own = record.specs[entry.key];
   const choice = own?.value.kind === 'choice' && own.how !== 'guessed' ? own.value.choice : '';
-  const whole = entry.sayWhen[choice];
+  const whole = sayWhen[choice];
   return whole === undefined ? wordings : [whole];
 };
 

@@ -2,15 +2,17 @@ import { audiences as audienceRows, type Audience } from './audiences.ts';
 import { byStation, type FeatureKey, type SpecKey } from './entries/index.ts';
 import { schools as schoolRows, type SchoolEntry, type SchoolKey } from './schools.ts';
 import { stations as stationRows } from './stations.ts';
-import type { FeatureEntry, SpecEntry, StationEntries, StationKey } from './types.ts';
+import type { EntryWords, FeatureEntry, SpecEntry, StationEntries, StationKey } from './types.ts';
 import type { StationEntry } from './station-entry.ts';
 
 export type { FeatureKey, SpecKey } from './entries/index.ts';
 
-export interface Spec extends SpecEntry {
+/** A spec field, without what is said of it: that is loaded apart (`wordsFor`). */
+export interface Spec extends Omit<SpecEntry, keyof EntryWords> {
   readonly key: SpecKey;
 }
-export interface Feature extends FeatureEntry {
+/** A feature, without what is said of it. */
+export interface Feature extends Omit<FeatureEntry, keyof EntryWords> {
   readonly key: FeatureKey;
 }
 export interface Station extends StationEntry {

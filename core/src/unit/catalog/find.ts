@@ -1,5 +1,6 @@
 import { namesOf } from './other-names.ts';
 import { features, specs, stationEntry, type Feature, type Spec } from './catalog.ts';
+import { wordsFor } from './words.ts';
 
 interface Searched {
   readonly entry: Spec | Feature;
@@ -18,7 +19,7 @@ const searched: readonly Searched[] = [...specs, ...features].map((entry) => {
     label: plain(entry.label),
     names,
     all: plain(
-      `${entry.label} ${names.join(' ')} ${entry.explain} ${stationEntry(entry.station).label}`,
+      `${entry.label} ${names.join(' ')} ${wordsFor(entry.key).explain} ${stationEntry(entry.station).label}`,
     ),
   };
 });

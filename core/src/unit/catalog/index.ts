@@ -9,6 +9,7 @@ export type {
   Advice,
   Plausible,
   ValueKind,
+  EntryWords,
   SpecEntry,
   FeatureEntry,
   AtStation,
@@ -82,4 +83,5 @@ export { blanksIn, filledIn, leadOf, toldWith, wordingsOf, type Blank } from './
 export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
 export { isPublic, isPublicTarget, publicEntries, publicLabel } from './public.ts';
 export { findEntries } from './find.ts';
+export { wordsFor } from './words.ts';
 export { namesOf, otherNames } from './other-names.ts';

@@ -38,11 +38,36 @@ export interface WordsIf {
 /** Words for every unit, or those that hold for its kind. */
 export type Advice = string | readonly WordsIf[];
 
-interface Entry {
-  readonly key: string;
-  readonly label: string;
+/** What is said of an entry: long words, which a page loads where it says them (`wordsFor`). */
+export interface EntryWords {
   /** In plain words, for a newcomer. */
   readonly explain: string;
+  /** How to check it on the lot. */
+  readonly check: string;
+  /** What it is easily taken for, as a sentence of its own. */
+  readonly notToBeConfused?: Advice;
+  /** Where it can hurt: the usual caution, deferring to label, local code and licensed people. */
+  readonly caution?: Advice;
+  /** What is normal where that worries people. */
+  readonly normal?: string;
+  /** What to demonstrate beside the card's sentence, and how long the doing takes. */
+  readonly show?: { readonly what: string; readonly seconds: number };
+  /** The card's sentence, where the thing has a card of its own: of a feature, when it is fitted. */
+  readonly say?: Wordings;
+  /** The whole sentence for some choices, where the choice's label does not fit into one. */
+  readonly sayWhen?: Readonly<Record<string, string>>;
+  /** Said when it is not fitted and a buyer would ask: that it is not there, and nothing that this merely suggests. */
+  readonly lack?: string;
+  /** The card's sentence where another feature, without which it does less, is recorded as not there. */
+  readonly sayWithout?: Readonly<Record<string, string>>;
+}
+
+interface Entry extends Pick<
+  EntryWords,
+  'explain' | 'check' | 'notToBeConfused' | 'caution' | 'normal' | 'show'
+> {
+  readonly key: string;
+  readonly label: string;
   /** The usual station; the unit's own place overrides it. */
   readonly station: StationKey;
   /** Asked for before the unit is shown to anybody. */
@@ -56,15 +81,7 @@ interface Entry {
   readonly unitOnly?: true;
   /** Follows from a technician’s signature of the inspection; nobody types it. */
   readonly bySignature?: true;
-  /** How to check it on the lot. */
-  readonly check: string;
-  /** What it is easily taken for, as a sentence of its own. */
-  readonly notToBeConfused?: Advice;
-  /** Where it can hurt: the usual caution, deferring to label, local code and licensed people. */
-  readonly caution?: Advice;
   readonly located?: Located;
-  /** What is normal where that worries people. */
-  readonly normal?: string;
   /** Who cares most; empty where it matters to everyone alike. */
   readonly audiences: readonly Audience[];
   /** The disagreement among practitioners that it belongs to. */
@@ -75,8 +92,6 @@ interface Entry {
   readonly unless?: { readonly spec: string; readonly is: string };
   /** On units with at least so many axles only. */
   readonly fromAxles?: number;
-  /** What to demonstrate beside the card's sentence, and how long the doing takes. */
-  readonly show?: { readonly what: string; readonly seconds: number };
   /** Specs that are told on the same card: one thing, one card. */
   readonly numbers?: readonly string[];
 }
@@ -117,29 +132,20 @@ export type ValueKind =
       readonly plausible: Plausible;
     };
 
-export interface SpecEntry extends Entry {
+export interface SpecEntry extends Entry, Pick<EntryWords, 'say' | 'sayWhen'> {
   readonly value: ValueKind;
   /** A figure of our own business: not for guests, nor in anything published. */
   readonly ours?: true;
-  /** The card's sentence, where the spec is not told on another's card. */
-  readonly say?: Wordings;
-  /** The whole sentence for some choices, where the choice's label does not fit into one. */
-  readonly sayWhen?: Readonly<Record<string, string>>;
   /** Why it is not for speech; every other spec is told on some card. */
   readonly silent?: string;
 }
 
-export interface FeatureEntry extends Entry {
+export interface FeatureEntry extends Entry, Pick<EntryWords, 'lack' | 'sayWithout'> {
+  readonly say: Wordings;
   /** “a rear camera”: for “prepared for …”. */
   readonly noun: string;
-  /** The card's sentence when it is fitted. */
-  readonly say: Wordings;
-  /** Said when it is not fitted and a buyer would ask: that it is not there, and nothing that this merely suggests. */
-  readonly lack?: string;
   /** Features that make up for its lack. */
   readonly madeUpBy?: readonly string[];
-  /** The card's sentence where another feature, without which it does less, is recorded as not there. */
-  readonly sayWithout?: Readonly<Record<string, string>>;
   /** Where this holds another card says it already: there is none of its own. */
   readonly saidBy?: Omit<WordsIf, 'words'>;
 }

@@ -7,6 +7,7 @@ import {
   schools,
   specs,
   stations,
+  wordsFor,
 } from '@fair-gable/core/unit/catalog';
 import type { App } from '../../base/app/index.ts';
 
@@ -15,8 +16,8 @@ const row = z.looseObject({ key: z.string() });
 
 const catalogue = {
   stations: [...stations],
-  specs: [...specs],
-  features: [...features],
+  specs: specs.map((spec) => ({ ...spec, ...wordsFor(spec.key) })),
+  features: features.map((feature) => ({ ...feature, ...wordsFor(feature.key) })),
   featureStates: [...featureStates],
   knownBy: [...knownBy],
   audiences: [...audiences],

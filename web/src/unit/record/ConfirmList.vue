@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '@fair-gable/core/base/words';
-import { entryFor } from '@fair-gable/core/unit/catalog';
+import { entryFor, wordsFor } from '@fair-gable/core/unit/catalog';
 import { fieldText, entryOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import type { ToConfirm } from '@fair-gable/core/yard/to-do';
 import { useSession } from '../../base/session/session.ts';
@@ -64,7 +64,7 @@ const hanging = ({ hangs }: ToConfirm): string => {
         </ul>
       </details>
       <span v-else class="small soft">{{ hanging(row) }}</span>
-      <span class="small how">{{ entryFor(row.key).check }}</span>
+      <span class="small how">{{ wordsFor(row.key).check }}</span>
     </li>
   </ol>
 </template>

@@ -2,7 +2,13 @@
 import { ArrowRight, CircleCheck, EqualNot, TriangleAlert, UsersRound } from '@lucide/vue';
 import { computed } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
-import { audienceRow, schoolEntry, type Feature, type Spec } from '@fair-gable/core/unit/catalog';
+import {
+  audienceRow,
+  schoolEntry,
+  wordsFor,
+  type Feature,
+  type Spec,
+} from '@fair-gable/core/unit/catalog';
 import { adviceFor, type UnitRecord } from '@fair-gable/core/unit/record';
 import { useSession } from '../../base/session/session.ts';
 
@@ -10,9 +16,10 @@ import { useSession } from '../../base/session/session.ts';
 const props = defineProps<{ entry: Spec | Feature; record: UnitRecord }>();
 const session = useSession();
 
+const words = computed(() => wordsFor(props.entry.key));
 /** Look-alikes and cautions are those of the kind this unit has. */
-const not = computed(() => adviceFor(props.record, props.entry.notToBeConfused));
-const caution = computed(() => adviceFor(props.record, props.entry.caution));
+const not = computed(() => adviceFor(props.record, words.value.notToBeConfused));
+const caution = computed(() => adviceFor(props.record, words.value.caution));
 const audiences = computed(() =>
   props.entry.audiences.map((key) => inText(audienceRow(key).label)).join(', '),
 );
@@ -30,13 +37,13 @@ const sides = computed(() => {
   <dl class="help">
     <div>
       <dt class="visually-hidden">What it is</dt>
-      <dd>{{ entry.explain }}</dd>
+      <dd>{{ words.explain }}</dd>
     </div>
     <div>
       <dt>
         <ArrowRight aria-hidden="true" /><span class="visually-hidden">How to check it: </span>
       </dt>
-      <dd>{{ entry.check }}</dd>
+      <dd>{{ words.check }}</dd>
     </div>
     <div v-if="not">
       <dt class="not">
@@ -44,9 +51,9 @@ const sides = computed(() => {
       </dt>
       <dd>{{ not }}</dd>
     </div>
-    <div v-if="entry.normal">
+    <div v-if="words.normal">
       <dt><CircleCheck aria-hidden="true" /><span class="visually-hidden">Normal: </span></dt>
-      <dd>{{ entry.normal }}</dd>
+      <dd>{{ words.normal }}</dd>
     </div>
     <div v-if="caution" class="caution">
       <dt><TriangleAlert aria-hidden="true" /><span class="visually-hidden">Caution: </span></dt>

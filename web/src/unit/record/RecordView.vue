@@ -7,6 +7,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
 import { routeOf } from '@fair-gable/core/unit/way-round';
 import {
+  wordsFor,
   features,
   isFeatureKey,
   isSpecKey,
@@ -75,7 +76,9 @@ const fieldsHere = computed(() =>
   ]),
 );
 const lacking = computed(() =>
-  featuresHere.value.filter((f) => f.lack && record.value.features[f.key]?.value.state === 'none'),
+  featuresHere.value.filter(
+    (f) => wordsFor(f.key).lack && record.value.features[f.key]?.value.state === 'none',
+  ),
 );
 
 const open = ref<SpecKey | FeatureKey>();

@@ -7,6 +7,7 @@ import {
   featureStates,
   isSpecKey,
   knownBy,
+  wordsFor,
   type FeatureKey,
   type FeatureState,
   type HowKnown,
@@ -44,10 +45,9 @@ const props = defineProps<{
 const emit = defineEmits<{ skip: [] }>();
 
 const entry = computed(() => props.step.entry);
+const help = computed(() => wordsFor(entry.value.key));
 const isPlace = props.step.part === 'places';
-const caution = computed(() =>
-  isPlace ? undefined : adviceFor(props.record, entry.value.caution),
-);
+const caution = computed(() => (isPlace ? undefined : adviceFor(props.record, help.value.caution)));
 const spec = computed(() => (props.step.part === 'specs' ? (entry.value as Spec) : undefined));
 const distance = {
   kind: 'quantity',
@@ -174,8 +174,8 @@ const placeHint = computed(
 const hint = computed(() => {
   if (props.step.part === 'places') return placeHint.value;
   return props.step.state === 'offered'
-    ? `The sheet says so. ${entry.value.check}`
-    : entry.value.check;
+    ? `The sheet says so. ${help.value.check}`
+    : help.value.check;
 });
 const choices = computed(() =>
   spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
