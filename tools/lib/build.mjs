@@ -18,10 +18,15 @@ const sources = [
   ]),
   'web/index.html',
   'web/public',
+  'web/vite',
   'web/vite.config.ts',
 ];
 
-const products = ['core/dist/index.js', 'server/dist/program/index.js', 'web/dist/index.html'];
+const products = [
+  'core/dist/base/words/index.js',
+  'server/dist/program/index.js',
+  'web/dist/index.html',
+];
 const stamp = join(root, 'web/dist/.built-from');
 
 /** @param {string} path @returns {string[]} */

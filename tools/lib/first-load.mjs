@@ -12,9 +12,8 @@ const dist = join(root, 'web/dist');
 const firstPages = ['src/yard/people/SignIn.vue', 'src/yard/list/YardView.vue'];
 const entry = 'index.html';
 
-/** Above this a build fails; the aim is `aim`. Bytes, compressed. */
-export const limit = 270_000;
-export const aim = 250_000;
+/** Above this a build fails. Bytes, compressed. */
+export const limit = 250_000;
 
 /** Everything a chunk needs before it runs. @param {Manifest} manifest @param {string} name @param {Set<string>} [seen] */
 const needs = (manifest, name, seen = new Set()) => {
