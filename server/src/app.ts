@@ -30,6 +30,7 @@ import {
   strangePlugin,
   versionPlugin,
 } from './base/problems/index.ts';
+import { summaryPlugin } from './yard/summary/index.ts';
 import { recordPlugin } from './unit/record/index.ts';
 import { stockListPlugin } from './unit/stock-list/index.ts';
 import { vehiclesPlugin } from './numbers/vehicles/index.ts';
@@ -168,6 +169,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(vehiclesPlugin, { source });
   await app.register(walkPlugin, { source });
   await app.register(screenPlugin, { source });
+  await app.register(summaryPlugin, { source });
   await app.register(followUpPlugin, { source, mail: options.mail });
   if (webRoot) await app.register(webPlugin, { root: webRoot });
   else app.setNotFoundHandler(refuseAddress);

@@ -71,6 +71,7 @@ export const accessTable: Readonly<Record<string, Access>> = {
   'POST /api/numbers/scale': 'look',
   'POST /api/numbers/cargo-label': 'look',
 
+  'GET /api/units/summaries': 'look',
   'GET /api/vehicles': 'look',
   'PUT /api/vehicles/:key': 'record',
   'DELETE /api/vehicles/:key': 'record',

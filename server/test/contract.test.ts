@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { RouteShape } from '@fair-gable/core/base/contract';
 import { vehiclesApi } from '@fair-gable/core/numbers/tow';
 import { screenApi } from '@fair-gable/core/show/screen';
+import { summaryApi } from '@fair-gable/core/yard/summary';
 import { walkApi } from '@fair-gable/core/show/walk';
 import { modelSheetApi } from '@fair-gable/core/unit/model-sheet';
 import { photoApi } from '@fair-gable/core/unit/photo';
@@ -19,6 +20,7 @@ const rooms = [
   photoApi,
   recordApi,
   screenApi,
+  summaryApi,
   stockListApi,
   unitFileApi,
   vehiclesApi,

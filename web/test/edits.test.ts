@@ -10,6 +10,7 @@ import type { Session } from '@fair-gable/core/yard/people';
 import { device, useOutbox } from '../src/base/device/index.ts';
 import { useSession } from '../src/base/session/session.ts';
 import { NotKept, useEdits } from '../src/unit/record/edits.ts';
+import { summaryOf } from '@fair-gable/core/yard/summary';
 import { useUnits } from '../src/unit/units/units.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 
@@ -66,13 +67,18 @@ const take = (edit: Edit): { status: number; body: unknown } => {
     return { status: 409, body: { code: 'stale', detail: 'Somebody was faster.', conflicts } };
   }
   record = edit.changes.reduce((r, c) => applyChange(r, c, 'Ines Rook', at), record);
-  return { status: 200, body: { id, record } };
+  return { status: 200, body: now() };
 };
+const now = () => ({ id, record, revision: record.specs.gvwr?.version ?? 1 });
 const online = (path: string, method: string, body: unknown) => {
   if (path.startsWith('/api/session')) return { status: 200, body: who };
   if (path.endsWith('/edits')) return take(body as Edit);
-  if (path === `/api/units/${id}`) return { status: 200, body: { id, record } };
-  return { status: 200, body: { total: 1, units: [{ id, record }] } };
+  if (path === `/api/units/${id}`) return { status: 200, body: now() };
+  const summary = summaryOf(now(), at.slice(0, 10), now().revision);
+  return {
+    status: 200,
+    body: { total: 1, units: path.includes('summaries') ? [summary] : [now()] },
+  };
 };
 
 const amount = (): number | undefined => {
@@ -86,9 +92,11 @@ beforeEach(async () => {
   server.answer = online;
   record = applyChange(emptyRecord, gvwr(7490, 0), 'Osk', at);
   const db = await device();
-  for (const store of ['kept', 'outbox', 'clashes', 'declined'] as const) await db.clear(store);
+  for (const store of ['kept', 'outbox', 'clashes', 'declined', 'units', 'summaries'] as const)
+    await db.clear(store);
   await useSession().load();
   await useUnits().load();
+  await useUnits().open(id);
 });
 afterEach(() => useOutbox().close());
 
@@ -123,6 +131,7 @@ describe('changing a record', () => {
     newPage();
     await useSession().load();
     await useUnits().load();
+    await useUnits().open(id);
     expect([amount(), useOutbox().unsent]).toEqual([8100, 2]);
     server.answer = online;
     await useOutbox().flush();

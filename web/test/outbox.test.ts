@@ -319,6 +319,7 @@ describe('a device of the first version', () => {
       'memos',
       'outbox',
       'pictures',
+      'summaries',
       'units',
       'walks',
     ]);

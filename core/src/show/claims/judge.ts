@@ -12,6 +12,7 @@ import {
   isExact,
   textOf,
   type SpecValue,
+  type Brief,
   type UnitRecord,
 } from '../../unit/record/index.ts';
 import type { System } from '../../base/quantity/index.ts';
@@ -31,7 +32,7 @@ export interface Judgement {
 export interface Evidence {
   readonly record: UnitRecord;
   /** The other units of the yard, for comparisons. */
-  readonly stock: readonly UnitRecord[];
+  readonly stock: readonly Brief[];
   readonly system: System;
   /** What the words are of: a figure in them needs no name. */
   readonly about?: readonly SpecKey[];

@@ -1,9 +1,9 @@
 import type { SpecKey } from '../catalog/index.ts';
-import { amountOf, countedOf, howOf, isExact, type UnitRecord } from '../record/index.ts';
+import { amountOf, countedOf, howOf, isExact, type Brief } from '../record/index.ts';
 import type { Given } from './outcome.ts';
 
 /** A field of a record as an input; undefined where nobody knows it. */
-export const givenOf = (record: UnitRecord, key: SpecKey): Given | undefined => {
+export const givenOf = (record: Brief, key: SpecKey): Given | undefined => {
   const amount = amountOf(record, key);
   const entry = record.specs[key];
   if (amount === undefined || !entry) return undefined;
@@ -12,7 +12,7 @@ export const givenOf = (record: UnitRecord, key: SpecKey): Given | undefined => 
 };
 
 /** A counted field as an input: all of them together. */
-export const sumOf = (record: UnitRecord, key: SpecKey): Given | undefined => {
+export const sumOf = (record: Brief, key: SpecKey): Given | undefined => {
   const counted = countedOf(record, key);
   const how = howOf(record, key);
   return counted && how ? { amount: counted.count * counted.each, how } : undefined;

@@ -1,5 +1,5 @@
 import { specEntry, type SpecKey, type StationKey } from '../catalog/index.ts';
-import { amountOf, applies, howOf, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
+import { amountOf, applies, howOf, sidesOf, textOf, type Brief } from '../record/index.ts';
 import { formatSize, type System } from '../../base/quantity/index.ts';
 import type { Box } from './box.ts';
 
@@ -32,7 +32,7 @@ const acrossFrom = (against: 'centre' | 'door' | 'off-door', width: number, body
 };
 
 /** Across and along the trailer, as the thing lies: lengthwise, unless the record says that the bed lies across. */
-const asItLies = (record: UnitRecord, key: keyof typeof usually): [number, number] | undefined => {
+const asItLies = (record: Brief, key: keyof typeof usually): [number, number] | undefined => {
   const [wide, long] = sidesOf(record, key) ?? [];
   if (wide === undefined || long === undefined || !applies(record, specEntry(key)))
     return undefined;
@@ -40,9 +40,9 @@ const asItLies = (record: UnitRecord, key: keyof typeof usually): [number, numbe
   return isAcross ? [long, wide] : [wide, long];
 };
 
-const isGuessed = (record: UnitRecord, key: SpecKey): boolean => howOf(record, key) === 'guessed';
+const isGuessed = (record: Brief, key: SpecKey): boolean => howOf(record, key) === 'guessed';
 
-const garageOf = (record: UnitRecord, body: Box): Furniture | undefined => {
+const garageOf = (record: Brief, body: Box): Furniture | undefined => {
   const long = amountOf(record, 'garageLength');
   if (long === undefined || !applies(record, specEntry('garageLength'))) return undefined;
   const wide = amountOf(record, 'garageWidth');
@@ -58,7 +58,7 @@ const garageOf = (record: UnitRecord, body: Box): Furniture | undefined => {
 const shared = 0.6;
 
 /** Where the rooms end, inches back from the coupler: at a gear space of its own, else at the rear wall. */
-export const endOfLiving = (record: UnitRecord, body: Box): number => {
+export const endOfLiving = (record: Brief, body: Box): number => {
   const garage = garageOf(record, body)?.box;
   return garage && garage.height <= shared * body.height ? garage.y : body.y + body.height;
 };
@@ -68,7 +68,7 @@ export const endOfLiving = (record: UnitRecord, body: Box): number => {
  * @param backOf where a station's peg stands on this unit, inches back from the coupler
  */
 export const furnitureOf = (
-  record: UnitRecord,
+  record: Brief,
   body: Box,
   backOf: (station: StationKey) => number,
 ): readonly Furniture[] => {

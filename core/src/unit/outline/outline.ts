@@ -9,7 +9,7 @@ import {
   type Spec,
   type StationKey,
 } from '../catalog/index.ts';
-import { amountOf, howMany, hasFeature, type Place, type UnitRecord } from '../record/index.ts';
+import { amountOf, howMany, hasFeature, type Place, type Brief } from '../record/index.ts';
 import type { Box } from './box.ts';
 import { endOfLiving, furnitureOf, type Furniture } from './furniture.ts';
 import { isOnUnit } from './station-state.ts';
@@ -78,7 +78,7 @@ interface Frame {
   readonly body: Box;
 }
 
-const bodyOf = (record: UnitRecord): { frame: Frame; lengthKnown: boolean; known: boolean } => {
+const bodyOf = (record: Brief): { frame: Frame; lengthKnown: boolean; known: boolean } => {
   const overall = amountOf(record, 'overallLength');
   const box = amountOf(record, 'boxLength');
   const length = overall ?? (box === undefined ? assumed.length : box + assumed.hitch);
@@ -93,7 +93,7 @@ const bodyOf = (record: UnitRecord): { frame: Frame; lengthKnown: boolean; known
   };
 };
 
-const isThere = (record: UnitRecord, entry: Spec | Feature): boolean =>
+const isThere = (record: Brief, entry: Spec | Feature): boolean =>
   isSpecKey(entry.key) ? record.specs[entry.key] !== undefined : hasFeature(record, entry.key);
 
 /** The wall a thing is on, as x; door side is positive. */
@@ -127,7 +127,7 @@ const tankAt = (place: Place, gallons: number | undefined, body: Box): Box => {
   return centred(x, place.back, size.width, size.height);
 };
 
-const shapeBox = (record: UnitRecord, entry: Spec | Feature, place: Place, body: Box): Box => {
+const shapeBox = (record: Brief, entry: Spec | Feature, place: Place, body: Box): Box => {
   const { shape } = entry.located as Located;
   const y = place.back;
   switch (shape) {
@@ -147,14 +147,14 @@ const shapeBox = (record: UnitRecord, entry: Spec | Feature, place: Place, body:
 };
 
 /** Awnings, slides and doors are measured to their forward edge; a usual place is their middle. */
-const usualPlace = (record: UnitRecord, entry: Spec | Feature, length: number): Place => {
+const usualPlace = (record: Brief, entry: Spec | Feature, length: number): Place => {
   const { shape, side, share } = entry.located as Located;
   const along = { slide: 96, awning: amountOf(record, 'awningLength') ?? 144, door: 26 } as const;
   const half = shape in along ? along[shape as keyof typeof along] / 2 : 0;
   return { side, back: Math.max(share * length - half, 0) };
 };
 
-const axleBoxes = (record: UnitRecord, centre: Box): readonly Box[] => {
+const axleBoxes = (record: Brief, centre: Box): readonly Box[] => {
   const count = howMany(record, 'axleRating') ?? 1;
   return Array.from({ length: Math.min(count, 3) }, (_, i) => ({
     ...centre,
@@ -162,11 +162,7 @@ const axleBoxes = (record: UnitRecord, centre: Box): readonly Box[] => {
   }));
 };
 
-const partsOf = (
-  record: UnitRecord,
-  entry: Spec | Feature,
-  frame: Frame,
-): readonly OutlinePart[] => {
+const partsOf = (record: Brief, entry: Spec | Feature, frame: Frame): readonly OutlinePart[] => {
   if (!isThere(record, entry)) return [];
   const located = entry.located as Located;
   const placed = record.places[entry.key];
@@ -300,7 +296,7 @@ const pathOf = (frame: Frame, parts: readonly OutlinePart[]): Box => {
  * The unit's outline to scale, seen from above, from what its record knows.
  * Nothing is assumed to be there that the record does not say is fitted.
  */
-export const outlineOf = (record: UnitRecord): Outline => {
+export const outlineOf = (record: Brief): Outline => {
   const { frame, lengthKnown, known } = bodyOf(record);
   const parts = locatedEntries.flatMap((entry) => partsOf(record, entry, frame));
   const path = pathOf(frame, parts);
@@ -337,10 +333,10 @@ export const outlineOf = (record: UnitRecord): Outline => {
 export type Drawing = Pick<Outline, 'length' | 'body' | 'parts' | 'pegs'>;
 
 /** A unit drawn small, from above. */
-export const drawingOf = (record: UnitRecord): Drawing => {
+export const drawingOf = (record: Brief): Drawing => {
   const { length, body, parts, pegs } = outlineOf(record);
   return { length, body, parts, pegs };
 };
 
 /** Overall length used for laying out a unit whose length nobody knows. */
-export const layoutLength = (record: UnitRecord): number => bodyOf(record).frame.length;
+export const layoutLength = (record: Brief): number => bodyOf(record).frame.length;

@@ -1,6 +1,6 @@
 import { features, specs, type Feature, type Spec, type StationKey } from '../catalog/index.ts';
 import type { Objection } from '../checks/index.ts';
-import { applies, type UnitRecord } from '../record/index.ts';
+import { applies, type Brief } from '../record/index.ts';
 
 /** How far a station's record has come; shown by shape and fill, never by colour alone. */
 export type StationState = 'open' | 'partly' | 'done' | 'wrong';
@@ -12,7 +12,7 @@ export interface Known {
   readonly of: number;
 }
 
-export const knownAt = (record: UnitRecord, station: StationKey): Known => {
+export const knownAt = (record: Brief, station: StationKey): Known => {
   const here = (entry: Spec | Feature): boolean =>
     entry.station === station && applies(record, entry);
   const specsHere = specs.filter(here);
@@ -32,14 +32,14 @@ export const knownAt = (record: UnitRecord, station: StationKey): Known => {
  * Whether a unit has a station at all: a garage, bunks, an outside kitchen it has only when something of it is
  * fitted, or while nobody has looked.
  */
-export const isOnUnit = (record: UnitRecord, station: StationKey): boolean => {
+export const isOnUnit = (record: Brief, station: StationKey): boolean => {
   const here = features.filter((f) => f.station === station && applies(record, f));
   return here.some((f) => record.features[f.key]?.value.state !== 'none');
 };
 
 /** @param objections those of the whole record */
 export const stationState = (
-  record: UnitRecord,
+  record: Brief,
   station: StationKey,
   objections: readonly Objection[],
 ): StationState => {

@@ -5,7 +5,7 @@ import {
   type Station,
   type StationKey,
 } from '../catalog/index.ts';
-import type { UnitRecord } from '../record/index.ts';
+import type { Brief } from '../record/index.ts';
 
 /** Where a station stands on this unit. */
 export interface StationPlace {
@@ -31,7 +31,7 @@ const commonest = (sides: readonly Side[], otherwise: Side): Side => {
  * Tanks and axles lie under the floor and do not move a station to the middle.
  * @param length overall length, inches
  */
-const placeOf = (station: Station, record: UnitRecord, length: number): StationPlace => {
+const placeOf = (station: Station, record: Brief, length: number): StationPlace => {
   const usual = { side: station.usual.side as Side, back: station.usual.share * length };
   const found = locatedEntries
     .filter((entry) => entry.station === station.key && entry.located?.side !== 'centre')
@@ -48,7 +48,7 @@ const placeOf = (station: Station, record: UnitRecord, length: number): StationP
 };
 
 /** Every station in use, where it stands on this unit. */
-export const stationPlaces = (record: UnitRecord, length: number): readonly StationPlace[] =>
+export const stationPlaces = (record: Brief, length: number): readonly StationPlace[] =>
   stations.map((station) => placeOf(station, record, length));
 
 /**

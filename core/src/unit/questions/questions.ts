@@ -5,13 +5,14 @@ import {
   type Change,
   type Entry,
   type Question,
-  type UnitRecord,
+  type Brief,
+  type YardUnit,
 } from '../record/index.ts';
 
 /** A unit of the yard, as questions need it. */
 export interface UnitOf {
   readonly id: string;
-  readonly record: UnitRecord;
+  readonly record: Brief;
 }
 
 /** A question, and the unit at which it was asked. */
@@ -26,7 +27,7 @@ const plain = (text: string | undefined): string =>
   (text ?? '').replaceAll(/\W+/g, '').toLowerCase();
 
 /** Series, plan and year by which units are of one model; undefined where these are not known. */
-export const modelKeyOf = (record: UnitRecord): string | undefined => {
+export const modelKeyOf = (record: Brief): string | undefined => {
   const [series, plan, year] = (['series', 'floorPlan', 'modelYear'] as const).map((key) =>
     plain(textOf(record, key)),
   );
@@ -91,7 +92,7 @@ export type AnswerValue = Pick<
 export const changesToAnswer = (
   asked: Asked,
   answer: string,
-  units: readonly UnitOf[],
+  units: readonly YardUnit[],
   value?: AnswerValue,
 ): readonly { readonly unit: string; readonly changes: readonly Change[] }[] => {
   const at = units.find(({ id }) => id === asked.unit);

@@ -11,11 +11,18 @@ export interface YardUnit {
   readonly record: UnitRecord;
 }
 
+/** A unit as it is now. */
+export interface UnitNow extends YardUnit {
+  /** Counts the changes of its record. */
+  readonly revision: number;
+}
+
 /** By what a page of the yard is sorted. */
 export const unitSorts = ['taken-in', 'name', 'length', 'gvwr', 'year', 'stock-number'] as const;
 
 const unitId = z.strictObject({ id: z.uuid() });
-const yardUnit = shaped<YardUnit>(z.strictObject({ id: z.uuid(), record: recordSchema }));
+const revision = z.number().int().min(1);
+const unitNow = shaped<UnitNow>(z.strictObject({ id: z.uuid(), record: recordSchema, revision }));
 
 const listQuery = z.strictObject({
   from: z.coerce.number().int().min(0).max(1_000_000).default(0),
@@ -39,9 +46,9 @@ const newUnit = z.strictObject({ id: z.uuid(), changes: z.array(changeSchema).mi
 export const recordApi = contract({
   'GET /api/units': {
     query: listQuery,
-    answer: z.strictObject({ total: z.number(), units: z.array(yardUnit) }),
+    answer: z.strictObject({ total: z.number(), units: z.array(unitNow) }),
   },
-  'GET /api/units/:id': { params: unitId, answer: yardUnit },
+  'GET /api/units/:id': { params: unitId, answer: unitNow },
   'GET /api/units/:id/history': {
     params: unitId,
     query: historyQuery,
@@ -49,12 +56,12 @@ export const recordApi = contract({
   },
   'POST /api/units': {
     body: shaped<{ readonly id: string; readonly changes: readonly Change[] }>(newUnit),
-    answer: yardUnit,
+    answer: unitNow,
     makes: 'once',
   },
   'POST /api/units/:id/edits': {
     params: unitId,
     body: shaped<Edit>(editSchema),
-    answer: yardUnit,
+    answer: unitNow,
   },
 });

@@ -6,6 +6,7 @@ export {
   type Statement,
   type UnitRecord,
 } from './schema.ts';
+export { briefOf, briefParts, type Brief, type Known } from './brief.ts';
 export {
   parts,
   partRow,
@@ -97,4 +98,4 @@ export {
   type Vehicle,
   type VehicleFigureKey,
 } from './values/vehicle.ts';
-export { recordApi, unitSorts, type YardUnit } from './api.ts';
+export { recordApi, unitSorts, type UnitNow, type YardUnit } from './api.ts';

@@ -12,18 +12,19 @@ import {
   type SpecKey,
   type WordsIf,
 } from '../catalog/index.ts';
+import type { Brief } from './brief.ts';
 import type { UnitRecord } from './schema.ts';
 import { figureOf } from './values/spec.ts';
 
 /** A quantity in internal units; undefined when it is not known. */
-export const amountOf = (record: UnitRecord, key: SpecKey): number | undefined => {
+export const amountOf = (record: Brief, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'quantity' ? figureOf(value) : undefined;
 };
 
 /** A counted size; undefined when it is not known, or only counted. */
 export const countedOf = (
-  record: UnitRecord,
+  record: Brief,
   key: SpecKey,
 ): { readonly count: number; readonly each: number } | undefined => {
   const value = record.specs[key]?.value;
@@ -32,20 +33,20 @@ export const countedOf = (
 };
 
 /** How many there are, whether or not their size is known; undefined when nobody has counted. */
-export const howMany = (record: UnitRecord, key: SpecKey): number | undefined => {
+export const howMany = (record: Brief, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'number') return value.number;
   return value?.kind === 'counted' ? value.count : undefined;
 };
 
 /** The sides of a thing; undefined when they are not known. */
-export const sidesOf = (record: UnitRecord, key: SpecKey): readonly number[] | undefined => {
+export const sidesOf = (record: Brief, key: SpecKey): readonly number[] | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'size' ? value.sides : undefined;
 };
 
 /** A text, choice, date or plain number as text; undefined when it is not known. */
-export const textOf = (record: UnitRecord, key: SpecKey): string | undefined => {
+export const textOf = (record: Brief, key: SpecKey): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'text') return value.text;
   if (value?.kind === 'choice') return value.choice;
@@ -54,18 +55,17 @@ export const textOf = (record: UnitRecord, key: SpecKey): string | undefined => 
 };
 
 /** How a spec is known; undefined when it is not. */
-export const howOf = (record: UnitRecord, key: SpecKey): HowKnown | undefined =>
-  record.specs[key]?.how;
+export const howOf = (record: Brief, key: SpecKey): HowKnown | undefined => record.specs[key]?.how;
 
 /** Whether the thing itself is on the unit. */
-export const hasFeature = (record: UnitRecord, key: FeatureKey): boolean =>
+export const hasFeature = (record: Brief, key: FeatureKey): boolean =>
   isFitted(record.features[key]?.value.state);
 
 /** Whether somebody recorded that the thing itself is not on the unit. */
-export const isKnownMissing = (record: UnitRecord, key: FeatureKey): boolean =>
+export const isKnownMissing = (record: Brief, key: FeatureKey): boolean =>
   record.features[key] !== undefined && !hasFeature(record, key);
 
-const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolean => {
+const isRuledOut = (record: Brief, { key, unless }: Spec | Feature): boolean => {
   if (!unless || textOf(record, unless.spec as SpecKey) !== unless.is) return false;
   const written = isSpecKey(key) ? record.specs[key] : record.features[key];
   return written === undefined;
@@ -76,7 +76,7 @@ const isRuledOut = (record: UnitRecord, { key, unless }: Spec | Feature): boolea
  * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle; not of
  * a tank where the heater is tankless. What was written all the same stays in sight, to be objected to and corrected.
  */
-export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
+export const applies = (record: Brief, entry: Spec | Feature): boolean => {
   const axles = howMany(record, 'axleRating') ?? 1;
   if ((entry.fromAxles ?? 1) > axles) return false;
   if (isRuledOut(record, entry)) return false;
@@ -86,7 +86,7 @@ export const applies = (record: UnitRecord, entry: Spec | Feature): boolean => {
 };
 
 /** What of a thing's kind words may hang on: its choice, or whether there are one or several. */
-const kindIn = (record: UnitRecord, key: SpecKey): string | undefined => {
+const kindIn = (record: Brief, key: SpecKey): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'choice') return value.choice;
   if (value?.kind !== 'counted') return undefined;
@@ -94,16 +94,13 @@ const kindIn = (record: UnitRecord, key: SpecKey): string | undefined => {
 };
 
 /** Whether a thing is of a kind, or nobody knows which and it need not be known. */
-export const isOfKind = (
-  record: UnitRecord,
-  { spec, is, known }: Omit<WordsIf, 'words'>,
-): boolean => {
+export const isOfKind = (record: Brief, { spec, is, known }: Omit<WordsIf, 'words'>): boolean => {
   const kind = isSpecKey(spec) ? kindIn(record, spec) : undefined;
   return kind === undefined ? known !== true : is.includes(kind);
 };
 
 /** A caution or a look-alike as it holds for this unit, by the kind that is recorded; undefined where none does. */
-export const adviceFor = (record: UnitRecord, advice: Advice | undefined): string | undefined => {
+export const adviceFor = (record: Brief, advice: Advice | undefined): string | undefined => {
   if (advice === undefined || typeof advice === 'string') return advice;
   const words = advice.filter((row) => isOfKind(record, row)).map((row) => row.words);
   return words.length > 0 ? words.join(' ') : undefined;
@@ -121,13 +118,13 @@ export const withoutOurs = (record: UnitRecord): UnitRecord => ({
 });
 
 /** What people call the unit: series and floor plan, else its stock number, else what is missing. */
-export const nameOf = (record: UnitRecord): string => {
+export const nameOf = (record: Brief): string => {
   const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
   return name || textOf(record, 'stockNumber') || 'Unit without a name';
 };
 
 /** Stock number, year, new or used: what stands under the name. */
-export const particularsOf = (record: UnitRecord): string =>
+export const particularsOf = (record: Brief): string =>
   [textOf(record, 'stockNumber'), textOf(record, 'modelYear'), textOf(record, 'condition')]
     .filter(Boolean)
     .join(' · ');

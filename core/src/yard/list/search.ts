@@ -8,9 +8,9 @@ import {
   specs,
   type FeatureKey,
 } from '../../unit/catalog/index.ts';
-import { nameOf, particularsOf, textOf, type UnitRecord } from '../../unit/record/index.ts';
+import { nameOf, particularsOf, textOf, type Brief } from '../../unit/record/index.ts';
 
-const words = (record: UnitRecord, key: string): string => {
+const words = (record: Brief, key: string): string => {
   if (!isSpecKey(key)) return '';
   const value = record.specs[key]?.value;
   const { value: kind } = specEntry(key);
@@ -26,7 +26,7 @@ const ours = new Set<string>(specs.filter((s) => s.ours).map((s) => s.key));
  * All that is text in a record, in small letters, to be searched: what was typed, the names of choices and
  * of what is fitted, and the reasons given. Nothing of the yard's own prices.
  */
-export const searchText = (record: UnitRecord): string => {
+export const searchText = (record: Brief): string => {
   const typed = Object.keys(record.specs)
     .filter((key) => !ours.has(key))
     .map((key) => words(record, key));
@@ -45,5 +45,5 @@ export const isFoundIn = (text: string, search: string): boolean =>
     .every((word) => text.includes(word));
 
 /** What a unit is called, to be searched by `isFoundIn`: name, stock number, year, new or used, VIN. */
-export const calledText = (record: UnitRecord): string =>
+export const calledText = (record: Brief): string =>
   [nameOf(record), particularsOf(record), textOf(record, 'vin') ?? ''].join(' ').toLowerCase();

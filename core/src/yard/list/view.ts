@@ -9,7 +9,7 @@ import {
   type SpecKey,
 } from '../../unit/catalog/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
-import { amountOf, hasFeature, textOf, type UnitRecord } from '../../unit/record/index.ts';
+import { amountOf, hasFeature, textOf, type Brief } from '../../unit/record/index.ts';
 import type { Need } from '../to-do/index.ts';
 import { isFoundIn, searchText } from './search.ts';
 
@@ -104,12 +104,12 @@ const held = (
 const over = (figure: number, limit: number): boolean => figure > limit;
 const under = (figure: number, limit: number): boolean => figure < limit;
 
-const countOf = (record: UnitRecord, key: SpecKey): number | undefined => {
+const countOf = (record: Brief, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'number' ? value.number : undefined;
 };
 
-const figuresFit = (record: UnitRecord, view: YardView): readonly Fit[] => [
+const figuresFit = (record: Brief, view: YardView): readonly Fit[] => [
   held(amountOf(record, 'overallLength'), view.longest, over),
   held(amountOf(record, 'gvwr'), view.heaviest, over),
   held(amountOf(record, 'uvw'), view.driest, over),
@@ -122,7 +122,7 @@ const figuresFit = (record: UnitRecord, view: YardView): readonly Fit[] => [
  * where one does; who searches often keeps it.
  */
 export const fitOf = (
-  record: UnitRecord,
+  record: Brief,
   view: YardView,
   words: () => string = () => searchText(record),
 ): Fit => {
@@ -179,15 +179,14 @@ export const sentenceOf = (view: YardView, system: System): string => {
 export const columnLabels = (view: YardView): readonly string[] =>
   view.columns.map((key) => specEntry(key).label);
 
-const yearOf = (record: UnitRecord): number => Number(textOf(record, 'modelYear') ?? 0);
-const wordOf = (record: UnitRecord, key: SpecKey): string =>
-  (textOf(record, key) ?? '￿').toLowerCase();
+const yearOf = (record: Brief): number => Number(textOf(record, 'modelYear') ?? 0);
+const wordOf = (record: Brief, key: SpecKey): string => (textOf(record, key) ?? '￿').toLowerCase();
 const text = new Intl.Collator('en', { numeric: true });
 const urgencies: readonly Need['urgency'][] = ['now', 'soon', 'none'];
 
 /** A unit as it is sorted. */
 export interface Sortable {
-  readonly record: UnitRecord;
+  readonly record: Brief;
   readonly name: string;
   /** Worked out only where one sorts by it. */
   readonly need: () => Need;

@@ -8,7 +8,7 @@ import {
 } from '../../unit/catalog/index.ts';
 import { findingsOf, gravityNow, inspectionState } from '../../unit/condition/index.ts';
 import { isAnswered, modelKeyOf, questionsIn, type UnitOf } from '../../unit/questions/index.ts';
-import { nameOf, type UnitRecord } from '../../unit/record/index.ts';
+import { nameOf, type UnitRecord, type YardUnit } from '../../unit/record/index.ts';
 import { toConfirm, type Why } from './to-confirm.ts';
 
 export const chores = ['measure', 'confirm', 'ask', 'repair'] as const;
@@ -77,7 +77,7 @@ const repairsLeft = (record: UnitRecord, base: Base): readonly LeftRow[] => [
 ];
 
 /** A question of a model is one thing to do, however many units of it stand there. */
-const questionsLeft = (units: readonly UnitOf[]): readonly LeftRow[] =>
+export const questionsLeft = (units: readonly UnitOf[]): readonly LeftRow[] =>
   questionsIn(units)
     .filter((asked) => !isAnswered(asked))
     .flatMap((asked) => {
@@ -104,12 +104,15 @@ const questionsLeft = (units: readonly UnitOf[]): readonly LeftRow[] =>
       ];
     });
 
+/** What is left to do at one unit: to measure, to confirm, to repair. */
+export const leftAt = ({ id, record }: YardUnit): readonly LeftRow[] => {
+  const base = { unit: id, unitName: nameOf(record) };
+  return [...repairsLeft(record, base), ...fieldsLeft(record, base)];
+};
+
 /** Everything that is left to do on a yard: to measure, to confirm, to ask, to repair. */
-export const leftIn = (units: readonly UnitOf[]): readonly LeftRow[] => [
-  ...units.flatMap(({ id, record }) => {
-    const base = { unit: id, unitName: nameOf(record) };
-    return [...repairsLeft(record, base), ...fieldsLeft(record, base)];
-  }),
+export const leftIn = (units: readonly YardUnit[]): readonly LeftRow[] => [
+  ...units.flatMap(leftAt),
   ...questionsLeft(units),
 ];
 

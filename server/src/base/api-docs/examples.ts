@@ -1,5 +1,5 @@
 import { drawingOf } from '@fair-gable/core/unit/outline';
-import { emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
+import { briefOf, emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {
@@ -23,7 +23,8 @@ const record = {
   ...emptyRecord,
   specs: { gvwr: { value: gvwr, how: 'read', by: 'Ines Rook', at, version: 2 } },
 };
-const unitView = { id: unit, record };
+const unitView = { id: unit, record, revision: 2 };
+const toRead = { urgency: 'now', text: 'Still to read: VIN', station: 'labels' };
 
 const card = {
   id: 'specs.gvwr',
@@ -462,6 +463,24 @@ export const examples: Readonly<Record<string, Example>> = {
   'GET /api/units/:id/as-ordered.csv': {},
   'PUT /api/me/views': { body: { views: [{ name: 'For the ferry', view }] } },
   'GET /api/units': { answer: { total: 1, units: [unitView] } },
+  'GET /api/units/summaries': {
+    answer: {
+      total: 1,
+      units: [
+        {
+          id: unit,
+          revision: 2,
+          record: { ...briefOf(record as UnitRecord) },
+          verdict: {
+            day: '2026-04-13',
+            need: { us: toRead, metric: toRead },
+            left: { disagree: 0, confirm: 3, look: 41, prep: 0 },
+            followsSheet: false,
+          },
+        },
+      ],
+    },
+  },
   'GET /api/units/:id': { answer: unitView },
   'GET /api/units/:id/history': {
     answer: {

@@ -49,6 +49,18 @@ export class Unit {
   @Column({ type: 'text', default: '' })
   words!: string;
 
+  /** Counts the changes of its record. */
+  @Column({ type: 'int', default: 1 })
+  revision!: number;
+
+  /** What the checks find at it, once somebody asked. */
+  @Column({ type: 'jsonb', nullable: true })
+  verdict!: object | null;
+
+  /** Of which revision and day the verdict is: `12/2026-11-28`. */
+  @Column({ type: 'varchar', length: 40, name: 'verdict_for', nullable: true })
+  verdictFor!: string | null;
+
   @Column({ type: 'timestamptz', name: 'created_at' })
   createdAt!: Date;
 }

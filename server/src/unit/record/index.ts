@@ -2,10 +2,12 @@ export { RecordChange, RecordField, Unit } from './entities.ts';
 export { listParts } from './parts.ts';
 export { hiddenFrom, recordPlugin } from './plugin.ts';
 export {
+  briefStatement,
   pageOfUnits,
   pageParameters,
   pageStatement,
   readUnit,
+  recordStatement,
   recordsOf,
   type ListQuery,
 } from './read.ts';

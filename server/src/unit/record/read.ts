@@ -1,4 +1,4 @@
-import { parts, unitSorts, type YardUnit } from '@fair-gable/core/unit/record';
+import { briefParts, parts, unitSorts, type UnitNow } from '@fair-gable/core/unit/record';
 import type { InYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 
@@ -32,13 +32,23 @@ const entry = `CASE WHEN f.filed THEN json_strip_nulls(json_build_object(${said}
 const part = (name: string): string =>
   `'${name}', coalesce(json_object_agg(f.key, ${entry}) FILTER (WHERE f.part = '${name}'), '{}')`;
 
+const briefPart = (name: string): string =>
+  `'${name}', coalesce(json_object_agg(f.key, json_build_object('value', f.value, 'how', f.how)) FILTER (WHERE f.part = '${name}'), '{}')`;
+
 /**
  * A unit's whole record as the database itself writes JSON, so that a page of units is neither
  * taken apart nor put together again on its way. What was taken back is not known.
  * @param hidden number of the parameter that holds the keys to leave out
  */
-const recordOf = (hidden: number): string => `
+export const recordStatement = (hidden: number): string => `
   (SELECT json_build_object(${parts.map(part).join(', ')})
+   FROM record_field f
+   WHERE f.yard_id = u.yard_id AND f.unit_id = u.id AND f.value IS NOT NULL
+     AND f.key <> ALL ($${hidden}::text[]))`;
+
+/** The same in brief: values, and how they are known; of questions all there is. */
+export const briefStatement = (hidden: number): string => `
+  (SELECT json_build_object(${briefParts.map(briefPart).join(', ')}, ${part('questions')})
    FROM record_field f
    WHERE f.yard_id = u.yard_id AND f.unit_id = u.id AND f.value IS NOT NULL
      AND f.key <> ALL ($${hidden}::text[]))`;
@@ -67,7 +77,7 @@ export const pageStatement = ({
       page AS (SELECT u.* FROM ${source} ORDER BY ${by} LIMIT $4 OFFSET $5)
     SELECT json_build_object(
       'total', (SELECT count(*) FROM ${source}),
-      'units', coalesce((SELECT json_agg(json_build_object('id', u.id, 'record', ${recordOf(6)}) ORDER BY ${by})
+      'units', coalesce((SELECT json_agg(json_build_object('id', u.id, 'record', ${recordStatement(6)}, 'revision', u.revision) ORDER BY ${by})
                          FROM page u), '[]'))::text AS page`;
 };
 
@@ -92,7 +102,7 @@ export const pageParameters = (query: ListQuery, hidden: readonly string[]): unk
 /**
  * A page of the yard's units in stock.
  * @param hidden keys that this reader may not see
- * @returns JSON text: `{ total, units: [{ id, record }] }`
+ * @returns JSON text: `{ total, units: [{ id, record, revision }] }`
  */
 export const pageOfUnits = async (
   yard: InYard,
@@ -114,10 +124,10 @@ const readAtOnce = 100;
 export const recordsOf = async function* (
   yard: InYard,
   hidden: readonly string[] = [],
-): AsyncGenerator<YardUnit> {
+): AsyncGenerator<UnitNow> {
   for (let from = 0; ; from += readAtOnce) {
     const query = { from, limit: readAtOnce, sort: 'taken-in', order: 'asc' } as const;
-    const { units } = JSON.parse(await pageOfUnits(yard, query, hidden)) as { units: YardUnit[] };
+    const { units } = JSON.parse(await pageOfUnits(yard, query, hidden)) as { units: UnitNow[] };
     yield* units;
     if (units.length < readAtOnce) return;
   }
@@ -131,9 +141,9 @@ export const readUnit = async (
   yard: InYard,
   id: string,
   hidden: readonly string[] = [],
-): Promise<YardUnit> => {
-  const [row] = await yard.query<YardUnit>(
-    `SELECT u.id, ${recordOf(3)} AS record FROM unit u WHERE u.yard_id = $1 AND u.id = $2`,
+): Promise<UnitNow> => {
+  const [row] = await yard.query<UnitNow>(
+    `SELECT u.id, ${recordStatement(3)} AS record, u.revision FROM unit u WHERE u.yard_id = $1 AND u.id = $2`,
     [id, [...hidden]],
   );
   if (!row) throw noSuchUnit();

@@ -13,6 +13,7 @@ import {
   type Entry,
   type FieldValue,
   type UnitRecord,
+  type UnitNow,
   type YardUnit,
 } from '@fair-gable/core/unit/record';
 import { searchText } from '@fair-gable/core/yard/list';
@@ -143,8 +144,13 @@ const numberOf = (record: UnitRecord, key: 'modelYear'): number | null => {
   return value?.kind === 'number' ? value.number : null;
 };
 
+type Copies = Pick<
+  Unit,
+  'stockNumber' | 'vin' | 'name' | 'modelYear' | 'condition' | 'length' | 'gvwr' | 'words'
+>;
+
 /** The columns that copy the record: for uniqueness, and for the yard's list. */
-const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 'createdAt'> => {
+const copiesOf = (record: UnitRecord): Copies => {
   const vin = textOf(record, 'vin');
   const stockNumber = textOf(record, 'stockNumber') ?? null;
   const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
@@ -160,12 +166,15 @@ const copiesOf = (record: UnitRecord): Omit<Unit, 'yardId' | 'id' | 'inStock' | 
   };
 };
 
+/** A record at first; what the checks find at it nobody has asked yet. */
+const unchecked = { revision: 1, verdict: null, verdictFor: null };
+
 const applyAll = async (
   yard: WithinYard,
   unit: Unit,
   changes: readonly Change[],
   editId: string | null,
-): Promise<YardUnit> => {
+): Promise<UnitNow> => {
   const { author } = yard;
   const rows = await yard.find(RecordField, { unitId: unit.id });
   const fields = new Map(rows.map((row) => [fieldOf(row), row]));
@@ -181,16 +190,17 @@ const applyAll = async (
   await yard.upsert(RecordField, touched, ['unitId', 'part', 'key']);
   await yard.insert(RecordChange, audit);
   const record = toRecord([...fields.values()]);
-  await yard.update(Unit, { id: unit.id }, copiesOf(record));
+  const revision = unit.revision + 1;
+  await yard.update(Unit, { id: unit.id }, { ...copiesOf(record), revision });
   await yard.announce('unit', unit.id);
-  return { id: unit.id, record };
+  return { id: unit.id, record, revision };
 };
 
 /**
  * Changes fields of a unit: all of them or none. Sent twice it is made once.
  * @throws Refusal not-found, stale with both values, other-body, stock-number-taken, vin-taken
  */
-export const editUnit = async (yard: WithinYard, unitId: string, edit: Edit): Promise<YardUnit> => {
+export const editUnit = async (yard: WithinYard, unitId: string, edit: Edit): Promise<UnitNow> => {
   const unit = await yard.lockOne(Unit, { id: unitId });
   if (!unit) throw noSuchUnit();
   const sent = { id: edit.id, body: { unitId, changes: edit.changes } };
@@ -228,6 +238,8 @@ const addUnit = async (yard: WithinYard, id: string): Promise<{ unit: Unit; isTh
     length: null,
     gvwr: null,
     words: '',
+    ...unchecked,
+    revision: 0,
     createdAt: new Date(),
   };
   await yard.insertMissing(Unit, [blank]);
@@ -245,7 +257,7 @@ export const createUnit = async (
   yard: WithinYard,
   id: string,
   changes: readonly Change[],
-): Promise<{ readonly unit: YardUnit; readonly isNew: boolean }> => {
+): Promise<{ readonly unit: UnitNow; readonly isNew: boolean }> => {
   if (!(await isFirst(yard, 'unit', { id, body: changes }))) {
     return { unit: await readUnit(yard, id), isNew: false };
   }
@@ -288,6 +300,7 @@ export const addUnits = async (
     inStock: true,
     createdAt: new Date(at.getTime() - after - units.length + 1 + i),
     ...copiesOf(record),
+    ...unchecked,
   }));
   const fields = units.flatMap(({ id, record }) => rowsOf(yard.yardId, id, record));
   await yard.insert(Unit, rows);
@@ -318,7 +331,7 @@ export const importUnit = async (
     RecordChange,
     rows.map((row) => auditOf(row, undefined, making)),
   );
-  await yard.update(Unit, { id }, copiesOf(record));
+  await yard.update(Unit, { id }, { ...copiesOf(record), revision: 1 });
   await alsoWithin(yard);
   await yard.announce('unit', id);
   return { id, record };

@@ -8,6 +8,7 @@ import type { stockListApi } from '@fair-gable/core/unit/stock-list';
 import type { unitFileApi } from '@fair-gable/core/unit/unit-file';
 import type { followUpApi } from '@fair-gable/core/yard/follow-up';
 import type { peopleApi } from '@fair-gable/core/yard/people';
+import type { summaryApi } from '@fair-gable/core/yard/summary';
 
 /** Every route the browser asks, as the core has it; types alone, nothing of it is loaded. */
 export type Routes = typeof followUpApi &
@@ -17,6 +18,7 @@ export type Routes = typeof followUpApi &
   typeof recordApi &
   typeof screenApi &
   typeof stockListApi &
+  typeof summaryApi &
   typeof unitFileApi &
   typeof vehiclesApi &
   typeof walkApi;

@@ -1,14 +1,10 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
 import type { KeptSheet } from '@fair-gable/core/unit/model-sheet';
-import {
-  emptyRecord,
-  type Change,
-  type UnitRecord,
-  type Vehicle,
-} from '@fair-gable/core/unit/record';
+import type { Change, UnitRecord, Vehicle } from '@fair-gable/core/unit/record';
 import { fieldOf, type Clash, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import type { Session } from '@fair-gable/core/yard/people';
+import type { UnitSummary } from '@fair-gable/core/yard/summary';
 
 /** Whose something is: what is on a device belongs to one person at one yard. */
 export interface Owner {
@@ -51,6 +47,8 @@ export type OwnClash = Clash & Owner;
 export interface KeptUnit {
   readonly id: string;
   readonly record: UnitRecord;
+  /** Left out by a version that did not count them. */
+  readonly revision?: number;
 }
 
 /** A photo that was taken here and is not sent yet. */
@@ -81,7 +79,9 @@ export interface KeptWalk {
 export interface Device extends DBSchema {
   kept: { key: string; value: unknown };
   /** The yard's units, one by one: a change of one is not the writing of all. */
-  units: { key: string; value: KeptUnit };
+  units: { key: string; value: KeptUnit; indexes: { revision: number } };
+  /** The yard in brief. */
+  summaries: { key: string; value: UnitSummary };
   walks: { key: string; value: KeptWalk };
   outbox: { key: number; value: Unsent };
   clashes: { key: string; value: OwnClash };
@@ -90,7 +90,7 @@ export interface Device extends DBSchema {
   memos: { key: string; value: KeptMemo };
 }
 
-const version = 5;
+const version = 6;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -99,7 +99,7 @@ export const openDevice = (
   onClosed = (): void => {},
 ): Promise<IDBPDatabase<Device>> =>
   openDB<Device>(name, version, {
-    upgrade: (db, from) => {
+    upgrade: (db, from, _to, change) => {
       if (from < 1) {
         db.createObjectStore('kept');
         db.createObjectStore('walks');
@@ -112,6 +112,10 @@ export const openDevice = (
       if (from < 3) db.createObjectStore('units', { keyPath: 'id' });
       if (from < 4) db.createObjectStore('pictures', { keyPath: 'id' });
       if (from < 5) db.createObjectStore('memos', { keyPath: 'id' });
+      if (from < 6) {
+        db.createObjectStore('summaries', { keyPath: 'id' });
+        change.objectStore('units').createIndex('revision', 'revision');
+      }
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {
@@ -162,25 +166,6 @@ export const keep = async <K extends keyof Kept>(key: K, value: Kept[K]): Promis
 export const kept = async <K extends keyof Kept>(key: K): Promise<Kept[K] | undefined> =>
   (await (await device()).get('kept', key)) as Kept[K] | undefined;
 
-/** So many units are handed over at a time; the page draws in between. */
-const atOnce = 50;
-
-/** Keeps the yard's units, in place of those that were kept before. */
-export const keepUnits = async (units: readonly KeptUnit[]): Promise<void> => {
-  const change = (await device()).transaction('units', 'readwrite');
-  await change.store.clear();
-  for (const [i, unit] of units.entries()) {
-    const put = change.store.put(unit);
-    if (i % atOnce === 0) await put;
-  }
-  await change.done;
-};
-
-/** Keeps one unit as it is now. */
-export const keepUnit = async (unit: KeptUnit): Promise<void> => {
-  await (await device()).put('units', unit);
-};
-
 /** A picture that waits here to be sent. */
 export const keptPicture = async (id: string): Promise<Blob | undefined> =>
   (await (await device()).get('pictures', id))?.blob;
@@ -203,11 +188,4 @@ export const keptMemo = async (id: string): Promise<Blob | undefined> =>
 /** Lets a voice memo go: the server has it. */
 export const dropMemo = async (id: string): Promise<void> => {
   await (await device()).delete('memos', id);
-};
-
-/** The units this device kept; none where it never had any. */
-export const keptUnits = async (): Promise<readonly KeptUnit[]> => {
-  const all = await (await device()).getAll('units');
-  // What an older version of the page kept has fewer parts.
-  return all.map(({ id, record }) => ({ id, record: { ...emptyRecord, ...record } }));
 };

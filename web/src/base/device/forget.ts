@@ -36,6 +36,7 @@ export const forgetPerson = async (): Promise<void> => {
     // Where a version that kept them all together left them.
     db.delete('kept', 'units'),
     db.clear('units'),
+    db.clear('summaries'),
     ...walks.filter((id) => !needed.has(id)).map((id) => db.delete('walks', id)),
   ]);
 };

@@ -2,19 +2,27 @@ export {
   device,
   deviceId,
   keep,
-  keepUnit,
-  keepUnits,
   kept,
   keptMemo,
   keptPicture,
-  keptUnits,
   keptWalks,
   type KeptMemo,
+  type KeptUnit,
   type KeptWalk,
   type NewUnit,
   type OwnClash,
   type Unsent,
 } from './device.ts';
+export {
+  dropUnits,
+  keepFetched,
+  keepSummaries,
+  keepUnits,
+  keptRevisions,
+  keptSummaries,
+  keptUnit,
+  keptUnitIds,
+} from './units.ts';
 export { useOutbox } from './outbox.ts';
 export type { KeptDeclined, Queued } from './shelf.ts';
 export { forgetPerson } from './forget.ts';

@@ -1,4 +1,4 @@
-import type { YardUnit } from '@fair-gable/core/unit/record';
+import type { UnitNow } from '@fair-gable/core/unit/record';
 import { createEventHook } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -126,7 +126,7 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
  */
 export const useOutbox = defineStore('outbox', () => {
   const shelf = shallowRef<Shelf>(empty);
-  const confirmed = createEventHook<YardUnit>();
+  const confirmed = createEventHook<UnitNow>();
   const conflicted = createEventHook<string>();
   const refusals = new Map<string, Refused>();
   let owner: Owner | undefined;

@@ -1,4 +1,4 @@
-import type { YardUnit } from '@fair-gable/core/unit/record';
+import type { UnitNow } from '@fair-gable/core/unit/record';
 import type { Conflict } from '@fair-gable/core/yard/outbox';
 import type { Refused } from '../api/client.ts';
 import type { Unsent } from './device.ts';
@@ -29,7 +29,7 @@ export const nextBatch = (all: readonly Queued[]): readonly Queued[] => {
  * @returns the unit as the server has it now, where a unit was sent
  * @throws Refused, NoNetwork
  */
-export const sendBatch = async (batch: readonly Queued[]): Promise<YardUnit | undefined> => {
+export const sendBatch = async (batch: readonly Queued[]): Promise<UnitNow | undefined> => {
   const [first, ...others] = batch.map(({ item }) => item);
   if (!first) return undefined;
   return kindOf(first)?.send([first, ...others]);

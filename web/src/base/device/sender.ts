@@ -1,4 +1,4 @@
-import type { YardUnit } from '@fair-gable/core/unit/record';
+import type { UnitNow } from '@fair-gable/core/unit/record';
 import { afterConflict, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { Refused, saying } from '../api/client.ts';
 import type { Owner } from './device.ts';
@@ -16,7 +16,7 @@ export interface Ground {
   readonly owner: () => Owner;
   /** Reads the queue from the device. */
   readonly read: () => Promise<readonly Queued[]>;
-  readonly onConfirmed: (unit: YardUnit) => Promise<unknown>;
+  readonly onConfirmed: (unit: UnitNow) => Promise<unknown>;
   /** Others were faster with a field of this unit. */
   readonly onConflict: (unit: string) => Promise<unknown>;
   readonly onDeclined: (batch: readonly Queued[], error: Refused) => void;

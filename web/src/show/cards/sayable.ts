@@ -4,7 +4,7 @@ import { pointsOf, type Point } from '@fair-gable/core/show/cards';
 import { cardNow, faultsSince, type CardNow, type WalkPlan } from '@fair-gable/core/show/walk';
 import { useSheets } from '../../unit/model-sheet/sheets.ts';
 import { useSession } from '../../base/session/session.ts';
-import { useUnits } from '../../unit/units/units.ts';
+import { useRecordOf } from '../../unit/units/record.ts';
 import { usePresenting } from '../plan/presenting.ts';
 
 export interface Sayable {
@@ -21,17 +21,15 @@ export const useSayable = (
   plan: () => WalkPlan | undefined,
   point: () => Point | undefined,
 ): Sayable => {
-  const units = useUnits();
   const sheets = useSheets();
   const session = useSession();
   const presenting = usePresenting();
   onMounted(() => {
-    if (!units.loaded) void units.load();
     if (!sheets.loaded) void sheets.load();
   });
 
   // The list of units is another whenever something is sent; a record is not, so that a tap does not word all cards anew.
-  const record = computed(() => units.units.get(plan()?.unit ?? '')?.record);
+  const record = useRecordOf(() => plan()?.unit);
   const system = computed(() => plan()?.about?.system ?? session.system);
   const all = computed(() => {
     if (!record.value || !sheets.loaded) return undefined;

@@ -10,7 +10,6 @@ import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { useDrafts } from '../../base/draft/index.ts';
 import { givingKeys } from '../../base/keys/keys.ts';
 import { saying } from '../../base/api/client.ts';
-import { useUnits } from '../../unit/units/units.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from '../cards/sayable.ts';
 import { useWalk } from './walk.ts';
@@ -27,7 +26,6 @@ const router = useRouter();
 const session = useSession();
 const walks = useWalk();
 const wakeLock = useWakeLock();
-const units = useUnits();
 const drafts = useDrafts();
 
 const found = ref<boolean>();
@@ -43,7 +41,6 @@ onMounted(async () => {
     problem.value = saying(error);
     found.value = false;
   }
-  if (!units.loaded) await units.load().catch(() => undefined);
   await wakeLock.request('screen').catch(() => undefined);
 });
 

@@ -7,12 +7,11 @@ import { emptyRecord, nameOf } from '@fair-gable/core/unit/record';
 import OutlineStrip from '../../unit/outline/OutlineStrip.vue';
 import { useOutbox } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
-import { useUnits } from '../../unit/units/units.ts';
+import { useRecordOf } from '../../unit/units/record.ts';
 import { useWalk } from './walk.ts';
 
 /** Where one stands on the walk: the station, the outline, time gone and walk done. */
 const walks = useWalk();
-const units = useUnits();
 const session = useSession();
 const outbox = useOutbox();
 
@@ -20,7 +19,8 @@ const plan = computed(() => walks.walk?.plan);
 const point = computed(() => walks.state?.current);
 /** On whatever device it is given: the name it had when it was planned, else the one it has. */
 const unitName = computed(() => walks.walk?.unitName || nameOf(record.value));
-const record = computed(() => units.units.get(plan.value?.unit ?? '')?.record ?? emptyRecord);
+const opened = useRecordOf(() => plan.value?.unit);
+const record = computed(() => opened.value ?? emptyRecord);
 
 /** What goes out at once is no news: only what waits is told, and no tap makes the head jump. */
 const patience = 1500;

@@ -2,12 +2,7 @@
 import Button from 'primevue/button';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import {
-  followsSheet,
-  readModelSheetFile,
-  sheetFor,
-  type KeptSheet,
-} from '@fair-gable/core/unit/model-sheet';
+import { readModelSheetFile, sheetFor, type KeptSheet } from '@fair-gable/core/unit/model-sheet';
 import { saying } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
@@ -33,7 +28,7 @@ onMounted(() => {
 const followers = (id: string): string => {
   const of = units.list.filter(({ record }) => sheetFor(record, sheets.plain)?.id === id);
   if (of.length === 0) return 'no unit of it here';
-  const following = of.filter(({ record }) => followsSheet(record)).length;
+  const following = of.filter(({ verdict }) => verdict.followsSheet).length;
   return `${of.length} here, ${following} ${following === 1 ? 'follows' : 'follow'} it`;
 };
 

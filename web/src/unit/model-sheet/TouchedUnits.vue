@@ -7,7 +7,6 @@ import type { HowKnown } from '@fair-gable/core/unit/catalog';
 import {
   composed,
   doubtsOfSheet,
-  followsSheet,
   seriesSheetOf,
   type ModelSheet,
   type Touched,
@@ -39,15 +38,14 @@ const yard = useUnits();
 const sheets = useSheets();
 
 /** Units that follow the sheet already go on following; others are asked for. */
-const isFollowing = ({ id }: Touched): boolean => {
-  const record = yard.units.get(id)?.record;
-  return record !== undefined && followsSheet(record);
-};
+const isFollowing = ({ id }: Touched): boolean =>
+  yard.summaries.get(id)?.verdict.followsSheet === true;
 const chosen = ref<string[]>([]);
 /** Opened by its address, the page has to fetch the yard's units before it knows which of them follow. */
 onMounted(async () => {
   if (!yard.loaded) await yard.load();
   chosen.value = props.units.filter(isFollowing).map(({ id }) => id);
+  for (const { id } of props.units) await yard.open(id).catch(() => undefined);
 });
 
 const shown = 6;

@@ -3,13 +3,13 @@ import { computed } from 'vue';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { StationKey } from '@fair-gable/core/unit/catalog';
 import { drawingOf, type Drawing } from '@fair-gable/core/unit/outline';
-import { emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
+import { emptyRecord, type Brief } from '@fair-gable/core/unit/record';
 import OutlineBody from './OutlineBody.vue';
 import { spot } from './project.ts';
 
 /** The outline as a strip, hitch to the left, door side below; it still says where one stands. */
 const props = defineProps<{
-  record?: UnitRecord;
+  record?: Brief;
   /** Where there is no record, only what is drawn. */
   drawing?: Drawing;
   system: System;

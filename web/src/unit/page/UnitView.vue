@@ -6,6 +6,7 @@ import { inText } from '@fair-gable/core/base/words';
 import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
 import { knownOf } from '@fair-gable/core/yard/to-do';
 import LostView from '../../base/controls/LostView.vue';
+import { saying } from '../../base/api/client.ts';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useUnits } from '../units/units.ts';
 
@@ -21,6 +22,20 @@ onMounted(() => {
 
 const id = computed(() => String(route.params['id']));
 const unit = computed(() => units.units.get(id.value));
+/** Whether there is no such unit; or why it could not be opened. */
+const isLost = ref(false);
+const problem = ref('');
+const open = async (wanted: string): Promise<void> => {
+  isLost.value = false;
+  problem.value = '';
+  try {
+    const isThere = await units.open(wanted);
+    if (wanted === id.value) isLost.value = !isThere;
+  } catch (error) {
+    if (wanted === id.value) problem.value = saying(error);
+  }
+};
+watch(id, open, { immediate: true });
 const known = computed(() => unit.value && knownOf(unit.value.record));
 
 /** The places of a unit in the order of the work, and what each is made of. */
@@ -75,8 +90,10 @@ watch(
 </script>
 
 <template>
-  <LostView v-if="units.loaded && !unit && !units.problem" />
-  <p v-else-if="units.problem" class="wait wrong" role="alert">{{ units.problem }}</p>
+  <LostView v-if="isLost && !unit" />
+  <p v-else-if="problem && !unit" class="wait wrong" role="alert">
+    {{ problem }} <button type="button" @click="open(id)">Try again</button>
+  </p>
   <p v-else-if="!unit" class="wait soft">Opening the unit…</p>
   <template v-else>
     <header class="unit" :class="{ quiet: route.name === 'round' }">

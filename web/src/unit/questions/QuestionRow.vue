@@ -53,7 +53,7 @@ const spec = computed(() => {
   return isSpecKey(key) ? specEntry(key) : undefined;
 });
 
-const at = computed(() => units.units.get(props.asked.unit));
+const at = computed(() => units.summaries.get(props.asked.unit));
 const about = computed(() => {
   if (!at.value) return '';
   if (question.value.scope === 'unit') return nameOf(at.value.record);

@@ -1,6 +1,11 @@
 import { ref } from 'vue';
-import { changesToAnswer, type AnswerValue, type Asked } from '@fair-gable/core/unit/questions';
-import type { Change, Question } from '@fair-gable/core/unit/record';
+import {
+  changesToAnswer,
+  ofSameModel,
+  type AnswerValue,
+  type Asked,
+} from '@fair-gable/core/unit/questions';
+import type { Change, Question, YardUnit } from '@fair-gable/core/unit/record';
 import { saying } from '../../base/api/client.ts';
 import { useEdits } from '../record/edits.ts';
 import { useUnits } from '../units/units.ts';
@@ -29,10 +34,18 @@ export const useAsking = () => {
       return edits.change(unit, [change], 'question');
     });
 
+  /** The whole records of the units that a question is about. */
+  const unitsAsked = async ({ unit, question }: Asked): Promise<readonly YardUnit[]> => {
+    const at = units.summaries.get(unit);
+    const all = at && question.scope === 'model' ? ofSameModel(at, units.list) : [{ id: unit }];
+    for (const { id } of all) await units.open(id);
+    return all.flatMap(({ id }) => units.units.get(id) ?? []);
+  };
+
   /** The unit where it was asked comes last: where a device is cut off in between, the question stays open. */
   const answer = (asked: Asked, text: string, value?: AnswerValue): Promise<boolean> =>
     guarded(async () => {
-      const all = changesToAnswer(asked, text, units.list, value);
+      const all = changesToAnswer(asked, text, await unitsAsked(asked), value);
       for (const { unit, changes } of all.toSorted(
         (a, b) => Number(a.unit === asked.unit) - Number(b.unit === asked.unit),
       )) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import { emptyRecord } from '@fair-gable/core/unit/record';
 import { useOutbox, type OwnClash } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -29,6 +29,14 @@ const clashes = computed(() =>
     .filter((clash) => props.unit === undefined || clash.unit === props.unit)
     .filter((clash) => props.fields?.includes(fieldOf(clash)) ?? true)
     .filter((clash) => !props.without?.includes(fieldOf(clash))),
+);
+/** Where clashes of several units stand together, none of them need have been opened. */
+watch(
+  () => [...new Set(clashes.value.map(({ unit }) => unit))].join(' '),
+  (ids) => {
+    for (const id of ids.split(' ').filter(Boolean)) void units.open(id).catch(() => undefined);
+  },
+  { immediate: true },
 );
 const recordOf = (unit: string) => units.units.get(unit)?.record ?? emptyRecord;
 const choose = (clash: OwnClash, mine: boolean): Promise<boolean> =>

@@ -33,6 +33,13 @@ export class NotKept extends Plain {
   }
 }
 
+/** The unit is not in the yard any more. */
+class NotHere extends Plain {
+  constructor() {
+    super('This unit is not in the yard any more; nothing was changed.');
+  }
+}
+
 /** How an edit gets onto the device. */
 interface Keeping {
   readonly settled?: OwnClash;
@@ -119,6 +126,7 @@ const useOthers = (put: Put) => {
   /** Settles a clash: for one's own value, or for what is there. */
   const settle = async (clash: OwnClash, mine: boolean): Promise<void> => {
     if (!mine) return outbox.settle(clash);
+    await units.open(clash.unit);
     const { part, key } = clash.change;
     const theirs = entryOf(units.confirmed.get(clash.unit)?.record ?? emptyRecord, part, key);
     return put(clash.unit, [keepMine(clash, theirs)], inText(fieldLabel(part, key)), {
@@ -158,8 +166,9 @@ export const useEdits = defineStore('edits', () => {
     what: string,
     keep?: Keeping['keep'],
   ): Promise<void> => {
+    await units.open(id);
     const before = units.units.get(id)?.record;
-    if (!before) return;
+    if (!before) throw new NotHere();
     const whole = changes.map((c) => writtenOut(before, c));
     let entry: Undoable | undefined;
     const onKept = (): void => {

@@ -3,8 +3,9 @@ import AutoComplete from 'primevue/autocomplete';
 import Dialog from 'primevue/dialog';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { nameOf, particularsOf, type YardUnit } from '@fair-gable/core/unit/record';
+import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
 import { calledText, isFoundIn } from '@fair-gable/core/yard/list';
+import type { UnitSummary } from '@fair-gable/core/yard/summary';
 import { useUnits } from '../../unit/units/units.ts';
 
 /** Finds a unit by what it is called, and goes to the same place of it where one stands at a unit. */
@@ -18,10 +19,10 @@ const route = useRoute();
 const router = useRouter();
 
 const most = 8;
-const typed = ref<string | YardUnit>('');
+const typed = ref<string | UnitSummary>('');
 const asked = ref('');
-const calledSo = (text: string): readonly YardUnit[] =>
-  [...units.units.values()]
+const calledSo = (text: string): readonly UnitSummary[] =>
+  [...units.summaries.values()]
     .filter(({ record }) => isFoundIn(calledText(record), text))
     .slice(0, most);
 const found = computed(() => [...calledSo(asked.value)]);
@@ -66,7 +67,7 @@ watch(
   { immediate: true },
 );
 
-const go = async (unit: YardUnit): Promise<void> => {
+const go = async (unit: UnitSummary): Promise<void> => {
   await router.push(placeOf(unit.id));
   emit('went');
   await nextTick();
@@ -90,7 +91,7 @@ const go = async (unit: YardUnit): Promise<void> => {
       input-id="find-unit"
       :pt="{ pcInputText: { root: { autofocus: true } } }"
       :suggestions="found"
-      :option-label="(unit: YardUnit) => nameOf(unit.record)"
+      :option-label="(unit: UnitSummary) => nameOf(unit.record)"
       placeholder="Stock number, name, year or VIN"
       auto-option-focus
       :delay="80"

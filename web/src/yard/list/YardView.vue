@@ -6,7 +6,8 @@ import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted } from '@fair-gable/core/base/words';
-import { amountOf, type YardUnit } from '@fair-gable/core/unit/record';
+import { amountOf } from '@fair-gable/core/unit/record';
+import type { UnitSummary } from '@fair-gable/core/yard/summary';
 import { useSession } from '../../base/session/session.ts';
 import { useLeft } from '../to-do/to-do.ts';
 import UnitRow from './UnitRow.vue';
@@ -20,14 +21,11 @@ const session = useSession();
 const router = useRouter();
 const notice = ref<{ text: string; wrong: boolean }>();
 const { view, rows, shown: looked, unsure, set, whole, saved, keep, drop } = useYardView();
-const left = useLeft(
-  () => units.list,
-  () => session.system,
-);
+const left = useLeft();
 
 onMounted(() => units.load());
 
-const lengthOf = (unit: YardUnit): number | undefined => amountOf(unit.record, 'overallLength');
+const lengthOf = (unit: UnitSummary): number | undefined => amountOf(unit.record, 'overallLength');
 
 const longest = computed(() =>
   looked.value.reduce((most, row) => Math.max(most, lengthOf(row.unit) ?? 0), 240),
@@ -188,6 +186,10 @@ const taken = async (unit: TakenFile): Promise<void> => {
           <p class="small soft">
             {{ left.prep }} things in this yard are prepared or have room only: not to be sold as
             fitted.
+          </p>
+          <p v-if="!units.isKeptWhole" class="small soft">
+            With this many units, only the ones you’ve opened stay on this device. The others need a
+            network.
           </p>
         </aside>
       </div>

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
+import { nameOf, type Brief } from '@fair-gable/core/unit/record';
 import {
   comparing,
   fitOf,
@@ -9,15 +9,16 @@ import {
   type SavedView,
   type YardView,
 } from '@fair-gable/core/yard/list';
-import { nextNeed, type Need } from '@fair-gable/core/yard/to-do';
+import type { UnitSummary } from '@fair-gable/core/yard/summary';
+import type { Need } from '@fair-gable/core/yard/to-do';
 import { ask } from '../../base/api/client.ts';
 import { useSession } from '../../base/session/session.ts';
-import { objectionsTo, useUnits } from '../../unit/units/units.ts';
+import { useUnits } from '../../unit/units/units.ts';
 
 /** A unit as a row of the yard: what takes time is worked out when it is looked at. */
 export interface YardRow {
-  readonly unit: YardUnit;
-  readonly record: YardUnit['record'];
+  readonly unit: UnitSummary;
+  readonly record: Brief;
   readonly name: string;
   readonly need: () => Need;
   /** All its text, to be searched. */
@@ -41,7 +42,7 @@ export const useYardView = () => {
       unit,
       record: unit.record,
       name: nameOf(unit.record),
-      need: once(() => nextNeed(unit.record, objectionsTo(unit.record, system))),
+      need: () => unit.verdict.need[system],
       words: once(() => searchText(unit.record)),
     }));
   });

@@ -17,6 +17,7 @@ const go = async (yard: string): Promise<void> => {
   try {
     await ask('PUT /api/session/yard', { body: { yard } });
     await session.reload();
+    units.leave();
     await units.load();
     await router.push({ name: 'yard' });
   } catch (error) {

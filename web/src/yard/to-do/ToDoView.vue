@@ -7,9 +7,10 @@ import { counted } from '@fair-gable/core/base/words';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { stationEntry } from '@fair-gable/core/unit/catalog';
 import { textOf } from '@fair-gable/core/unit/record';
-import { chores, leftIn, leftInOrder, type Chore, type LeftRow } from '@fair-gable/core/yard/to-do';
+import { chores, leftInOrder, type Chore, type LeftRow } from '@fair-gable/core/yard/to-do';
 import { vOneTab } from '../../base/controls/one-tab.ts';
 import { useUnits } from '../../unit/units/units.ts';
+import { useLeftRows } from './to-do.ts';
 
 /** What is left to do across the yard: to measure, to confirm, to ask, to repair; on the phone or printed. */
 const units = useUnits();
@@ -27,7 +28,8 @@ const orders = [
   { key: 'walk', label: 'as you walk' },
 ];
 
-const all = computed(() => leftIn(units.list));
+const { rows: found, lacking } = useLeftRows();
+const all = computed(() => found.value ?? []);
 const counts = computed(() =>
   chores.map((key) => ({ key, count: all.value.filter((row) => row.chore === key).length })),
 );
@@ -51,7 +53,7 @@ const verbs: Readonly<Record<Chore, string>> = {
 };
 
 const stockOf = ({ unit }: LeftRow): string => {
-  const record = units.units.get(unit)?.record;
+  const record = units.summaries.get(unit)?.record;
   return (record && textOf(record, 'stockNumber')) ?? 'no stock number';
 };
 
@@ -88,11 +90,15 @@ const printing = async (): Promise<void> => {
       <RouterLink :to="{ name: 'yard' }" class="onward">Back to the yard</RouterLink>
     </header>
     <p v-if="units.problem" class="page-part wrong" role="alert">{{ units.problem }}</p>
-    <p v-else-if="!units.loaded" class="page-part soft">Opening the yard…</p>
-    <p v-else-if="all.length === 0" class="page-part">
+    <p v-else-if="!found" class="page-part soft">Opening the yard…</p>
+    <p v-if="lacking" class="page-part soft" role="status">
+      The records of {{ counted(lacking, 'unit') }} aren’t on this device, so this list leaves them
+      out. Come back to it with a network.
+    </p>
+    <p v-if="found && all.length === 0 && !lacking" class="page-part">
       Nothing: no guess, no hearsay that anything leans on, no question, no repair.
     </p>
-    <template v-else>
+    <template v-else-if="all.length > 0">
       <div class="page-part choosing">
         <div role="group" aria-label="What to do" class="chores">
           <button type="button" :aria-pressed="!chore" @click="chore = undefined">all</button>

@@ -1,42 +1,12 @@
-import { ref, watch, type Ref } from 'vue';
-import type { System } from '@fair-gable/core/base/quantity';
-import { isFitted } from '@fair-gable/core/unit/catalog';
-import { openObjections } from '@fair-gable/core/unit/checks';
+import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { UnitRecord, YardUnit } from '@fair-gable/core/unit/record';
-import { basicsMissing, toConfirm } from '@fair-gable/core/yard/to-do';
-import { objectionsTo } from '../../unit/units/units.ts';
-
-/** What is left to do across a yard. */
-export interface Left {
-  readonly disagree: number;
-  readonly confirm: number;
-  readonly look: number;
-  readonly prep: number;
-}
+import type { Left, UnitSummary } from '@fair-gable/core/yard/summary';
+import { leftAt, questionsLeft, type LeftRow } from '@fair-gable/core/yard/to-do';
+import { keptUnit } from '../../base/device/index.ts';
+import { readRecords } from '../../unit/units/reading.ts';
+import { useUnits } from '../../unit/units/units.ts';
 
 const nothing: Left = { disagree: 0, confirm: 0, look: 0, prep: 0 };
-
-const isPrep = (record: UnitRecord): number =>
-  Object.values(record.features).filter(
-    (f) => f && !isFitted(f.value.state) && f.value.state !== 'none',
-  ).length;
-
-const leftOn = (record: UnitRecord, system: System): Left => ({
-  disagree: openObjections(objectionsTo(record, system)).filter((o) => o.severity !== 'look')
-    .length,
-  confirm: toConfirm(record).length,
-  look: basicsMissing(record).length,
-  prep: isPrep(record),
-});
-
-const known = new WeakMap<UnitRecord, Partial<Record<System, Left>>>();
-const leftOf = (record: UnitRecord, system: System): Left => {
-  const had = known.get(record)?.[system];
-  if (had) return had;
-  const left = leftOn(record, system);
-  known.set(record, { ...known.get(record), [system]: left });
-  return left;
-};
 
 const add = (a: Left, b: Left): Left => ({
   disagree: a.disagree + b.disagree,
@@ -45,32 +15,66 @@ const add = (a: Left, b: Left): Left => ({
   prep: a.prep + b.prep,
 });
 
-/** So long at a time does the counting hold the page. */
-const slice = 8;
+/** How much is left to do across the yard. */
+export const useLeft = (): ComputedRef<Left> => {
+  const units = useUnits();
+  return computed(() => units.list.map(({ verdict }) => verdict.left).reduce(add, nothing));
+};
+
+/** What was found at a unit, until it changes. */
+interface Found {
+  readonly of: number | UnitRecord;
+  readonly rows: readonly LeftRow[];
+}
 
 /**
- * What is left to do across the units, counted a slice of a frame at a time: a yard of ten thousand does not
- * hold the page.
+ * All that is left to do across the yard, unit by unit: by the records that are open, those on this device, and the others from
+ * the server, of which none stays.
  */
-export const useLeft = (
-  units: () => readonly YardUnit[],
-  system: () => System,
-): Readonly<Ref<Left>> => {
-  const left = ref<Left>(nothing);
+export const useLeftRows = () => {
+  const units = useUnits();
+  const found = new Map<string, Found>();
+  const rows = shallowRef<readonly LeftRow[]>();
+  /** How many records could not be had. */
+  const lacking = ref(0);
   let run = 0;
 
-  const count = (of: readonly YardUnit[], from: number, sum: Left, mine: number): void => {
-    if (mine !== run) return;
-    const until = performance.now() + slice;
-    let i = from;
-    let total = sum;
-    for (; i < of.length && performance.now() < until; i++) {
-      total = add(total, leftOf((of[i] as YardUnit).record, system()));
+  const note = (unit: YardUnit, of: Found['of']): void => {
+    if (found.get(unit.id)?.of !== of) found.set(unit.id, { of, rows: leftAt(unit) });
+  };
+  /** Whether its rows are known without asking the server. */
+  const isFound = async ({ id, revision }: UnitSummary): Promise<boolean> => {
+    const opened = units.units.get(id);
+    if (opened) note(opened, opened.record);
+    if (opened || found.get(id)?.of === revision) return true;
+    const kept = await keptUnit(id).catch(() => undefined);
+    if (kept?.revision === revision) note(kept, revision);
+    return kept?.revision === revision;
+  };
+  const fetch = async (ids: ReadonlySet<string>, mine: number): Promise<void> => {
+    for await (const page of readRecords()) {
+      if (mine !== run) return;
+      for (const unit of page) if (ids.has(unit.id)) note(unit, unit.revision);
     }
-    if (i >= of.length) left.value = total;
-    else setTimeout(() => count(of, i, total, mine));
   };
 
-  watch([units, system], () => count(units(), 0, nothing, ++run), { immediate: true });
-  return left;
+  const gather = async (all: readonly UnitSummary[]): Promise<void> => {
+    const mine = (run += 1);
+    const missing = new Set<string>();
+    for (const unit of all) {
+      if (!(await isFound(unit))) missing.add(unit.id);
+      if (mine !== run) return;
+    }
+    // Out of reach: what this device has is told, and that it is not all.
+    if (missing.size > 0) await fetch(missing, mine).catch(() => undefined);
+    if (mine !== run) return;
+    lacking.value = all.filter(({ id }) => !found.has(id)).length;
+    rows.value = [...all.flatMap(({ id }) => found.get(id)?.rows ?? []), ...questionsLeft(all)];
+  };
+  watch(
+    () => units.loaded && units.list,
+    (all) => all && void gather(all),
+    { immediate: true },
+  );
+  return { rows, lacking };
 };

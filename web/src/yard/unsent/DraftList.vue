@@ -8,7 +8,7 @@ const drafts = useDrafts();
 const units = useUnits();
 /** The unit at whose page it was typed. */
 const unitAt = (where: string): string => {
-  const record = units.units.get(/^\/units\/([^/]+)/.exec(where)?.[1] ?? '')?.record;
+  const record = units.summaries.get(/^\/units\/([^/]+)/.exec(where)?.[1] ?? '')?.record;
   return record ? [nameOf(record), textOf(record, 'stockNumber')].filter(Boolean).join(' ') : '';
 };
 const leave = (place: string, what: string): void => {

@@ -36,11 +36,11 @@ onMounted(() => {
 });
 
 const nameOfUnit = (id: string): string => {
-  const unit = units.units.get(id);
+  const unit = units.summaries.get(id);
   return unit ? nameOf(unit.record) : 'a unit that is gone';
 };
 const stockOf = (id: string): string => {
-  const record = units.units.get(id)?.record;
+  const record = units.summaries.get(id)?.record;
   return (record && textOf(record, 'stockNumber')) ?? '';
 };
 watch(

@@ -1,5 +1,5 @@
 import type { System } from '@fair-gable/core/base/quantity';
-import type { YardUnit } from '@fair-gable/core/unit/record';
+import type { UnitNow } from '@fair-gable/core/unit/record';
 import type { Unsent } from '../device.ts';
 
 export type KindOf = Unsent['kind'];
@@ -23,7 +23,7 @@ export interface UnsentKind<K extends KindOf> {
    * @returns the unit as the server has it now, where a unit was sent
    * @throws Refused, NoNetwork
    */
-  readonly send: (items: readonly [ItemOf<K>, ...ItemOf<K>[]]) => Promise<YardUnit | undefined>;
+  readonly send: (items: readonly [ItemOf<K>, ...ItemOf<K>[]]) => Promise<UnitNow | undefined>;
   /** @param nameOf the name of a unit by its id */
   readonly describe: (item: ItemOf<K>, nameOf: (unit: string) => string, system: System) => InWords;
   /** The walk that is kept on the device for it, also when its person signs out. */

@@ -1,0 +1,2 @@
+export { summaryPlugin } from './plugin.ts';
+export { forgetVerdicts } from './verdicts.ts';

@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { dayIn } from '@fair-gable/core/base/dates';
+import { withoutOurs, type YardUnit } from '@fair-gable/core/unit/record';
+import { summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
+import { inYard, nobody } from '../src/base/database/index.ts';
+import { Unit } from '../src/unit/record/index.ts';
+import { checkUnits, forgetVerdicts } from '../src/yard/summary/verdicts.ts';
+import { bench, signedIn, type Asker, type Bench } from './support.ts';
+
+let b: Bench;
+let ines: Asker;
+let guest: Asker;
+let yardId: string;
+let today: string;
+beforeAll(async () => {
+  b = await bench();
+  ines = await signedIn(b.app, 'ines@thornquay.example');
+  guest = await signedIn(b.app, 'ivo@thornquay.example');
+  const { body } = await ines('GET', '/api/session');
+  yardId = body.yard.id;
+  today = dayIn(Date.parse(body.now), body.yard.timeZone);
+});
+afterAll(() => b.close());
+
+const summariesFor = async (ask: Asker): Promise<readonly UnitSummary[]> =>
+  (await ask('GET', '/api/units/summaries')).body.units;
+const recordsFor = async (ask: Asker): Promise<readonly YardUnit[]> =>
+  (await ask('GET', '/api/units?limit=200')).body.units;
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+const keptAt = async (id: string): Promise<Unit> =>
+  (await inYard(b.source.manager, yardId, nobody).findOne(Unit, { id })) as Unit;
+const edit = (unit: string, amount: number, basedOn: number, key = 'gvwr') => {
+  const value = { kind: 'quantity', amount };
+  return ines('POST', `/api/units/${unit}/edits`, {
+    id: randomUUID(),
+    changes: [{ part: 'specs', key, value, how: 'read', basedOn }],
+  });
+};
+
+describe('the yard in brief', () => {
+  it('says of every unit what its whole record says, when it is checked and when that is kept', async () => {
+    const records = await recordsFor(ines);
+    const first = await summariesFor(ines);
+    const again = await summariesFor(ines);
+    expect(first).toHaveLength(records.length);
+    const own = records.map((unit, i) => summaryOf(unit, today, first[i]?.revision ?? 0));
+    expect(first).toEqual(plain(own));
+    expect(again).toEqual(first);
+  });
+
+  it('comes in pages, each unit once', async () => {
+    const whole = (await summariesFor(ines)).map(({ id }) => id);
+    const pages: string[] = [];
+    for (let from = 0; from < whole.length; from += 7) {
+      const { body } = await ines('GET', `/api/units/summaries?from=${from}&limit=7`);
+      expect(body.total).toBe(whole.length);
+      pages.push(...body.units.map(({ id }: UnitSummary) => id));
+    }
+    expect(pages).toEqual(whole);
+    expect((await ines('GET', '/api/units/summaries?limit=501')).status).toBe(400);
+  });
+
+  it('hides the yard’s own figures from a guest, and finds what can be found without them', async () => {
+    const records = await recordsFor(ines);
+    const seen = await summariesFor(guest);
+    const own = records.map((unit, i) =>
+      summaryOf({ ...unit, record: withoutOurs(unit.record) }, today, seen[i]?.revision ?? 0),
+    );
+    expect(seen).toEqual(plain(own));
+    expect(records.some(({ record }) => record.specs.askingPrice)).toBe(true);
+    expect(JSON.stringify(seen)).not.toContain('askingPrice');
+    await summariesFor(ines);
+    expect(await summariesFor(guest)).toEqual(seen);
+  });
+
+  it('follows every change of a record, also where two are made between two looks', async () => {
+    const [unit] = await recordsFor(ines);
+    if (!unit) throw new Error('no unit');
+    const before = (await summariesFor(ines))[0]!;
+    const version = unit.record.specs.gvwr?.version ?? 0;
+    expect((await edit(unit.id, 90_000, version)).status).toBe(200);
+    const wrong = (await summariesFor(ines))[0]!;
+    expect(wrong.revision).toBe(before.revision + 1);
+    expect(wrong.verdict.left.disagree).toBeGreaterThan(before.verdict.left.disagree);
+    expect(wrong.verdict.need.us.urgency).toBe('now');
+    await edit(unit.id, 91_000, version + 1);
+    await edit(unit.id, 7490, version + 2);
+    const right = (await summariesFor(ines))[0]!;
+    expect(right.revision).toBe(before.revision + 3);
+    expect(right.record.specs.gvwr?.value).toEqual({ kind: 'quantity', amount: 7490 });
+  });
+
+  it('keeps no verdict on a record that was changed while it was checked, or is being changed', async () => {
+    const yard = inYard(b.source.manager, yardId, nobody);
+    const [unit] = await recordsFor(ines);
+    if (!unit) throw new Error('no unit');
+    await summariesFor(ines);
+    const kept = await keptAt(unit.id);
+    expect(kept.verdictFor).toBe(`${kept.revision}/${today}`);
+    await b.source.query('UPDATE unit SET revision = revision + 1 WHERE id = $1', [unit.id]);
+    // As if the checks had gone by the record before: what they found is of a revision that is over.
+    await yard.within(async (within) => {
+      await within.lockOne(Unit, { id: unit.id });
+      const found = await checkUnits(yard, [unit.id], today);
+      expect(found.get(unit.id)?.all.day).toBe(today);
+    });
+    expect((await keptAt(unit.id)).verdictFor).toBe(kept.verdictFor);
+    await summariesFor(ines);
+    expect((await keptAt(unit.id)).verdictFor).toBe(`${kept.revision + 1}/${today}`);
+  });
+
+  it('is of the day: what was found yesterday is found anew', async () => {
+    await summariesFor(ines);
+    await b.source.query(
+      `UPDATE unit SET verdict_for = revision || '/2001-01-01', verdict = jsonb_set(verdict, '{all,day}', '"2001-01-01"')`,
+    );
+    const days = (await summariesFor(ines)).map(({ verdict }) => verdict.day);
+    expect(new Set(days)).toEqual(new Set([today]));
+  });
+
+  it('is found anew by another program', async () => {
+    await summariesFor(ines);
+    await forgetVerdicts(b.source.manager);
+    const [{ kept }] = await b.source.query(
+      'SELECT count(*)::int AS kept FROM unit WHERE verdict_for IS NOT NULL',
+    );
+    expect(kept).toBe(0);
+  });
+});
