@@ -1,4 +1,4 @@
-// `npm run bench [-- checks core hands hold list numbers photos plan round search shell together walk]`: ratios against something named. Seconds differ
+// `npm run bench [-- checks core hands hold list numbers photos plan round search shell together walk yard]`: ratios against something named. Seconds differ
 // between machines, ratios much less. What was measured last stands in docs/performance.md.
 import { build } from '../tools/lib/build.mjs';
 import { firstLoad, limit } from '../tools/lib/first-load.mjs';
@@ -25,6 +25,7 @@ const benches: Readonly<Record<string, () => Promise<void> | void>> = {
   plan: async () => (await import('./plan.ts')).benchPlan(),
   round: async () => (await import('./round.ts')).benchRound(),
   walk: async () => (await import('./walk.ts')).benchWalk(),
+  yard: async () => (await import('./yard.ts')).benchYard(),
   together: async () => (await import('./together.ts')).benchTogether(),
 };
 

@@ -1,25 +1,48 @@
 import { describe, expect, it } from '@jest/globals';
-import { sentence, type ProblemCode } from '@fair-gable/core/base/problems';
+import {
+  sentence,
+  type ParamsOf,
+  type Problem,
+  type ProblemCode,
+} from '@fair-gable/core/base/problems';
 import { firstAccountSchema, signInSchema } from '@fair-gable/core/yard/people';
 
-const params = {
-  typed: 'what was typed', unit: 'furlong', wanted: 'ft', value: 0, limit: 10, length: 30, choices: 'new, used', field: 'specs.x',
-}; // prettier-ignore
-
-const codes: readonly ProblemCode[] = [
-  'empty', 'not-a-quantity', 'not-a-number', 'unknown-unit', 'other-dimension', 'negative', 'impossible', 'count',
-  'too-long', 'not-a-choice', 'wrong-kind', 'unknown-field',
-]; // prettier-ignore
+/** One of every problem; the compiler sees to it that none is left out, and that each is told all of its sentence. */
+const one: { readonly [C in ProblemCode]: ParamsOf<C> } = {
+  empty: {},
+  'not-a-quantity': { typed: 'a lot' },
+  'not-a-number': { typed: 'ten' },
+  'not-a-range': { typed: '18 to 16 ft' },
+  'unknown-unit': { unit: 'furlong' },
+  'other-dimension': { unit: 'lb', wanted: 'ft' },
+  negative: { typed: '-3 ft' },
+  impossible: { value: 0, limit: 10 },
+  'too-far': { value: '70 ft', limit: '60 ft' },
+  count: { typed: '0 × 30' },
+  sides: { typed: '60', count: 2 },
+  'not-a-date': { typed: 'soon', example: '4/2026' },
+  'too-long': { length: 30, limit: 24 },
+  'not-a-choice': { typed: 'old', choices: 'new, used' },
+  'wrong-kind': { wanted: 'a date' },
+  'unknown-field': { field: 'specs.x' },
+};
+const all = (Object.keys(one) as ProblemCode[]).map(
+  (code) => [code, { code, params: one[code] } as Problem] as const,
+);
 
 describe('problems', () => {
-  it.each(codes)('%s is one or two sentences that name the field', (code) => {
-    const text = sentence('Width', { code, params });
+  it.each(all)('%s is one or two sentences that name the field', (_, problem) => {
+    const text = sentence('Width', problem);
     expect(text).toMatch(/^Width .+\.$/);
     expect(text).not.toMatch(/undefined|\[object/);
+    for (const told of Object.values(problem.params)) {
+      // How many sides there are is told by an example.
+      if (problem.code !== 'sides') expect(text).toContain(String(told));
+    }
   });
 
-  it.each(codes.filter((code) => code !== 'other-dimension'))('%s says what to do', (code) => {
-    expect(sentence('Width', { code, params }).split(/[.:,] /).length).toBeGreaterThan(1);
+  it.each(all)('%s says what to do', (_, problem) => {
+    expect(sentence('Width', problem).split(/[.:,;] /).length).toBeGreaterThan(1);
   });
 });
 

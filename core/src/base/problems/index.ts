@@ -1,2 +1,2 @@
 export { isBroken, strangeIn, strangeSentence, type Strange } from './strange.ts';
-export { sentence, type Problem, type ProblemCode } from './problem.ts';
+export { problemOf, sentence, type ParamsOf, type Problem, type ProblemCode } from './problem.ts';

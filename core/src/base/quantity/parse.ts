@@ -1,6 +1,6 @@
 import { displayRow, type Display, type DisplayRow, type System } from './display.ts';
 import { unitNamed, unitRow, type UnitKey, type UnitRow } from './units.ts';
-import type { Problem } from '../problems/index.ts';
+import { problemOf, type ParamsOf, type Problem, type ProblemCode } from '../problems/index.ts';
 
 export type Parsed<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem };
@@ -26,9 +26,9 @@ const piece = new RegExp(
   String.raw`^\s*(?:(\d+)[\s-]+(\d+)/(\d+)|(\d+)/(\d+)|(${number}))\s*('{2}|[^\d\s.,+-][^\d\s,]*)?`,
 );
 
-const fail = (code: Problem['code'], params: Problem['params'] = {}): Parsed<never> => ({
+const fail = <C extends ProblemCode>(code: C, params: ParamsOf<C>): Parsed<never> => ({
   ok: false,
-  problem: { code, params },
+  problem: problemOf(code, params),
 });
 
 /**
@@ -91,22 +91,29 @@ const unitOf = (p: Piece, before: UnitRow | undefined, usual: UnitKey): UnitRow 
   return before?.key === 'ft' ? unitRow('in') : unitRow(usual);
 };
 
+/** The field in which something was typed, and whose units are the usual ones. */
+interface Field {
+  readonly row: DisplayRow;
+  readonly system: System;
+  readonly typed: string;
+}
+
 /** A piece that belongs to what came before it, as inches to feet, with its unit; or what is wrong. */
-const measured = (p: Piece, before: UnitRow | undefined, row: DisplayRow, system: System) => {
+const measured = (p: Piece, before: UnitRow | undefined, { row, system, typed }: Field) => {
   const wanted = row[system].unit;
   const unit = unitOf(p, before, wanted);
   if (!unit) return fail('unknown-unit', { unit: p.unit ?? '' });
   if (unit.dimension !== row.dimension) return fail('other-dimension', { unit: unit.key, wanted });
   const descends = !before || (before.key === 'ft' && unit.key === 'in');
-  if (!descends || !Number.isFinite(p.amount)) return fail('not-a-quantity');
+  if (!descends || !Number.isFinite(p.amount)) return fail('not-a-quantity', { typed });
   return { ok: true, value: unit } as const;
 };
 
-const total = (found: readonly Piece[], row: DisplayRow, system: System): Parsed<number> => {
+const total = (found: readonly Piece[], field: Field): Parsed<number> => {
   let sum = 0;
   let before: UnitRow | undefined;
   for (const p of found) {
-    const read = measured(p, before, row, system);
+    const read = measured(p, before, field);
     if (!read.ok) return read;
     sum += (p.amount + (read.value.offset ?? 0)) * read.value.factor;
     before = read.value;
@@ -141,14 +148,12 @@ export const parseQuantity = (typed: string, display: Display, system: System): 
   const row = displayRow(display);
   const long = tooLong(typed);
   if (long) return long;
-  if (typed.trim() === '') return fail('empty');
+  if (typed.trim() === '') return fail('empty', {});
   const isBelow = minus.test(typed);
   if (isBelow && row.dimension !== 'temperature') return fail('negative', { typed });
   const found = pieces(typed.replace(minus, ''));
   if (!found) return fail('not-a-quantity', { typed });
-  const read = total(isBelow ? negated(found) : found, row, system);
-  if (read.ok) return read;
-  return fail(read.problem.code, { typed, ...read.problem.params });
+  return total(isBelow ? negated(found) : found, { row, system, typed });
 };
 
 const numberWords = [
@@ -213,7 +218,7 @@ export const parseSize = (
 ): Parsed<readonly number[]> => {
   const long = tooLong(typed);
   if (long) return long;
-  if (typed.trim() === '') return fail('empty');
+  if (typed.trim() === '') return fail('empty', {});
   const texts = typed.split(/\s*(?:[x×*]|\bby\b)\s*/i);
   if (texts.length !== count) return fail('sides', { typed, count });
   const read = texts.map((text) => parseQuantity(text, display, system));

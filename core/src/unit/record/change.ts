@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../catalog/index.ts';
 import { isDate } from '../../base/dates/index.ts';
-import type { Problem } from '../../base/problems/index.ts';
+import { problemOf, type Problem } from '../../base/problems/index.ts';
 import { isSameValue, statementsOf, withSaid, type Said } from './evidence.ts';
 import { partRow, parts, type FieldValue, type Part, type ValueOf } from './parts/index.ts';
 import { howKnownSchema, type Entry, type Statement, type UnitRecord } from './schema.ts';
@@ -76,8 +76,6 @@ const wanted: Readonly<Record<ValueKind['kind'], string>> = {
 const numberLimit = (kind: Extract<ValueKind, { kind: 'number' }>): number =>
   kind.money ? 999_999 : 9999;
 
-const problem = (code: Problem['code'], params: Problem['params']): Problem => ({ code, params });
-
 type Limited<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 type Held<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }>;
 
@@ -86,31 +84,31 @@ const limits: {
   readonly [K in ValueKind['kind']]?: (value: Held<K>, kind: Limited<K>) => Problem | undefined;
 } = {
   text: ({ text }, { limit }) =>
-    text.length > limit ? problem('too-long', { length: text.length, limit }) : undefined,
+    text.length > limit ? problemOf('too-long', { length: text.length, limit }) : undefined,
   number: ({ number }, kind) =>
     number > numberLimit(kind) || (number === 0 && kind.plausible.from > 0)
-      ? problem('impossible', { value: number, limit: numberLimit(kind) })
+      ? problemOf('impossible', { value: number, limit: numberLimit(kind) })
       : undefined,
   choice: ({ choice }, { choices }) => {
     const keys = choices.map((c) => c.key);
     const params = { typed: choice, choices: choices.map((c) => c.label).join(', ') };
-    return keys.includes(choice) ? undefined : problem('not-a-choice', params);
+    return keys.includes(choice) ? undefined : problemOf('not-a-choice', params);
   },
   quantity: ({ amount, to }, { plausible }) => {
     const isNothing = amount === 0 && plausible.from > 0;
     const isBackward = to !== undefined && to <= amount;
     return isNothing || isBackward
-      ? problem('impossible', { value: isBackward ? to : amount, limit: 1_000_000 })
+      ? problemOf('impossible', { value: isBackward ? to : amount, limit: 1_000_000 })
       : undefined;
   },
   size: ({ sides }, kind) =>
     sides.length === kind.sides.length
       ? undefined
-      : problem('sides', { typed: sides.join(' x '), count: kind.sides.length }),
+      : problemOf('sides', { typed: sides.join(' x '), count: kind.sides.length }),
   date: ({ date }, { to }) =>
     isDate(date, to)
       ? undefined
-      : problem('not-a-date', {
+      : problemOf('not-a-date', {
           typed: date,
           example: to === 'month' ? '2025-03' : '2026-03-14',
         }),
@@ -119,7 +117,7 @@ const limits: {
 /** What is wrong with a spec's value for its field; undefined when nothing is. */
 export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined => {
   const kind = specEntry(key).value;
-  if (kind.kind !== value.kind) return problem('wrong-kind', { wanted: wanted[kind.kind] });
+  if (kind.kind !== value.kind) return problemOf('wrong-kind', { wanted: wanted[kind.kind] });
   const limit = limits[kind.kind] as
     ((value: SpecValue, kind: ValueKind) => Problem | undefined) | undefined;
   return limit?.(value, kind);
