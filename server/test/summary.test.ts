@@ -5,7 +5,7 @@ import { withoutOurs, type YardUnit } from '@fair-gable/core/unit/record';
 import { summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
 import { inYard, nobody } from '../src/base/database/index.ts';
 import { Unit } from '../src/unit/record/index.ts';
-import { checkUnits, forgetVerdicts } from '../src/yard/summary/verdicts.ts';
+import { checkAll, checkUnits, forgetVerdicts } from '../src/yard/summary/verdicts.ts';
 import { bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;
@@ -83,7 +83,7 @@ describe('the yard in brief', () => {
     const wrong = (await summariesFor(ines))[0]!;
     expect(wrong.revision).toBe(before.revision + 1);
     expect(wrong.verdict.left.disagree).toBeGreaterThan(before.verdict.left.disagree);
-    expect(wrong.verdict.need.us.urgency).toBe('now');
+    expect(wrong.verdict.need.urgency).toBe('now');
     await edit(unit.id, 91_000, version + 1);
     await edit(unit.id, 7490, version + 2);
     const right = (await summariesFor(ines))[0]!;
@@ -117,6 +117,16 @@ describe('the yard in brief', () => {
     );
     const days = (await summariesFor(ines)).map(({ verdict }) => verdict.day);
     expect(new Set(days)).toEqual(new Set([today]));
+  });
+
+  it('is looked after by the clock, so that who looks first waits for nothing', async () => {
+    await forgetVerdicts(b.source.manager);
+    await checkAll(b.source.manager);
+    const [{ lacking }] = await b.source.query(
+      `SELECT count(*)::int AS lacking FROM unit WHERE verdict_for IS DISTINCT FROM revision || '/' || $1`,
+      [today],
+    );
+    expect(lacking).toBe(0);
   });
 
   it('is found anew by another program', async () => {

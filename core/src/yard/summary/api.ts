@@ -14,7 +14,7 @@ const need = z.strictObject({
 });
 const verdict = z.strictObject({
   day: z.iso.date(),
-  need: z.strictObject({ us: need, metric: need }),
+  need,
   left: z.strictObject({ disagree: count, confirm: count, look: count, prep: count }),
   followsSheet: z.boolean(),
 });

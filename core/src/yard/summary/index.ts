@@ -1,2 +1,9 @@
 export { mostSummaries, summaryApi } from './api.ts';
-export { summaryOf, verdictOn, type Left, type UnitSummary, type Verdict } from './summary.ts';
+export {
+  checkedOn,
+  summaryOf,
+  verdictOf,
+  type Left,
+  type UnitSummary,
+  type Verdict,
+} from './summary.ts';

@@ -1,6 +1,10 @@
-import type { System } from '../../base/quantity/index.ts';
 import { isFitted } from '../../unit/catalog/index.ts';
-import { checkRecord, openObjections, type Objection } from '../../unit/checks/index.ts';
+import {
+  checkAgain,
+  openObjections,
+  type Checked,
+  type Objection,
+} from '../../unit/checks/index.ts';
 import { followsSheet } from '../../unit/model-sheet/index.ts';
 import { briefOf, type Brief, type UnitRecord, type YardUnit } from '../../unit/record/index.ts';
 import { basicsMissing, nextNeed, toConfirm, type Need } from '../to-do/index.ts';
@@ -21,8 +25,8 @@ export interface Left {
 export interface Verdict {
   /** A calendar date: what it says of ages holds on that day. */
   readonly day: string;
-  /** What it needs next, in the words of each unit system. */
-  readonly need: Readonly<Record<System, Need>>;
+  /** What it needs next: words without figures, the same for every reader. */
+  readonly need: Need;
   readonly left: Left;
   readonly followsSheet: boolean;
 }
@@ -48,25 +52,33 @@ const leftAt = (record: UnitRecord, objections: readonly Objection[]): Left => (
   prep: prepared(record),
 });
 
+/** The system in which a verdict's checks are worded, whose figures it does not tell. */
+const system = 'us';
+
 /**
- * What the checks find at a unit.
+ * Checks a record for its verdict.
  * @param today a calendar date
+ * @param before a look at another state of the record: only what changed since is checked again
  */
-export const verdictOn = (record: UnitRecord, today: string): Verdict => {
-  const [us, metric] = (['us', 'metric'] as const).map((system) =>
-    checkRecord(record, { system, today }),
-  ) as [readonly Objection[], readonly Objection[]];
-  return {
-    day: today,
-    need: { us: nextNeed(record, us), metric: nextNeed(record, metric) },
-    left: leftAt(record, us),
-    followsSheet: followsSheet(record),
-  };
-};
+export const checkedOn = (record: UnitRecord, today: string, before?: Checked): Checked =>
+  checkAgain(before, record, { system, today });
+
+/** The verdict of a look. */
+export const verdictOf = ({ record, look, objections }: Checked): Verdict => ({
+  day: look.today,
+  need: nextNeed(record, objections),
+  left: leftAt(record, objections),
+  followsSheet: followsSheet(record),
+});
 
 /** A unit's summary out of its whole record. */
 export const summaryOf = (
   { id, record }: YardUnit,
   today: string,
   revision: number,
-): UnitSummary => ({ id, revision, record: briefOf(record), verdict: verdictOn(record, today) });
+): UnitSummary => ({
+  id,
+  revision,
+  record: briefOf(record),
+  verdict: verdictOf(checkedOn(record, today)),
+});

@@ -473,7 +473,7 @@ export const examples: Readonly<Record<string, Example>> = {
           record: { ...briefOf(record as UnitRecord) },
           verdict: {
             day: '2026-04-13',
-            need: { us: toRead, metric: toRead },
+            need: toRead,
             left: { disagree: 0, confirm: 3, look: 41, prep: 0 },
             followsSheet: false,
           },

@@ -70,7 +70,7 @@ export const pageStatement = ({
   const direction = `${order === 'asc' ? 'ASC' : 'DESC'} NULLS LAST`;
   const by = `u.${sortColumns[sort]} ${direction}, u.id`;
   const found = `unit u WHERE ${matching}`;
-  const once = `found AS MATERIALIZED (SELECT u.yard_id, u.id, u.${sortColumns[sort]} FROM ${found}),`;
+  const once = `found AS MATERIALIZED (SELECT u.yard_id, u.id, u.revision, u.${sortColumns[sort]} FROM ${found}),`;
   const source = text ? 'found u' : found;
   return `
     WITH ${text ? once : ''}

@@ -4,9 +4,12 @@ import { clockOf, yardOf } from '../../base/access/index.ts';
 import { asWritten, schemaOf, type App } from '../../base/app/index.ts';
 import { hiddenFrom } from '../../unit/record/index.ts';
 import { pageOfSummaries } from './page.ts';
+import { checkAll } from './verdicts.ts';
 
 /** The yard as its page shows it: every unit in brief, with what the checks find at it. */
 export const summaryPlugin = async (app: App, { source }: { source: DataSource }) => {
+  app.chore({ name: 'Units that nobody looked at today', work: checkAll });
+
   app.get(
     '/api/units/summaries',
     {

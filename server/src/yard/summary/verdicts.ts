@@ -1,8 +1,9 @@
 import { setImmediate } from 'node:timers/promises';
 import type { EntityManager } from 'typeorm';
 import { withoutOurs, type UnitRecord } from '@fair-gable/core/unit/record';
-import { verdictOn, type Verdict } from '@fair-gable/core/yard/summary';
-import type { InYard } from '../../base/database/index.ts';
+import { checkedOn, verdictOf, type Verdict } from '@fair-gable/core/yard/summary';
+import { clockOf, Yard } from '../../base/access/index.ts';
+import { inYard, nobody, type InYard } from '../../base/database/index.ts';
 import { recordStatement } from '../../unit/record/index.ts';
 
 /** What the checks find at a unit, for whoever sees all of its record and for whoever does not see the yard's own figures. */
@@ -19,10 +20,8 @@ interface Checked {
 }
 
 const keptOf = (record: UnitRecord, today: string): Kept => {
-  const [all, shown] = [record, withoutOurs(record)].map((seen) => verdictOn(seen, today)) as [
-    Verdict,
-    Verdict,
-  ];
+  const whole = checkedOn(record, today);
+  const [all, shown] = [verdictOf(whole), verdictOf(checkedOn(withoutOurs(record), today, whole))];
   return JSON.stringify(all) === JSON.stringify(shown) ? { all } : { all, shown };
 };
 
@@ -78,6 +77,32 @@ export const checkUnits = async (
   }));
   await keep(yard, today, checked);
   return new Map(checked.map(({ id, verdict }) => [id, verdict]));
+};
+
+/** So many units are checked at a time by the clock. */
+const atOnce = 100;
+
+const checkYard = async (yard: InYard): Promise<void> => {
+  const { today } = await clockOf(yard);
+  for (let last = ''; ;) {
+    const rows = await yard.query<{ id: string }>(
+      `SELECT u.id FROM unit u
+       WHERE u.yard_id = $1 AND u.in_stock AND u.id::text > $2
+         AND u.verdict_for IS DISTINCT FROM u.revision || '/' || $3
+       ORDER BY u.id::text LIMIT ${atOnce}`,
+      [last, today],
+    );
+    const ids = rows.map(({ id }) => id);
+    await checkUnits(yard, ids, today);
+    if (ids.length < atOnce) return;
+    last = ids.at(-1) ?? '';
+  }
+};
+
+/** Checks whatever nobody has looked at since the day began, or since it changed, so that who looks waits for nothing. */
+export const checkAll = async (manager: EntityManager): Promise<void> => {
+  const yards = await manager.find(Yard, { select: { id: true } });
+  for (const { id } of yards) await checkYard(inYard(manager, id, nobody));
 };
 
 /** Another program may find otherwise: whatever one that ran before this one kept is found anew. */

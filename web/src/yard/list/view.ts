@@ -36,16 +36,15 @@ export const useYardView = () => {
   const session = useSession();
   const view = useSessionStorage<YardView>('yard-view', { ...wholeYard }, { mergeDefaults: true });
 
-  const rows = computed<readonly YardRow[]>(() => {
-    const { system } = session;
-    return units.list.map((unit) => ({
+  const rows = computed<readonly YardRow[]>(() =>
+    units.list.map((unit) => ({
       unit,
       record: unit.record,
       name: nameOf(unit.record),
-      need: () => unit.verdict.need[system],
+      need: () => unit.verdict.need,
       words: once(() => searchText(unit.record)),
-    }));
-  });
+    })),
+  );
 
   const fits = computed(() =>
     rows.value.map((row) => ({ row, fit: fitOf(row.record, view.value, row.words) })),
