@@ -57,8 +57,9 @@ export const benchYard = async (): Promise<void> => {
   const client = new Client({ connectionString: phone.ground.url });
   await client.connect();
   try {
-    await fillYard(client);
     await signIn(phone);
+    await phone.page.goto('about:blank');
+    await fillYard(client);
     const first = await holding(phone, '/api/units/summaries', 500);
     const brief = await holding(phone, '/api/units/summaries', 500);
     const whole = await holding(phone, '/api/units', 200);

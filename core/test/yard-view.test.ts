@@ -3,9 +3,11 @@ import type { SpecKey } from '@fair-gable/core/unit/catalog';
 import { emptyRecord, type SpecValue, type UnitRecord } from '@fair-gable/core/unit/record';
 import {
   fitOf,
+  searchText,
   sentenceOf,
   viewSchema,
   wholeYard,
+  type Lookable,
   type YardView,
 } from '@fair-gable/core/yard/list';
 import { demoFiles } from './demo-units.ts';
@@ -30,8 +32,13 @@ const withSpecs = (values: Partial<Record<SpecKey, number>>): UnitRecord => ({
     ]),
   ),
 });
+const lookable = (record: UnitRecord): Lookable => ({
+  record,
+  brief: () => record,
+  words: () => searchText(record),
+});
 const fit = (view: Partial<YardView>, values: Partial<Record<SpecKey, number>>) =>
-  fitOf(withSpecs(values), { ...wholeYard, ...view });
+  fitOf(lookable(withSpecs(values)), { ...wholeYard, ...view });
 
 describe('the yard as one looks at it', () => {
   it.each([
@@ -51,7 +58,7 @@ describe('the yard as one looks at it', () => {
 
   it('counts every unit once: it fits, it does not, or nobody can say', () => {
     const view = { ...wholeYard, driest: 5000, sleeps: 4 };
-    const fits = demoFiles.map(({ record }) => fitOf(record, view));
+    const fits = demoFiles.map(({ record }) => fitOf(lookable(record), view));
     expect(new Set(fits)).toEqual(new Set(['yes', 'no', 'unknown']));
     expect(fits).toHaveLength(demoFiles.length);
   });

@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { dayIn } from '@fair-gable/core/base/dates';
 import { withoutOurs, type YardUnit } from '@fair-gable/core/unit/record';
-import { summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
+import { checkedOn, summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
 import { inYard, nobody } from '../src/base/database/index.ts';
 import { Unit } from '../src/unit/record/index.ts';
-import { checkAll, checkUnits, forgetVerdicts } from '../src/yard/summary/verdicts.ts';
+import { forgetSummaries, renewAll, renewSummaries } from '../src/yard/summary/renewing.ts';
 import { bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;
@@ -44,7 +44,9 @@ describe('the yard in brief', () => {
     const first = await summariesFor(ines);
     const again = await summariesFor(ines);
     expect(first).toHaveLength(records.length);
-    const own = records.map((unit, i) => summaryOf(unit, today, first[i]?.revision ?? 0));
+    const own = records.map(({ id, record }, i) =>
+      summaryOf(id, first[i]?.revision ?? 0, checkedOn(record, today)),
+    );
     expect(first).toEqual(plain(own));
     expect(again).toEqual(first);
   });
@@ -64,8 +66,8 @@ describe('the yard in brief', () => {
   it('hides the yard’s own figures from a guest, and finds what can be found without them', async () => {
     const records = await recordsFor(ines);
     const seen = await summariesFor(guest);
-    const own = records.map((unit, i) =>
-      summaryOf({ ...unit, record: withoutOurs(unit.record) }, today, seen[i]?.revision ?? 0),
+    const own = records.map(({ id, record }, i) =>
+      summaryOf(id, seen[i]?.revision ?? 0, checkedOn(withoutOurs(record), today)),
     );
     expect(seen).toEqual(plain(own));
     expect(records.some(({ record }) => record.specs.askingPrice)).toBe(true);
@@ -91,39 +93,40 @@ describe('the yard in brief', () => {
     expect(right.record.specs.gvwr?.value).toEqual({ kind: 'quantity', amount: 7490 });
   });
 
-  it('keeps no verdict on a record that was changed while it was checked, or is being changed', async () => {
+  it('keeps nothing of a record that was changed while it was checked, or is being changed', async () => {
     const yard = inYard(b.source.manager, yardId, nobody);
     const [unit] = await recordsFor(ines);
     if (!unit) throw new Error('no unit');
     await summariesFor(ines);
     const kept = await keptAt(unit.id);
-    expect(kept.verdictFor).toBe(`${kept.revision}/${today}`);
+    expect(kept.summaryFor).toBe(`${kept.revision}/${today}`);
     await b.source.query('UPDATE unit SET revision = revision + 1 WHERE id = $1', [unit.id]);
     // As if the checks had gone by the record before: what they found is of a revision that is over.
     await yard.within(async (within) => {
       await within.lockOne(Unit, { id: unit.id });
-      const found = await checkUnits(yard, [unit.id], today);
-      expect(found.get(unit.id)?.all.day).toBe(today);
+      const found = await renewSummaries(yard, [unit.id], today);
+      const all = JSON.parse(found.get(unit.id)?.all ?? '{}') as UnitSummary;
+      expect(all.verdict.day).toBe(today);
     });
-    expect((await keptAt(unit.id)).verdictFor).toBe(kept.verdictFor);
+    expect((await keptAt(unit.id)).summaryFor).toBe(kept.summaryFor);
     await summariesFor(ines);
-    expect((await keptAt(unit.id)).verdictFor).toBe(`${kept.revision + 1}/${today}`);
+    expect((await keptAt(unit.id)).summaryFor).toBe(`${kept.revision + 1}/${today}`);
   });
 
   it('is of the day: what was found yesterday is found anew', async () => {
     await summariesFor(ines);
     await b.source.query(
-      `UPDATE unit SET verdict_for = revision || '/2001-01-01', verdict = jsonb_set(verdict, '{all,day}', '"2001-01-01"')`,
+      `UPDATE unit SET summary_for = revision || '/2001-01-01', summary = jsonb_set(summary::jsonb, '{verdict,day}', '"2001-01-01"')::json`,
     );
     const days = (await summariesFor(ines)).map(({ verdict }) => verdict.day);
     expect(new Set(days)).toEqual(new Set([today]));
   });
 
   it('is looked after by the clock, so that who looks first waits for nothing', async () => {
-    await forgetVerdicts(b.source.manager);
-    await checkAll(b.source.manager);
+    await forgetSummaries(b.source.manager);
+    await renewAll(b.source.manager);
     const [{ lacking }] = await b.source.query(
-      `SELECT count(*)::int AS lacking FROM unit WHERE verdict_for IS DISTINCT FROM revision || '/' || $1`,
+      `SELECT count(*)::int AS lacking FROM unit WHERE summary_for IS DISTINCT FROM revision || '/' || $1`,
       [today],
     );
     expect(lacking).toBe(0);
@@ -131,9 +134,9 @@ describe('the yard in brief', () => {
 
   it('is found anew by another program', async () => {
     await summariesFor(ines);
-    await forgetVerdicts(b.source.manager);
+    await forgetSummaries(b.source.manager);
     const [{ kept }] = await b.source.query(
-      'SELECT count(*)::int AS kept FROM unit WHERE verdict_for IS NOT NULL',
+      'SELECT count(*)::int AS kept FROM unit WHERE summary_for IS NOT NULL',
     );
     expect(kept).toBe(0);
   });

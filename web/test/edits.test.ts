@@ -10,7 +10,7 @@ import type { Session } from '@fair-gable/core/yard/people';
 import { device, useOutbox } from '../src/base/device/index.ts';
 import { useSession } from '../src/base/session/session.ts';
 import { NotKept, useEdits } from '../src/unit/record/edits.ts';
-import { summaryOf } from '@fair-gable/core/yard/summary';
+import { checkedOn, summaryOf } from '@fair-gable/core/yard/summary';
 import { useUnits } from '../src/unit/units/units.ts';
 import { fakeServer, newPage, type FakeServer } from './support.ts';
 
@@ -74,7 +74,7 @@ const online = (path: string, method: string, body: unknown) => {
   if (path.startsWith('/api/session')) return { status: 200, body: who };
   if (path.endsWith('/edits')) return take(body as Edit);
   if (path === `/api/units/${id}`) return { status: 200, body: now() };
-  const summary = summaryOf(now(), at.slice(0, 10), now().revision);
+  const summary = summaryOf(now().id, now().revision, checkedOn(now().record, at.slice(0, 10)));
   return {
     status: 200,
     body: { total: 1, units: path.includes('summaries') ? [summary] : [now()] },

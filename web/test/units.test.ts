@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { applyChange, emptyRecord, type Change, type UnitNow } from '@fair-gable/core/unit/record';
-import { summaryOf } from '@fair-gable/core/yard/summary';
+import { checkedOn, summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
 import { Refused, saying } from '../src/base/api/client.ts';
 import {
   device,
@@ -29,13 +29,15 @@ const known = applyChange(emptyRecord, gvwr(7490), 'Ines', at);
 
 const other = '00000000-0000-4000-8000-000000000002';
 const today = new Date().toISOString().slice(0, 10);
+const summarized = ({ id: unit, record }: UnitNow, revision: number): UnitSummary =>
+  summaryOf(unit, revision, checkedOn(record, today));
 let server: FakeServer;
 /** The units as the server has them. */
 let there: UnitNow[];
 const answer = (path: string): { status: number; body: unknown } => {
   const total = there.length;
   if (path.includes('summaries')) {
-    const units = there.map((unit) => summaryOf(unit, today, unit.revision));
+    const units = there.map((unit) => summarized(unit, unit.revision));
     return { status: 200, body: { total, units } };
   }
   if (path.includes('?')) return { status: 200, body: { total, units: there } };
@@ -130,7 +132,7 @@ describe('the yard on a device', () => {
             status: 200,
             body: {
               total: there.length,
-              units: there.slice(500).map((unit) => summaryOf(unit, today, 1)),
+              units: there.slice(500).map((unit) => summarized(unit, 1)),
             },
           }
         : path.includes('summaries')
@@ -138,7 +140,7 @@ describe('the yard on a device', () => {
               status: 200,
               body: {
                 total: there.length,
-                units: there.slice(0, 500).map((unit) => summaryOf(unit, today, 1)),
+                units: there.slice(0, 500).map((unit) => summarized(unit, 1)),
               },
             }
           : answer(path);
@@ -216,7 +218,7 @@ describe('a record', () => {
     there = [changed(there[0]!, 8000), there[1]!];
     await units.load();
     await settled(async () => units.units.get(id)?.record.specs.gvwr?.version === 2);
-    expect(units.summaries.get(id)).toEqual(summaryOf(there[0]!, today, 2));
+    expect(units.summaries.get(id)).toEqual(summarized(there[0]!, 2));
   });
 
   it('that is nowhere is said to be', async () => {

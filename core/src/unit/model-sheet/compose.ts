@@ -1,5 +1,5 @@
 import type { FeatureKey, FeatureState } from '../catalog/index.ts';
-import { textOf, type Brief, type UnitRecord } from '../record/index.ts';
+import { textOf, type Basics, type UnitRecord } from '../record/index.ts';
 import { noValues, type ModelSheet, type SheetPackage, type SheetValues } from './schema.ts';
 
 const plain = (text: string): string => text.replaceAll(/[\s-]+/g, '').toLowerCase();
@@ -69,7 +69,7 @@ export const composed = (
 
 /** The sheet of a unit: the one of its series, floor plan and year, however they are spaced. */
 export const sheetFor = <S extends ModelSheet>(
-  record: Brief,
+  record: Basics,
   sheets: readonly S[],
 ): S | undefined => {
   const [series, floorPlan] = [textOf(record, 'series'), textOf(record, 'floorPlan')];

@@ -2,17 +2,17 @@ import { isFeatureKey, isSpecKey } from '../catalog/index.ts';
 import {
   entryOf,
   textOf,
+  type Basics,
   type Change,
   type Entry,
   type Question,
-  type Brief,
   type YardUnit,
 } from '../record/index.ts';
 
 /** A unit of the yard, as questions need it. */
 export interface UnitOf {
   readonly id: string;
-  readonly record: Brief;
+  readonly record: Basics;
 }
 
 /** A question, and the unit at which it was asked. */
@@ -27,7 +27,7 @@ const plain = (text: string | undefined): string =>
   (text ?? '').replaceAll(/\W+/g, '').toLowerCase();
 
 /** Series, plan and year by which units are of one model; undefined where these are not known. */
-export const modelKeyOf = (record: Brief): string | undefined => {
+export const modelKeyOf = (record: Basics): string | undefined => {
   const [series, plan, year] = (['series', 'floorPlan', 'modelYear'] as const).map((key) =>
     plain(textOf(record, key)),
   );

@@ -1,6 +1,6 @@
-import type { HowKnown } from '../catalog/index.ts';
+import type { HowKnown, SpecKey } from '../catalog/index.ts';
 import type { KeyOf, Part, ValueOf } from './parts/index.ts';
-import type { Entry, UnitRecord } from './schema.ts';
+import type { UnitRecord } from './schema.ts';
 
 /** A field without who said it, when, and what others say. */
 export interface Known<T> {
@@ -25,17 +25,31 @@ export type Brief = {
   >;
 } & Pick<UnitRecord, 'questions'>;
 
-const bare = <T>({ value, how }: Entry<T>): Known<T> => ({ value, how });
+/** The specs by which a unit is named, found, sorted and counted among its model. */
+export const basicKeys = [
+  'stockNumber',
+  'vin',
+  'series',
+  'floorPlan',
+  'modelYear',
+  'condition',
+  'overallLength',
+  'gvwr',
+  'uvw',
+  'sleeps',
+] as const satisfies readonly SpecKey[];
 
-/** What a record says, in brief. */
-export const briefOf = (record: UnitRecord): Brief => ({
-  ...(Object.fromEntries(
-    briefParts.map((part) => [
-      part,
-      Object.fromEntries(
-        Object.entries(record[part]).map(([key, entry]) => [key, bare(entry as Entry<unknown>)]),
-      ),
-    ]),
-  ) as unknown as Omit<Brief, 'questions'>),
-  questions: record.questions,
+/** What is looked at of every unit of a yard, one beside the other. */
+export interface Basics extends Pick<Brief, 'questions'> {
+  readonly specs: Readonly<Partial<Record<(typeof basicKeys)[number], Known<ValueOf<'specs'>>>>>;
+}
+
+const bare = <T>({ value, how }: Known<T>): Known<T> => ({ value, how });
+
+/** The basics of a unit. */
+export const basicsOf = ({ specs, questions }: Brief): Basics => ({
+  specs: Object.fromEntries(
+    basicKeys.flatMap((key) => (specs[key] ? [[key, bare(specs[key])]] : [])),
+  ),
+  questions,
 });

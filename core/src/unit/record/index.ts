@@ -6,7 +6,8 @@ export {
   type Statement,
   type UnitRecord,
 } from './schema.ts';
-export { briefOf, briefParts, type Brief, type Known } from './brief.ts';
+export { basicKeys, basicsOf, briefParts, type Basics, type Brief, type Known } from './brief.ts';
+export { packed, unpacked, type PackedBrief } from './packed.ts';
 export {
   parts,
   partRow,

@@ -17,14 +17,14 @@ import type { UnitRecord } from './schema.ts';
 import { figureOf } from './values/spec.ts';
 
 /** A quantity in internal units; undefined when it is not known. */
-export const amountOf = (record: Brief, key: SpecKey): number | undefined => {
+export const amountOf = (record: Pick<Brief, 'specs'>, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'quantity' ? figureOf(value) : undefined;
 };
 
 /** A counted size; undefined when it is not known, or only counted. */
 export const countedOf = (
-  record: Brief,
+  record: Pick<Brief, 'specs'>,
   key: SpecKey,
 ): { readonly count: number; readonly each: number } | undefined => {
   const value = record.specs[key]?.value;
@@ -33,20 +33,23 @@ export const countedOf = (
 };
 
 /** How many there are, whether or not their size is known; undefined when nobody has counted. */
-export const howMany = (record: Brief, key: SpecKey): number | undefined => {
+export const howMany = (record: Pick<Brief, 'specs'>, key: SpecKey): number | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'number') return value.number;
   return value?.kind === 'counted' ? value.count : undefined;
 };
 
 /** The sides of a thing; undefined when they are not known. */
-export const sidesOf = (record: Brief, key: SpecKey): readonly number[] | undefined => {
+export const sidesOf = (
+  record: Pick<Brief, 'specs'>,
+  key: SpecKey,
+): readonly number[] | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'size' ? value.sides : undefined;
 };
 
 /** A text, choice, date or plain number as text; undefined when it is not known. */
-export const textOf = (record: Brief, key: SpecKey): string | undefined => {
+export const textOf = (record: Pick<Brief, 'specs'>, key: SpecKey): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'text') return value.text;
   if (value?.kind === 'choice') return value.choice;
@@ -55,7 +58,8 @@ export const textOf = (record: Brief, key: SpecKey): string | undefined => {
 };
 
 /** How a spec is known; undefined when it is not. */
-export const howOf = (record: Brief, key: SpecKey): HowKnown | undefined => record.specs[key]?.how;
+export const howOf = (record: Pick<Brief, 'specs'>, key: SpecKey): HowKnown | undefined =>
+  record.specs[key]?.how;
 
 /** Whether the thing itself is on the unit. */
 export const hasFeature = (record: Brief, key: FeatureKey): boolean =>
@@ -86,7 +90,7 @@ export const applies = (record: Brief, entry: Spec | Feature): boolean => {
 };
 
 /** What of a thing's kind words may hang on: its choice, or whether there are one or several. */
-const kindIn = (record: Brief, key: SpecKey): string | undefined => {
+const kindIn = (record: Pick<Brief, 'specs'>, key: SpecKey): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'choice') return value.choice;
   if (value?.kind !== 'counted') return undefined;
@@ -94,13 +98,19 @@ const kindIn = (record: Brief, key: SpecKey): string | undefined => {
 };
 
 /** Whether a thing is of a kind, or nobody knows which and it need not be known. */
-export const isOfKind = (record: Brief, { spec, is, known }: Omit<WordsIf, 'words'>): boolean => {
+export const isOfKind = (
+  record: Pick<Brief, 'specs'>,
+  { spec, is, known }: Omit<WordsIf, 'words'>,
+): boolean => {
   const kind = isSpecKey(spec) ? kindIn(record, spec) : undefined;
   return kind === undefined ? known !== true : is.includes(kind);
 };
 
 /** A caution or a look-alike as it holds for this unit, by the kind that is recorded; undefined where none does. */
-export const adviceFor = (record: Brief, advice: Advice | undefined): string | undefined => {
+export const adviceFor = (
+  record: Pick<Brief, 'specs'>,
+  advice: Advice | undefined,
+): string | undefined => {
   if (advice === undefined || typeof advice === 'string') return advice;
   const words = advice.filter((row) => isOfKind(record, row)).map((row) => row.words);
   return words.length > 0 ? words.join(' ') : undefined;
@@ -118,13 +128,13 @@ export const withoutOurs = (record: UnitRecord): UnitRecord => ({
 });
 
 /** What people call the unit: series and floor plan, else its stock number, else what is missing. */
-export const nameOf = (record: Brief): string => {
+export const nameOf = (record: Pick<Brief, 'specs'>): string => {
   const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
   return name || textOf(record, 'stockNumber') || 'Unit without a name';
 };
 
 /** Stock number, year, new or used: what stands under the name. */
-export const particularsOf = (record: Brief): string =>
+export const particularsOf = (record: Pick<Brief, 'specs'>): string =>
   [textOf(record, 'stockNumber'), textOf(record, 'modelYear'), textOf(record, 'condition')]
     .filter(Boolean)
     .join(' · ');

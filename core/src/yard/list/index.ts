@@ -9,6 +9,7 @@ export {
   sorts,
   viewSchema,
   wholeYard,
+  type Lookable,
   type SavedView,
   type Sort,
   type Sortable,

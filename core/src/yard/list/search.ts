@@ -8,7 +8,7 @@ import {
   specs,
   type FeatureKey,
 } from '../../unit/catalog/index.ts';
-import { nameOf, particularsOf, textOf, type Brief } from '../../unit/record/index.ts';
+import { nameOf, particularsOf, textOf, type Basics, type Brief } from '../../unit/record/index.ts';
 
 const words = (record: Brief, key: string): string => {
   if (!isSpecKey(key)) return '';
@@ -45,5 +45,5 @@ export const isFoundIn = (text: string, search: string): boolean =>
     .every((word) => text.includes(word));
 
 /** What a unit is called, to be searched by `isFoundIn`: name, stock number, year, new or used, VIN. */
-export const calledText = (record: Brief): string =>
+export const calledText = (record: Basics): string =>
   [nameOf(record), particularsOf(record), textOf(record, 'vin') ?? ''].join(' ').toLowerCase();

@@ -9,9 +9,9 @@ import {
   type SpecKey,
 } from '../../unit/catalog/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
-import { amountOf, hasFeature, textOf, type Brief } from '../../unit/record/index.ts';
+import { amountOf, hasFeature, textOf, type Basics, type Brief } from '../../unit/record/index.ts';
 import type { Need } from '../to-do/index.ts';
-import { isFoundIn, searchText } from './search.ts';
+import { isFoundIn } from './search.ts';
 
 /** How many columns of one's own stand beside the drawing. */
 export const mostColumns = 4;
@@ -104,12 +104,12 @@ const held = (
 const over = (figure: number, limit: number): boolean => figure > limit;
 const under = (figure: number, limit: number): boolean => figure < limit;
 
-const countOf = (record: Brief, key: SpecKey): number | undefined => {
+const countOf = (record: Basics, key: 'modelYear' | 'sleeps'): number | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'number' ? value.number : undefined;
 };
 
-const figuresFit = (record: Brief, view: YardView): readonly Fit[] => [
+const figuresFit = (record: Basics, view: YardView): readonly Fit[] => [
   held(amountOf(record, 'overallLength'), view.longest, over),
   held(amountOf(record, 'gvwr'), view.heaviest, over),
   held(amountOf(record, 'uvw'), view.driest, over),
@@ -117,19 +117,21 @@ const figuresFit = (record: Brief, view: YardView): readonly Fit[] => [
   held(countOf(record, 'sleeps'), view.sleeps, under),
 ];
 
-/**
- * Whether a unit is looked at in a view, but for what it needs. The text in which one searches is asked for only
- * where one does; who searches often keeps it.
- */
-export const fitOf = (
-  record: Brief,
-  view: YardView,
-  words: () => string = () => searchText(record),
-): Fit => {
+/** A unit as it is looked for: what is asked of few units is worked out only then. */
+export interface Lookable {
+  readonly record: Basics;
+  readonly brief: () => Brief;
+  /** `searchText`; who searches often keeps it. */
+  readonly words: () => string;
+}
+
+/** Whether a unit is looked at in a view, but for what it needs. */
+export const fitOf = ({ record, brief, words }: Lookable, view: YardView): Fit => {
+  const { condition, unknown } = view;
   const fits =
-    (view.condition === null || textOf(record, 'condition') === view.condition) &&
-    (view.unknown === null || record.specs[view.unknown] === undefined) &&
-    view.has.every((key) => hasFeature(record, key)) &&
+    (condition === null || textOf(record, 'condition') === condition) &&
+    (unknown === null || brief().specs[unknown] === undefined) &&
+    view.has.every((key) => hasFeature(brief(), key)) &&
     (view.text.trim() === '' || isFoundIn(words(), view.text.trim()));
   if (!fits) return 'no';
   const figures = figuresFit(record, view);
@@ -179,14 +181,14 @@ export const sentenceOf = (view: YardView, system: System): string => {
 export const columnLabels = (view: YardView): readonly string[] =>
   view.columns.map((key) => specEntry(key).label);
 
-const yearOf = (record: Brief): number => Number(textOf(record, 'modelYear') ?? 0);
-const wordOf = (record: Brief, key: SpecKey): string => (textOf(record, key) ?? '￿').toLowerCase();
+const yearOf = (record: Basics): number => Number(textOf(record, 'modelYear') ?? 0);
+const stockOf = (record: Basics): string => (textOf(record, 'stockNumber') ?? '￿').toLowerCase();
 const text = new Intl.Collator('en', { numeric: true });
 const urgencies: readonly Need['urgency'][] = ['now', 'soon', 'none'];
 
 /** A unit as it is sorted. */
 export interface Sortable {
-  readonly record: Brief;
+  readonly record: Basics;
   readonly name: string;
   /** Worked out only where one sorts by it. */
   readonly need: () => Need;
@@ -207,7 +209,7 @@ export const comparing =
       case 'name':
         return text.compare(a.name, b.name);
       case 'stock-number':
-        return text.compare(wordOf(a.record, 'stockNumber'), wordOf(b.record, 'stockNumber'));
+        return text.compare(stockOf(a.record), stockOf(b.record));
       case 'year':
         return yearOf(b.record) - yearOf(a.record);
       case 'need':

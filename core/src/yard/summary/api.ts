@@ -6,7 +6,9 @@ import type { UnitSummary } from './summary.ts';
 
 const count = z.number().int().min(0);
 /** The values are those of a record; they are checked when they are written, and not again here. */
+const values = z.record(z.string(), z.unknown());
 const known = z.record(z.string(), z.looseObject({ how: howKnownSchema }));
+const byHow = z.partialRecord(howKnownSchema, values);
 const need = z.strictObject({
   urgency: z.enum(['now', 'soon', 'none']),
   text: z.string(),
@@ -21,9 +23,8 @@ const verdict = z.strictObject({
 const summary = z.strictObject({
   id: z.uuid(),
   revision: count,
-  record: z.strictObject(
-    Object.fromEntries([...briefParts, 'questions'].map((part) => [part, known])),
-  ),
+  record: z.strictObject({ specs: known, questions: known }),
+  packed: z.strictObject(Object.fromEntries(briefParts.map((part) => [part, byHow]))),
   verdict,
 });
 

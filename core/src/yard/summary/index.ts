@@ -1,5 +1,6 @@
 export { mostSummaries, summaryApi } from './api.ts';
 export {
+  briefIn,
   checkedOn,
   summaryOf,
   verdictOf,

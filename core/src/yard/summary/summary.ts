@@ -6,7 +6,15 @@ import {
   type Objection,
 } from '../../unit/checks/index.ts';
 import { followsSheet } from '../../unit/model-sheet/index.ts';
-import { briefOf, type Brief, type UnitRecord, type YardUnit } from '../../unit/record/index.ts';
+import {
+  basicsOf,
+  packed,
+  unpacked,
+  type Basics,
+  type Brief,
+  type PackedBrief,
+  type UnitRecord,
+} from '../../unit/record/index.ts';
 import { basicsMissing, nextNeed, toConfirm, type Need } from '../to-do/index.ts';
 
 /** How much is left to do at a unit. */
@@ -36,7 +44,9 @@ export interface UnitSummary {
   readonly id: string;
   /** Counts the changes of its record; of a unit that is not sent yet it is 0. */
   readonly revision: number;
-  readonly record: Brief;
+  readonly record: Basics;
+  /** The others of its fields: `briefIn`. */
+  readonly packed: PackedBrief;
   readonly verdict: Verdict;
 }
 
@@ -71,14 +81,26 @@ export const verdictOf = ({ record, look, objections }: Checked): Verdict => ({
   followsSheet: followsSheet(record),
 });
 
-/** A unit's summary out of its whole record. */
-export const summaryOf = (
-  { id, record }: YardUnit,
-  today: string,
-  revision: number,
-): UnitSummary => ({
+/**
+ * A unit's summary.
+ * @param checked its record, as it was checked
+ */
+export const summaryOf = (id: string, revision: number, checked: Checked): UnitSummary => ({
   id,
   revision,
-  record: briefOf(record),
-  verdict: verdictOf(checkedOn(record, today)),
+  record: basicsOf(checked.record),
+  packed: packed(checked.record),
+  verdict: verdictOf(checked),
 });
+
+/** Let go where memory is wanted. */
+const briefs = new WeakMap<PackedBrief, WeakRef<Brief>>();
+
+/** All of a unit's brief: where one looks at it more closely than at the others. */
+export const briefIn = ({ packed: from, record }: UnitSummary): Brief => {
+  const had = briefs.get(from)?.deref();
+  if (had) return had;
+  const brief = { ...unpacked(from), questions: record.questions };
+  briefs.set(from, new WeakRef(brief));
+  return brief;
+};

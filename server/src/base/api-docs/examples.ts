@@ -1,5 +1,5 @@
 import { drawingOf } from '@fair-gable/core/unit/outline';
-import { briefOf, emptyRecord, type UnitRecord } from '@fair-gable/core/unit/record';
+import { basicsOf, emptyRecord, packed, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** One example of what is sent and what is answered, for each route; a test holds them to the schemas. */
 export interface Example {
@@ -470,7 +470,8 @@ export const examples: Readonly<Record<string, Example>> = {
         {
           id: unit,
           revision: 2,
-          record: { ...briefOf(record as UnitRecord) },
+          record: basicsOf(record as UnitRecord),
+          packed: packed(record as UnitRecord),
           verdict: {
             day: '2026-04-13',
             need: toRead,

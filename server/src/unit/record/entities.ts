@@ -53,13 +53,17 @@ export class Unit {
   @Column({ type: 'int', default: 1 })
   revision!: number;
 
-  /** What the checks find at it, once somebody asked. */
-  @Column({ type: 'jsonb', nullable: true })
-  verdict!: object | null;
+  /** As the yard's page has it, once somebody asked; read by nobody else. */
+  @Column({ type: 'json', nullable: true, select: false })
+  summary!: object | null;
 
-  /** Of which revision and day the verdict is: `12/2026-11-28`. */
-  @Column({ type: 'varchar', length: 40, name: 'verdict_for', nullable: true })
-  verdictFor!: string | null;
+  /** The same for whoever does not see the yard's own figures; left out where it says as much. */
+  @Column({ type: 'json', name: 'summary_shown', nullable: true, select: false })
+  summaryShown!: object | null;
+
+  /** Of which revision and day these are: `12/2026-11-28`. */
+  @Column({ type: 'varchar', length: 40, name: 'summary_for', nullable: true })
+  summaryFor!: string | null;
 
   @Column({ type: 'timestamptz', name: 'created_at' })
   createdAt!: Date;

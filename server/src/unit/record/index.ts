@@ -2,7 +2,6 @@ export { RecordChange, RecordField, Unit } from './entities.ts';
 export { listParts } from './parts.ts';
 export { hiddenFrom, recordPlugin } from './plugin.ts';
 export {
-  briefStatement,
   pageOfUnits,
   pageParameters,
   pageStatement,

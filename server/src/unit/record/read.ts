@@ -1,4 +1,4 @@
-import { briefParts, parts, unitSorts, type UnitNow } from '@fair-gable/core/unit/record';
+import { parts, unitSorts, type UnitNow } from '@fair-gable/core/unit/record';
 import type { InYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 
@@ -32,9 +32,6 @@ const entry = `CASE WHEN f.filed THEN json_strip_nulls(json_build_object(${said}
 const part = (name: string): string =>
   `'${name}', coalesce(json_object_agg(f.key, ${entry}) FILTER (WHERE f.part = '${name}'), '{}')`;
 
-const briefPart = (name: string): string =>
-  `'${name}', coalesce(json_object_agg(f.key, json_build_object('value', f.value, 'how', f.how)) FILTER (WHERE f.part = '${name}'), '{}')`;
-
 /**
  * A unit's whole record as the database itself writes JSON, so that a page of units is neither
  * taken apart nor put together again on its way. What was taken back is not known.
@@ -42,13 +39,6 @@ const briefPart = (name: string): string =>
  */
 export const recordStatement = (hidden: number): string => `
   (SELECT json_build_object(${parts.map(part).join(', ')})
-   FROM record_field f
-   WHERE f.yard_id = u.yard_id AND f.unit_id = u.id AND f.value IS NOT NULL
-     AND f.key <> ALL ($${hidden}::text[]))`;
-
-/** The same in brief: values, and how they are known; of questions all there is. */
-export const briefStatement = (hidden: number): string => `
-  (SELECT json_build_object(${briefParts.map(briefPart).join(', ')}, ${part('questions')})
    FROM record_field f
    WHERE f.yard_id = u.yard_id AND f.unit_id = u.id AND f.value IS NOT NULL
      AND f.key <> ALL ($${hidden}::text[]))`;

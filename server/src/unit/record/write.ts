@@ -166,8 +166,8 @@ const copiesOf = (record: UnitRecord): Copies => {
   };
 };
 
-/** A record at first; what the checks find at it nobody has asked yet. */
-const unchecked = { revision: 1, verdict: null, verdictFor: null };
+/** A record at first, whose summary nobody has asked for yet. */
+const unasked = { revision: 1, summary: null, summaryShown: null, summaryFor: null };
 
 const applyAll = async (
   yard: WithinYard,
@@ -238,7 +238,7 @@ const addUnit = async (yard: WithinYard, id: string): Promise<{ unit: Unit; isTh
     length: null,
     gvwr: null,
     words: '',
-    ...unchecked,
+    ...unasked,
     revision: 0,
     createdAt: new Date(),
   };
@@ -300,7 +300,7 @@ export const addUnits = async (
     inStock: true,
     createdAt: new Date(at.getTime() - after - units.length + 1 + i),
     ...copiesOf(record),
-    ...unchecked,
+    ...unasked,
   }));
   const fields = units.flatMap(({ id, record }) => rowsOf(yard.yardId, id, record));
   await yard.insert(Unit, rows);

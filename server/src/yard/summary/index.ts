@@ -1,2 +1,2 @@
 export { summaryPlugin } from './plugin.ts';
-export { forgetVerdicts } from './verdicts.ts';
+export { forgetSummaries } from './renewing.ts';

@@ -1,67 +1,50 @@
-import type { UnitSummary } from '@fair-gable/core/yard/summary';
 import type { InYard } from '../../base/database/index.ts';
-import { briefStatement } from '../../unit/record/index.ts';
-import { checkUnits, verdictFor } from './verdicts.ts';
+import { renewSummaries } from './renewing.ts';
 
 /** Which summaries, and who reads them when. */
 export interface SummaryQuery {
   readonly from: number;
   readonly limit: number;
-  /** Keys that this reader may not see. */
-  readonly hidden: readonly string[];
+  /** Whether this reader sees the yard's own figures. */
+  readonly seesAll: boolean;
   /** The yard's own day. */
   readonly today: string;
 }
 
-const isFresh = `u.verdict_for = u.revision || '/' || $5`;
-const order = 'u.created_at, u.id';
 const inStock = 'FROM unit u WHERE u.yard_id = $1 AND u.in_stock';
 
-const statement = `
-  WITH page AS (SELECT u.* ${inStock} ORDER BY ${order} LIMIT $2 OFFSET $3)
-  SELECT
-    json_build_object(
-      'total', (SELECT count(*) ${inStock}),
-      'units', coalesce(json_agg(json_build_object(
-        'id', u.id,
-        'revision', u.revision,
-        'record', ${briefStatement(4)},
-        'verdict', CASE WHEN cardinality($4::text[]) = 0 THEN u.verdict->'all'
-                        ELSE coalesce(u.verdict->'shown', u.verdict->'all') END
-      ) ORDER BY ${order}), '[]'))::text AS page,
-    coalesce(json_agg(u.id) FILTER (WHERE (${isFresh}) IS NOT TRUE), '[]') AS stale
-  FROM page u`;
+const order = 'ORDER BY u.created_at, u.id';
 
-interface Page {
-  readonly total: number;
-  readonly units: readonly UnitSummary[];
-}
+/** The page is chosen before anything of its units is read: the summaries of the others stay where they are. */
+const statement = `
+  WITH page AS MATERIALIZED (SELECT u.id ${inStock} ${order} LIMIT $2 OFFSET $3)
+  SELECT u.id,
+    CASE WHEN u.summary_for = u.revision || '/' || $4
+         THEN CASE WHEN $5 THEN u.summary ELSE coalesce(u.summary_shown, u.summary) END
+    END::text AS summary
+  FROM page JOIN unit u ON u.yard_id = $1 AND u.id = page.id ${order}`;
 
 /**
- * A page of the yard in brief, in the order in which its units were taken in. As the database writes it, but for those units whose
- * verdict is not of today and of the record as it is: they are checked first.
+ * A page of the yard in brief, in the order in which its units were taken in. As it was written when it was kept, but for those units
+ * of which nothing is kept that is of today and of the record as it is: they are checked first.
  * @returns JSON text: `{ total, units }`
  */
 export const pageOfSummaries = async (
   yard: InYard,
-  { from, limit, hidden, today }: SummaryQuery,
+  { from, limit, seesAll, today }: SummaryQuery,
 ): Promise<string> => {
-  const [row] = await yard.query<{ page: string; stale: readonly string[] }>(statement, [
+  const [count] = await yard.query<{ total: number }>(`SELECT count(*)::int AS total ${inStock}`);
+  const rows = await yard.query<{ id: string; summary: string | null }>(statement, [
     limit,
     from,
-    [...hidden],
     today,
+    seesAll,
   ]);
-  if (!row) throw new Error('The database gave no page.');
-  if (row.stale.length === 0) return row.page;
-  const checked = await checkUnits(yard, row.stale, today);
-  const { total, units } = JSON.parse(row.page) as Page;
-  const seesAll = hidden.length === 0;
-  return JSON.stringify({
-    total,
-    units: units.map((unit) => {
-      const kept = checked.get(unit.id);
-      return kept ? { ...unit, verdict: verdictFor(kept, seesAll) } : unit;
-    }),
+  const stale = rows.filter(({ summary }) => summary === null).map(({ id }) => id);
+  const renewed = await renewSummaries(yard, stale, today);
+  const units = rows.flatMap(({ id, summary }) => {
+    const { all, shown = null } = renewed.get(id) ?? {};
+    return summary ?? (seesAll ? all : (shown ?? all)) ?? [];
   });
+  return `{"total":${count?.total ?? 0},"units":[${units.join(',')}]}`;
 };

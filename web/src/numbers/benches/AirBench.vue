@@ -4,6 +4,7 @@ import type { System } from '@fair-gable/core/base/quantity';
 import { drag, type DragInput } from '@fair-gable/core/numbers/tow';
 import { givenOf } from '@fair-gable/core/unit/outcome';
 import { nameOf, type UnitRecord } from '@fair-gable/core/unit/record';
+import { briefIn } from '@fair-gable/core/yard/summary';
 import { computed, onMounted, ref } from 'vue';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useUnits } from '../../unit/units/units.ts';
@@ -17,10 +18,9 @@ onMounted(() => {
 
 const others = computed(() =>
   units.list
-    .filter(
-      ({ id, record }) => id !== props.unit && record.specs.heightWithAc && record.specs.width,
-    )
-    .map(({ id, record }) => ({ key: id, label: nameOf(record), record })),
+    .filter(({ id }) => id !== props.unit)
+    .map((unit) => ({ key: unit.id, label: nameOf(unit.record), record: briefIn(unit) }))
+    .filter(({ record }) => record.specs.heightWithAc && record.specs.width),
 );
 const chosen = ref<string>();
 const other = computed(() => others.value.find(({ key }) => key === chosen.value));

@@ -12,6 +12,7 @@ import { aboutCard, claimsIn, type Claim, type Grade } from '@fair-gable/core/sh
 import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
 import { stationsOn, usualRoute } from '@fair-gable/core/unit/way-round';
+import { briefIn } from '@fair-gable/core/yard/summary';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
 import { useDraft } from '../../base/draft/index.ts';
@@ -85,7 +86,7 @@ const stationChoices = computed(() =>
 const claims = computed(() =>
   claimsIn(draft.value.words, {
     record: props.unit.record,
-    stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
+    stock: units.list.filter(({ id }) => id !== props.unit.id).map(briefIn),
     system: session.system,
     about: aboutCard(point.value?.id ?? ''),
   }),

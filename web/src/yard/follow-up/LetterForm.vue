@@ -8,6 +8,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue';
 import { pointsOf } from '@fair-gable/core/show/cards';
 import { riskyIn } from '@fair-gable/core/show/claims';
 import type { WalkLog, WalkPlan } from '@fair-gable/core/show/walk';
+import { briefIn } from '@fair-gable/core/yard/summary';
 import {
   draftLetter,
   type Buyer,
@@ -72,7 +73,7 @@ const isOpen = ref(isOwn.value);
 const claims = computed(() =>
   riskyIn(draft.value.text, {
     record: props.unit.record,
-    stock: units.list.filter(({ id }) => id !== props.unit.id).map(({ record }) => record),
+    stock: units.list.filter(({ id }) => id !== props.unit.id).map(briefIn),
     system: session.system,
   }),
 );

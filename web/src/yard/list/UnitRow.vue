@@ -21,20 +21,21 @@ const props = defineProps<{
 }>();
 
 const isTime = useTurn();
-const record = computed(() => props.row.record);
+/** A column of one’s own may be any of its fields. */
+const brief = computed(() => props.row.brief());
 const need = computed(() => (isTime.value ? props.row.need() : undefined));
 const station = computed(() => need.value?.station ?? 'hitch');
 
 const text = (key: SpecKey): string => {
-  const entry = record.value.specs[key];
+  const entry = brief.value.specs[key];
   return entry ? formatSpec(key, entry.value, props.system, entry.how) : '—';
 };
-const isGuess = (key: SpecKey): boolean => record.value.specs[key]?.how === 'guessed';
+const isGuess = (key: SpecKey): boolean => brief.value.specs[key]?.how === 'guessed';
 
 /** Number and mark of a weight: a guess is set in its own hand here too. */
 const weights = computed(() =>
   (['uvw', 'gvwr'] as const).map((key) => {
-    const amount = amountOf(record.value, key);
+    const amount = amountOf(brief.value, key);
     const shown = amount === undefined ? '—' : formatQuantity(amount, 'weight', props.system);
     return { key, guess: isGuess(key), text: shown.split(' ')[0] };
   }),
@@ -50,13 +51,13 @@ const weights = computed(() =>
     <span class="drawing">
       <OutlineStrip
         v-if="isTime"
-        :record="record"
+        :record="brief"
         :system="system"
         :scale-to="longest"
         :label="`Outline of ${row.name}`"
       />
       <svg v-else :viewBox="`-26 -54 ${longest + 56} 108`" aria-hidden="true">
-        <rect y="-48" height="96" :width="amountOf(record, 'overallLength') ?? longest / 2" />
+        <rect y="-48" height="96" :width="amountOf(row.record, 'overallLength') ?? longest / 2" />
       </svg>
     </span>
     <span class="length number" :class="{ guess: isGuess('overallLength') }">{{
@@ -64,7 +65,7 @@ const weights = computed(() =>
     }}</span>
     <span class="name">
       <strong>{{ row.name }}</strong>
-      <span class="small soft">{{ particularsOf(record) }}</span>
+      <span class="small soft">{{ particularsOf(row.record) }}</span>
     </span>
     <span v-if="view.columns.length" class="own">
       <span v-for="(key, i) in view.columns" :key="key">

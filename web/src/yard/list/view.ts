@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { nameOf, type Brief } from '@fair-gable/core/unit/record';
+import { nameOf, type Basics, type Brief } from '@fair-gable/core/unit/record';
 import {
   comparing,
   fitOf,
@@ -9,7 +9,7 @@ import {
   type SavedView,
   type YardView,
 } from '@fair-gable/core/yard/list';
-import type { UnitSummary } from '@fair-gable/core/yard/summary';
+import { briefIn, type UnitSummary } from '@fair-gable/core/yard/summary';
 import type { Need } from '@fair-gable/core/yard/to-do';
 import { ask } from '../../base/api/client.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -18,7 +18,9 @@ import { useUnits } from '../../unit/units/units.ts';
 /** A unit as a row of the yard: what takes time is worked out when it is looked at. */
 export interface YardRow {
   readonly unit: UnitSummary;
-  readonly record: Brief;
+  readonly record: Basics;
+  /** All that draws it. */
+  readonly brief: () => Brief;
   readonly name: string;
   readonly need: () => Need;
   /** All its text, to be searched. */
@@ -42,13 +44,12 @@ export const useYardView = () => {
       record: unit.record,
       name: nameOf(unit.record),
       need: () => unit.verdict.need,
-      words: once(() => searchText(unit.record)),
+      brief: () => briefIn(unit),
+      words: once(() => searchText(briefIn(unit))),
     })),
   );
 
-  const fits = computed(() =>
-    rows.value.map((row) => ({ row, fit: fitOf(row.record, view.value, row.words) })),
-  );
+  const fits = computed(() => rows.value.map((row) => ({ row, fit: fitOf(row, view.value) })));
   const shown = computed<readonly YardRow[]>(() => {
     const now = view.value;
     return fits.value
