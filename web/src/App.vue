@@ -173,7 +173,7 @@ nav a.here {
 }
 
 .saved {
-  margin-left: auto;
+  flex: 1 1 16rem;
 }
 
 .who {
@@ -245,6 +245,10 @@ main:focus {
     display: grid;
     place-items: center;
     min-height: 44px;
+  }
+
+  .saved {
+    flex-basis: 0;
   }
 
   .who {

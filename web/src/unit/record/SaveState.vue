@@ -94,9 +94,36 @@ const loadAgain = (): void => window.location.reload();
   display: flex;
   flex-wrap: wrap;
   align-items: center;
+  justify-content: end;
+  min-width: 0;
   gap: 2px 14px;
   font-size: 15px;
   color: var(--soft);
+}
+
+/* One line, of which only the words give way; what is wrong may take more. */
+.state:not(:has(.wrong)) {
+  flex-wrap: nowrap;
+}
+
+.state > * {
+  flex: none;
+}
+
+.state > .words {
+  flex: 0 1 auto;
+  min-width: 0;
+}
+
+span.words {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+/* Taking back stands still at the near end, however the words at the far one change: whoever is quick hits it. */
+.state > button:first-child {
+  margin-right: auto;
 }
 
 .open {
@@ -121,31 +148,8 @@ button {
     display: none;
   }
 
-  /* One line beside the mark and the buttons; only what is wrong may take more. */
   .state {
-    flex: 1;
-    min-width: 0;
     gap: 2px 8px;
-    justify-content: end;
-  }
-
-  .state:not(:has(.wrong)) {
-    flex-wrap: nowrap;
-  }
-
-  .state > * {
-    flex: none;
-  }
-
-  .state > .words {
-    flex: 0 1 auto;
-    min-width: 0;
-  }
-
-  span.words {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
   }
 
   button,
