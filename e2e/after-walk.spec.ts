@@ -193,6 +193,14 @@ test.describe('without a network', () => {
     await page.getByRole('button', { name: 'Put it on the list' }).click();
     const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
     await expect(followUp).toHaveCount(1);
+    // What could not be kept isn’t shown as done.
+    await page.context().setOffline(true);
+    await followUp.getByRole('checkbox').click();
+    await expect(
+      page.getByRole('region', { name: 'To follow up' }).getByRole('alert'),
+    ).toBeVisible();
+    await expect(followUp.getByRole('checkbox')).not.toBeChecked();
+    await page.context().setOffline(false);
     await typeInto(page.getByLabel(/^Due:/), '2030-01-02');
     await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
 

@@ -47,6 +47,25 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
 });
 
+test('two taps in one breath on a card are two: the second is what is wished', async ({ page }) => {
+  await atYard(page);
+  await planOf(page, 'TQ-0417');
+  const box = page.getByRole('checkbox', { name: /^The coupler drops over/ });
+  const settled = () => expect(page.locator('.sum:not(.busy)')).toBeVisible();
+  await box.check();
+  await settled();
+  await box.evaluate((input: HTMLInputElement) => {
+    input.click();
+    input.click();
+  });
+  await settled();
+  await expect(box).toBeChecked();
+  await expect(page.getByText('taken out by you')).toHaveCount(0);
+  await box.click();
+  await expect(page.getByText('taken out by you')).toHaveCount(1);
+  await expect(box).not.toBeChecked();
+});
+
 test.describe('without a network', () => {
   test.use(withShell);
 

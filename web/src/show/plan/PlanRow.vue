@@ -1,23 +1,26 @@
 <script setup lang="ts">
 import { PenLine } from '@lucide/vue';
 import type { Point } from '@fair-gable/core/show/cards';
+import TickBox from '../../base/controls/TickBox.vue';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 
 /** A card in the plan: whether it is given, how long it takes or why it is left out, and a pen to word it otherwise. */
 defineProps<{
   point: Point;
   given: boolean;
+  /** Whether the plan is being worked out anew. */
+  planning: boolean;
   /** Seconds where it is given, else why it is not. */
   says: string;
   mayWord: boolean;
 }>();
-const emit = defineEmits<{ toggle: []; word: [] }>();
+const emit = defineEmits<{ wish: [isIn: boolean]; word: [] }>();
 </script>
 
 <template>
   <li :class="{ off: !given }">
     <label>
-      <input type="checkbox" :checked="given" @change="emit('toggle')" />
+      <TickBox :ticked="given" :deciding="planning" @tick="(to) => emit('wish', to)" />
       <span
         ><em v-if="point.asked" class="asked">{{ point.asked }}</em
         >{{ point.sentence

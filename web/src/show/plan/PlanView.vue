@@ -18,6 +18,7 @@ import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
 import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { stationsOn } from '@fair-gable/core/unit/way-round';
 import { useClock } from '../../base/clock/index.ts';
+import TickBox from '../../base/controls/TickBox.vue';
 import NumberField from '../../base/controls/NumberField.vue';
 import SelectField from '../../base/controls/SelectField.vue';
 import OutlineStrip from '../../unit/outline/OutlineStrip.vue';
@@ -156,10 +157,10 @@ const stationTitle = (key: StationKey): string =>
       <div v-for="{ station, points: here } in stations" :key="station.key" class="stop">
         <h2>
           <label>
-            <input
-              type="checkbox"
-              :checked="givenHere(here).length > 0"
-              @change="wish(here, givenHere(here).length === 0)"
+            <TickBox
+              :ticked="givenHere(here).length > 0"
+              :deciding="planning.busy.value"
+              @tick="(to) => wish(here, to)"
             />
             {{ stationTitle(station.key) }}
           </label>
@@ -175,7 +176,8 @@ const stationTitle = (key: StationKey): string =>
             :given="given.has(point.id)"
             :says="given.has(point.id) ? spoken(point.seconds) : (why.get(point.id) ?? '')"
             :may-word="session.may('record')"
-            @toggle="wish([point], !given.has(point.id))"
+            :planning="planning.busy.value"
+            @wish="(isIn) => wish([point], isIn)"
             @word="worded = point"
           />
         </ul>

@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { followUpKinds, lateness, type FollowUp } from '@fair-gable/core/yard/follow-up';
+import TickBox from '../../base/controls/TickBox.vue';
 import { useClock } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 
@@ -31,9 +32,9 @@ const keepWho = (): void => {
   const who = draft.value.who.trim();
   if (who !== props.followUp.who) set({ who });
 };
-const toggle = (): void => {
-  const { done, ...open } = props.followUp;
-  emit('keep', done ? open : { ...open, done: clock.today });
+const setDone = (is: boolean): void => {
+  const { done: _done, ...open } = props.followUp;
+  emit('keep', is ? { ...open, done: clock.today } : open);
 };
 const dueWords = computed(() => {
   if (late.value === 'late') return `late, was due ${formatDate(props.followUp.due)}`;
@@ -44,11 +45,11 @@ const dueWords = computed(() => {
 <template>
   <li :class="late">
     <label class="what">
-      <input
-        type="checkbox"
-        :checked="followUp.done !== undefined"
+      <TickBox
+        :ticked="followUp.done !== undefined"
+        :deciding="busy"
         :disabled="!mayWrite || busy"
-        @change="toggle"
+        @tick="setDone"
       />
       <span
         ><span class="kind">{{ kind }}</span> {{ followUp.text }}</span

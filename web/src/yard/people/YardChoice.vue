@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
+import { useShown } from '../../base/controls/shown.ts';
 import { useRouter } from 'vue-router';
 import { ask, saying } from '../../base/api/client.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -11,9 +12,15 @@ const session = useSession();
 const units = useUnits();
 const router = useRouter();
 const problem = ref('');
+const busy = ref(false);
+const shown = useShown(
+  () => session.session?.yard.id,
+  () => busy.value,
+);
 const yards = computed(() => session.session?.yards ?? []);
 
 const go = async (yard: string): Promise<void> => {
+  busy.value = true;
   try {
     await ask('PUT /api/session/yard', { body: { yard } });
     await session.reload();
@@ -23,13 +30,14 @@ const go = async (yard: string): Promise<void> => {
   } catch (error) {
     problem.value = saying(error);
   }
+  busy.value = false;
 };
 </script>
 
 <template>
   <Select
     v-if="yards.length > 1"
-    :model-value="session.session?.yard.id"
+    v-model="shown"
     :options="[...yards]"
     option-label="name"
     option-value="id"

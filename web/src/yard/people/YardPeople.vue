@@ -3,7 +3,6 @@ import type { Routes } from '../../base/api/routes.ts';
 import type { AnswerOf } from '@fair-gable/core/base/contract';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
 import { onMounted, ref } from 'vue';
 import { type Role, roles, roleWords } from '@fair-gable/core/base/rights';
 import { type YardPerson } from '@fair-gable/core/yard/people';
@@ -14,6 +13,7 @@ import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSaving } from '../../base/controls/saved.ts';
 import { useSession } from '../../base/session/session.ts';
+import RoleChoice from './RoleChoice.vue';
 
 /** The people of the yard: taken on, given a role, helped back in, taken off. */
 type Link = AnswerOf<Routes['POST /api/people/:id/link']>;
@@ -90,13 +90,10 @@ const remove = async (person: YardPerson): Promise<void> => {
             }}<template v-if="!person.ready"> · invited, has not accepted yet</template></span
           >
         </div>
-        <Select
-          :model-value="person.role"
-          :options="choices"
-          option-label="label"
-          option-value="key"
-          :aria-label="`Role of ${person.name}`"
-          @update:model-value="(role: Role) => setRole(person, role)"
+        <RoleChoice
+          :person="person"
+          :deciding="list.busy.value"
+          @give="(role) => setRole(person, role)"
         />
         <div class="deeds">
           <button type="button" class="plain" @click="makeLink(person)">
