@@ -1,4 +1,4 @@
-// `npm run bench [-- checks core hands hold list numbers photos plan round search shell together walk yard]`: ratios against something named. Seconds differ
+// `npm run bench [-- checks core hands hold list numbers photos plan round scale search shell together walk yard]`: ratios against something named. Seconds differ
 // between machines, ratios much less. What was measured last stands in docs/performance.md.
 import { build } from '../tools/lib/build.mjs';
 import { firstLoad, limit } from '../tools/lib/first-load.mjs';
@@ -26,6 +26,7 @@ const benches: Readonly<Record<string, () => Promise<void> | void>> = {
   round: async () => (await import('./round.ts')).benchRound(),
   walk: async () => (await import('./walk.ts')).benchWalk(),
   yard: async () => (await import('./yard.ts')).benchYard(),
+  scale: async () => (await import('./scale.ts')).benchScale(),
   together: async () => (await import('./together.ts')).benchTogether(),
 };
 

@@ -62,3 +62,45 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await note.getByRole('button', { name: 'Go to bunk rating' }).click();
   await expect(row(page, 'bunkRating').getByRole('textbox').first()).toBeFocused();
 });
+
+test('who went elsewhere while a unit was being taken in is not led away', async ({ page }) => {
+  await signIn(page);
+  let answered = 0;
+  await page.route('**/api/units', async (route) => {
+    if (route.request().method() !== 'POST') return route.continue();
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+    answered += 1;
+  });
+  await page.goto(demo('/yard/take-in'));
+  await typeInto(page.getByLabel('Stock number'), 'TQ-LATE');
+  await page.getByRole('button', { name: /^Take it in/ }).click();
+  await page.getByRole('link', { name: 'Walks', exact: true }).click();
+  await expect.poll(() => answered).toBe(1);
+  await expect(page.getByText('saved')).toBeVisible();
+  await page.waitForTimeout(500);
+  expect(page.url()).toMatch(/\/walks$/);
+});
+
+test('what is kept late opens nothing where one has gone on meanwhile', async ({ page }) => {
+  await signIn(page);
+  await openUnit(page, 'TQ-0381');
+  let answered = 0;
+  await page.route('**/edits', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  page.on('requestfinished', (request) => (answered += Number(request.url().endsWith('/edits'))));
+  await goTo(page, /^11 Label panel/);
+  await row(page, 'buildDate').getByRole('button').first().click();
+  await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '11/24');
+  await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
+  await goTo(page, /^18 Bunks/);
+  await row(page, 'bunkSize').getByRole('button').first().click();
+  const field = row(page, 'bunkSize').getByRole('textbox').first();
+  await typeInto(field, '31 x');
+  await expect.poll(() => answered).toBe(1);
+  await expect(page.getByText('everything saved')).toBeVisible();
+  await field.pressSequentially(' 77');
+  await expect(row(page, 'bunkSize')).toContainText('31 × 77 in = 79 × 196 cm');
+});

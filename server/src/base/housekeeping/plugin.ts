@@ -6,7 +6,8 @@ import type { App } from '../app/index.ts';
 export interface Chore {
   /** What it is, for the log. */
   readonly name: string;
-  readonly work: (manager: EntityManager) => Promise<void>;
+  /** @param over aborted when the server is stopped: what takes long leaves off, and goes on another time */
+  readonly work: (manager: EntityManager, over: AbortSignal) => Promise<void>;
 }
 
 declare module 'fastify' {
@@ -30,11 +31,11 @@ export const housekeepingPlugin = fp(
   async (app: App, { source }: { source: DataSource }) => {
     const chores: Chore[] = [];
     let under: Promise<void> = Promise.resolve();
-    let isClosing = false;
+    const closing = new AbortController();
 
     const one = async ({ name, work }: Chore, manager: EntityManager): Promise<void> => {
-      if (isClosing) return;
-      await work(manager).catch((error: unknown) =>
+      if (closing.signal.aborted) return;
+      await work(manager, closing.signal).catch((error: unknown) =>
         app.log.warn(`${name}: not now, within an hour again. ${String(error)}`),
       );
     };
@@ -61,7 +62,7 @@ export const housekeepingPlugin = fp(
     timer.unref();
     app.addHook('onReady', async () => void keepHouse());
     app.addHook('onClose', async () => {
-      isClosing = true;
+      closing.abort();
       clearInterval(timer);
       await under;
     });

@@ -89,9 +89,9 @@ export const renewSummaries = async (
 /** So many units are checked at a time by the clock. */
 const atOnce = 100;
 
-const renewYard = async (yard: InYard): Promise<void> => {
+const renewYard = async (yard: InYard, over: AbortSignal): Promise<void> => {
   const { today } = await clockOf(yard);
-  for (let last = ''; ;) {
+  for (let last = ''; !over.aborted;) {
     const rows = await yard.query<{ id: string }>(
       `SELECT u.id FROM unit u
        WHERE u.yard_id = $1 AND u.in_stock AND u.id::text > $2
@@ -107,9 +107,9 @@ const renewYard = async (yard: InYard): Promise<void> => {
 };
 
 /** Checks whatever nobody has looked at since the day began, or since it changed, so that who looks waits for nothing. */
-export const renewAll = async (manager: EntityManager): Promise<void> => {
+export const renewAll = async (manager: EntityManager, over: AbortSignal): Promise<void> => {
   const yards = await manager.find(Yard, { select: { id: true } });
-  for (const { id } of yards) await renewYard(inYard(manager, id, nobody));
+  for (const { id } of yards) await renewYard(inYard(manager, id, nobody), over);
 };
 
 /** Another program may find otherwise: whatever one that ran before this one kept is found anew. */

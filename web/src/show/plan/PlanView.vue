@@ -29,6 +29,7 @@ import PlanRow from './PlanRow.vue';
 import ReadyList from './ReadyList.vue';
 import { useWalk } from '../walk/walk.ts';
 import { usePresenting } from './presenting.ts';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 const WordingForm = defineAsyncComponent(() => import('../cards/WordingForm.vue'));
 
@@ -37,6 +38,7 @@ const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const walk = useWalk();
 const router = useRouter();
+const isStillHere = useStillHere();
 const busy = ref(false);
 const problem = ref('');
 
@@ -127,7 +129,7 @@ const start = async (isRehearsal: boolean): Promise<void> => {
     const { minutes } = wishes.value;
     const id = await walk.plan(unit, { minutes, points: chosen.value, about, isRehearsal });
     void takeAlong(props.unit);
-    await router.push({ name: 'give', params: { walk: id } });
+    if (isStillHere()) await router.push({ name: 'give', params: { walk: id } });
   } catch {
     problem.value = 'This device could not keep the walk. Free some room on it, then start again.';
   } finally {

@@ -17,12 +17,14 @@ import SheetHistory from './SheetHistory.vue';
 import SheetReading from './SheetReading.vue';
 import { sheetName, useSheets } from './sheets.ts';
 import TouchedUnits from './TouchedUnits.vue';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** One model sheet: read, changed, and kept once one has seen which units that touches. */
 const props = defineProps<{ sheet: string }>();
 const sheets = useSheets();
 const session = useSession();
 const router = useRouter();
+const isStillHere = useStillHere();
 
 const thisYear = Number(useClock().today.slice(0, 4));
 const isNew = computed(() => props.sheet === 'new');
@@ -131,7 +133,8 @@ const keep = async (units: readonly string[]): Promise<void> => {
   );
   if (!isKept) return;
   leave();
-  if (isNew.value) await router.replace({ name: 'model-sheet', params: { sheet: sheet.id } });
+  if (isNew.value && isStillHere())
+    await router.replace({ name: 'model-sheet', params: { sheet: sheet.id } });
 };
 
 const leave = (): void => {
@@ -147,7 +150,7 @@ const cancel = (): void => {
 const drop = (): Promise<boolean> =>
   guarded(async () => {
     await sheets.drop(props.sheet);
-    await router.push({ name: 'model-sheets' });
+    if (isStillHere()) await router.push({ name: 'model-sheets' });
   });
 
 const openOffers = computed(() =>

@@ -2,7 +2,12 @@
 import Button from 'primevue/button';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { readModelSheetFile, sheetFor, type KeptSheet } from '@fair-gable/core/unit/model-sheet';
+import {
+  readModelSheetFile,
+  sheetFor,
+  type KeptSheet,
+  type ModelSheet,
+} from '@fair-gable/core/unit/model-sheet';
 import { saying } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
@@ -10,12 +15,14 @@ import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';
 import { changesOfSheet } from './changes.ts';
 import { sheetName, useSheets } from './sheets.ts';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** What makers say of their models: the yard's sheets, and how many units follow each. */
 const sheets = useSheets();
 const units = useUnits();
 const session = useSession();
 const router = useRouter();
+const isStillHere = useStillHere();
 const drafts = useDrafts();
 const problem = ref('');
 const file = ref<HTMLInputElement>();
@@ -41,6 +48,28 @@ const series = computed(() => {
   return [...bySeries];
 });
 
+/** What the file says otherwise is a draft over the sheet that is here: seen, then kept or left. */
+const draftOver = ({ version }: KeptSheet, sheet: ModelSheet, where: string): void =>
+  drafts.put(`sheets.${sheet.id}`, {
+    value: { sheet, texts: {}, basedOn: version, taken: [], isFromFile: true },
+    what: `Model sheet ${sheetName(sheet)}, from a file`,
+    where,
+    at: new Date().toISOString(),
+  });
+
+/** Keeps a sheet that is not here, or puts it as a draft over the one that is. @returns whether there is anything to look at */
+const takeIn = async (sheet: ModelSheet, where: string): Promise<boolean> => {
+  const there = sheets.all.find((kept) => kept.sheet.id === sheet.id);
+  if (!there) await sheets.put(sheet, 0, []);
+  else if (changesOfSheet(there.sheet, sheet, session.system).length > 0)
+    draftOver(there, sheet, where);
+  else {
+    problem.value = `${sheetName(sheet)} is here already, and says the same.`;
+    return false;
+  }
+  return true;
+};
+
 /** A sheet from a file becomes a draft of its own, looked at before it is kept. */
 const bringIn = async (): Promise<void> => {
   const chosen = file.value?.files?.[0];
@@ -51,28 +80,9 @@ const bringIn = async (): Promise<void> => {
       problem.value = read.message;
       return;
     }
-    const there = sheets.all.find(({ sheet }) => sheet.id === read.sheet.id);
-    if (!there) await sheets.put(read.sheet, 0, []);
     const address = router.resolve({ name: 'model-sheet', params: { sheet: read.sheet.id } });
-    if (there && changesOfSheet(there.sheet, read.sheet, session.system).length === 0) {
-      problem.value = `${sheetName(read.sheet)} is here already, and says the same.`;
-      return;
-    }
-    // What the file says otherwise is a draft over the sheet that is here: seen, then kept or left.
-    if (there)
-      drafts.put(`sheets.${read.sheet.id}`, {
-        value: {
-          sheet: read.sheet,
-          texts: {},
-          basedOn: there.version,
-          taken: [],
-          isFromFile: true,
-        },
-        what: `Model sheet ${sheetName(read.sheet)}, from a file`,
-        where: address.fullPath,
-        at: new Date().toISOString(),
-      });
-    await router.push(address);
+    const isTaken = await takeIn(read.sheet, address.fullPath);
+    if (isTaken && isStillHere()) await router.push(address);
   } catch (error) {
     problem.value =
       error instanceof SyntaxError

@@ -108,7 +108,8 @@ const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<boo
   const saved = await save(key, [change], what);
   if (saved && change.part === 'specs') {
     usualHow.value = change.how;
-    nextField(key);
+    // Whoever went on meanwhile stays where they are.
+    if (open.value === key) nextField(key);
   }
   return saved;
 };

@@ -23,11 +23,13 @@ import { useEdits } from './edits.ts';
 import MarginNote from './MarginNote.vue';
 import SpecInput from './SpecInput.vue';
 import { asTyped, readTyped } from './typing.ts';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** A new unit from nothing, by typing what its labels say. */
 const edits = useEdits();
 const session = useSession();
 const router = useRouter();
+const isStillHere = useStillHere();
 const newId = crypto.randomUUID();
 
 interface Group {
@@ -152,7 +154,8 @@ const take = async (): Promise<void> => {
     }
   });
   busy.value = false;
-  if (isTaken) await router.push({ name: 'record', params: { id, station: 'labels' } });
+  if (isTaken && isStillHere())
+    await router.push({ name: 'record', params: { id, station: 'labels' } });
 };
 </script>
 

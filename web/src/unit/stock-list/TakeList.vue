@@ -20,6 +20,7 @@ import { useSession } from '../../base/session/session.ts';
 import { systemNames } from '../../base/controls/systems.ts';
 import { textOfList } from './decode.ts';
 import { useUnits } from '../units/units.ts';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** A list of units from elsewhere: columns matched, looked at, then taken in. */
 type Preview = AnswerOf<Routes['POST /api/stock-list/preview']>;
@@ -27,6 +28,7 @@ type Preview = AnswerOf<Routes['POST /api/stock-list/preview']>;
 const session = useSession();
 const units = useUnits();
 const router = useRouter();
+const isStillHere = useStillHere();
 const input = ref<HTMLInputElement>();
 const name = ref('');
 const text = ref('');
@@ -141,7 +143,7 @@ const take = (onlyGood: boolean): Promise<void> =>
   guarded(async () => {
     const list = { ...given(), onlyGood };
     await run((as) => ask('POST /api/stock-list', { body: list }, as)).finally(() => units.load());
-    await router.push({ name: 'yard' });
+    if (isStillHere()) await router.push({ name: 'yard' });
   });
 
 const figure = (n: number): string => n.toLocaleString('en-US');

@@ -14,11 +14,13 @@ import UnitRow from './UnitRow.vue';
 import { useUnits, type TakenFile } from '../../unit/units/units.ts';
 import { useYardView } from './view.ts';
 import YardFilter from './YardFilter.vue';
+import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** Every unit of the yard, drawn to one scale, with what it needs next. */
 const units = useUnits();
 const session = useSession();
 const router = useRouter();
+const isStillHere = useStillHere();
 const notice = ref<{ text: string; wrong: boolean }>();
 const { view, rows, shown: looked, unsure, set, whole, saved, keep, drop } = useYardView();
 const left = useLeft();
@@ -75,7 +77,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
     : `${unit.name} is in the yard.`;
   notice.value = { text, wrong: false };
   // What was left out is read before one goes on.
-  if (unit.unsigned) return;
+  if (unit.unsigned || !isStillHere()) return;
   await router.push({ name: 'record', params: { id: unit.id } });
 };
 </script>
