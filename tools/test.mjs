@@ -45,8 +45,9 @@ const jest =
     const file = join(folder, `${project}.json`);
     // A test that failed may have left something running; it does not hold up the others.
     const args = ['--selectProjects', project, '--forceExit', '--json', '--outputFile', file];
-    // Each file of the server's has a database of its own. Those of the tools start and kill whole servers: one by one.
-    const atOnce = project === 'tools' ? '--runInBand' : `--maxWorkers=${workers}`;
+    // Each file of the server's has a database of its own, each of the tools' a folder and ports. Those of the tools start and kill
+    // whole servers and wait for most of their time: two at a time also beside another lane.
+    const atOnce = `--maxWorkers=${project === 'tools' ? 2 : workers}`;
     await shown(bin('jest'), [...args, atOnce], {
       NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
       TEST_POSTGRES: cluster?.urlOf('postgres') ?? '',
@@ -104,8 +105,7 @@ const suites = {
 };
 
 /**
- * In this order. What stands in two lanes runs side by side, each on one of two cores: the tools start and kill servers one by
- * one, and wait for most of their time.
+ * In this order. What stands in two lanes runs side by side.
  * @type {readonly (readonly (readonly string[])[])[]}
  */
 const stages = [
