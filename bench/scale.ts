@@ -1,4 +1,4 @@
-// 300 yards of 120 units and 2,000 people behind two servers on one PostgreSQL: what people at work wait for.
+// Many yards and their people behind two servers on one PostgreSQL: what people at work wait for.
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -10,8 +10,8 @@ import { freePort, startCluster } from '../tools/lib/postgres.mjs';
 import { p95, timed } from './ground.ts';
 import { emailOf, fillYards, password, people, unitsOfAYard, yards } from './many-yards.ts';
 
-/** So many of the people are at work at once, one after the other. */
-const atWork = [50, 100, 200, 400];
+/** Such shares of the people are at work at once, one after the other. */
+const atWork = [1 / 40, 1 / 20, 1 / 10, 1 / 5];
 const lasting = Number(process.env['BENCH_SECONDS'] ?? 60) * 1000;
 /** How often one who is at work does what, ms. */
 const every = { list: 60_000, unit: 12_000, edit: 20_000, photo: 300_000 } as const;
@@ -59,7 +59,12 @@ const get = async (
   return answer;
 };
 
-const comeToWork = async (n: number, servers: readonly Server[]): Promise<Somebody> => {
+/** Signs somebody in. @param firstLooks what their first look at the yard takes is put there: most often its units must be checked first */
+const comeToWork = async (
+  n: number,
+  servers: readonly Server[],
+  firstLooks: number[],
+): Promise<Somebody> => {
   const { address } = servers[n % servers.length] as Server;
   const answer = await fetch(`${address}/api/session`, {
     method: 'POST',
@@ -68,10 +73,15 @@ const comeToWork = async (n: number, servers: readonly Server[]): Promise<Somebo
   });
   if (!answer.ok) throw new Error(`sign-in ${n}: ${answer.status}`);
   const cookie = answer.headers.get('set-cookie')?.split(';')[0] ?? '';
-  const page = (await (await get({ address, cookie }, '/api/units/summaries')).json()) as {
-    units: readonly { id: string }[];
-  };
-  return { address, cookie, units: page.units.map(({ id }) => id) };
+  let units: readonly string[] = [];
+  firstLooks.push(
+    await timed(async () => {
+      const answer = await get({ address, cookie }, '/api/units/summaries');
+      const page = (await answer.json()) as { units: readonly { id: string }[] };
+      units = page.units.map(({ id }) => id);
+    }),
+  );
+  return { address, cookie, units };
 };
 
 /** When each edit was sent, by unit: whoever hears of it counts from there. */
@@ -142,10 +152,12 @@ const busy = async (
   work: () => Promise<number>,
   times: number[],
 ): Promise<void> => {
-  await pause(Math.random() * wait);
+  const rest = (ms: number): Promise<void> =>
+    pause(Math.max(0, Math.min(ms, until - performance.now())));
+  await rest(Math.random() * wait);
   while (performance.now() < until) {
     times.push(await work());
-    await pause(wait * (0.5 + Math.random()));
+    await rest(wait * (0.5 + Math.random()));
   }
 };
 
@@ -193,18 +205,7 @@ const disk = async (client: Client): Promise<void> => {
   console.log(`on the disk ${megaBytes(Number(whole.rows[0]?.bytes))}: ${tables}`);
 };
 
-/** Waits until the clock has looked at every unit. */
-const untilChecked = async (client: Client): Promise<void> => {
-  for (;;) {
-    const { rows } = await client.query<{ n: number }>(
-      `SELECT count(*)::int AS n FROM unit WHERE summary_for IS NULL AND in_stock`,
-    );
-    if (rows[0]?.n === 0) return;
-    await pause(2000);
-  }
-};
-
-/** Prints what each of several crowds waits for; `BENCH_SECONDS` says how long each is at work. */
+/** Prints what each of several crowds waits for; `BENCH_SECONDS` says how long each is at work, `BENCH_YARDS` how many yards there are. */
 export const benchScale = async (): Promise<void> => {
   const folder = mkdtempSync('/var/tmp/fair-gable-scale-');
   chmodSync(folder, 0o755);
@@ -220,11 +221,7 @@ export const benchScale = async (): Promise<void> => {
       `${yards} yards of ${unitsOfAYard} units and ${people} people put there in ${(filling / 1000).toFixed(0)} s`,
     );
     await disk(client);
-    const checking = await timed(async () => {
-      servers.push(await startServer(cluster.url), await startServer(cluster.url));
-      await untilChecked(client);
-    });
-    console.log(`every unit checked by the clock in ${(checking / 1000).toFixed(0)} s`);
+    servers.push(await startServer(cluster.url), await startServer(cluster.url));
     const rough = await sharp({
       create: {
         width: 2000,
@@ -239,10 +236,13 @@ export const benchScale = async (): Promise<void> => {
     const photo = new Uint8Array(rough.subarray());
     console.log(`a photo has ${megaBytes(photo.length)}`);
     const staff: Somebody[] = [];
-    for (const crowd of atWork) {
-      while (staff.length < crowd) staff.push(await comeToWork(staff.length, servers));
+    const firstLooks: number[] = [];
+    for (const share of atWork) {
+      while (staff.length < people * share)
+        staff.push(await comeToWork(staff.length, servers, firstLooks));
       await measure(staff, photo, client);
     }
+    console.log(`the first look at a yard, p95: ${p95(firstLooks).toFixed(0)} ms`);
     console.log(
       `memory of the servers: ${servers.map((s) => megaBytes(residentOf(s))).join(' and ')}`,
     );

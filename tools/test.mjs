@@ -46,8 +46,8 @@ const jest =
     // A test that failed may have left something running; it does not hold up the others.
     const args = ['--selectProjects', project, '--forceExit', '--json', '--outputFile', file];
     // Each file of the server's has a database of its own, each of the tools' a folder and ports. Those of the tools start and kill
-    // whole servers and wait for most of their time: two at a time also beside another lane.
-    const atOnce = `--maxWorkers=${project === 'tools' ? 2 : workers}`;
+    // whole servers, and have the machine to themselves: beside other lanes both took twice as long.
+    const atOnce = `--maxWorkers=${workers}`;
     await shown(bin('jest'), [...args, atOnce], {
       NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
       TEST_POSTGRES: cluster?.urlOf('postgres') ?? '',
@@ -110,7 +110,11 @@ const suites = {
  */
 const stages = [
   [['build']],
-  [['tools'], ['format', 'lint', 'types', 'boundaries', 'core', 'web']],
+  [['tools']],
+  [
+    ['format', 'lint', 'types', 'boundaries'],
+    ['core', 'web'],
+  ],
   [['server']],
   [['e2e']],
 ];
