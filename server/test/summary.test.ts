@@ -5,7 +5,7 @@ import { withoutOurs, type YardUnit } from '@fair-gable/core/unit/record';
 import { checkedOn, summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
 import { inYard, nobody } from '../src/base/database/index.ts';
 import { Unit } from '../src/unit/record/index.ts';
-import { forgetSummaries, renewAll, renewSummaries } from '../src/yard/summary/renewing.ts';
+import { madeOn, renewAll, renewSummaries } from '../src/yard/summary/renewing.ts';
 import { bench, signedIn, type Asker, type Bench } from './support.ts';
 
 let b: Bench;
@@ -33,7 +33,7 @@ const keptAt = async (id: string): Promise<Unit> =>
 const lacking = async (): Promise<number> => {
   const [{ count }] = await b.source.query(
     `SELECT count(*)::int AS count FROM unit WHERE summary_for IS DISTINCT FROM revision || '/' || $1`,
-    [today],
+    [madeOn(today)],
   );
   return count;
 };
@@ -106,7 +106,7 @@ describe('the yard in brief', () => {
     if (!unit) throw new Error('no unit');
     await summariesFor(ines);
     const kept = await keptAt(unit.id);
-    expect(kept.summaryFor).toBe(`${kept.revision}/${today}`);
+    expect(kept.summaryFor).toBe(`${kept.revision}/${madeOn(today)}`);
     await b.source.query('UPDATE unit SET revision = revision + 1 WHERE id = $1', [unit.id]);
     // As if the checks had gone by the record before: what they found is of a revision that is over.
     await yard.within(async (within) => {
@@ -117,20 +117,20 @@ describe('the yard in brief', () => {
     });
     expect((await keptAt(unit.id)).summaryFor).toBe(kept.summaryFor);
     await summariesFor(ines);
-    expect((await keptAt(unit.id)).summaryFor).toBe(`${kept.revision + 1}/${today}`);
+    expect((await keptAt(unit.id)).summaryFor).toBe(`${kept.revision + 1}/${madeOn(today)}`);
   });
 
   it('is of the day: what was found yesterday is found anew', async () => {
     await summariesFor(ines);
     await b.source.query(
-      `UPDATE unit SET summary_for = revision || '/2001-01-01', summary = jsonb_set(summary::jsonb, '{verdict,day}', '"2001-01-01"')::json`,
+      `UPDATE unit SET summary_for = replace(summary_for, '${today}', '2001-01-01'), summary = jsonb_set(summary::jsonb, '{verdict,day}', '"2001-01-01"')::json`,
     );
     const days = (await summariesFor(ines)).map(({ verdict }) => verdict.day);
     expect(new Set(days)).toEqual(new Set([today]));
   });
 
   it('is looked after by the clock, so that who looks first waits for nothing', async () => {
-    await forgetSummaries(b.source.manager);
+    await b.source.query('UPDATE unit SET summary_for = NULL');
     // A server that is being stopped does not begin.
     await renewAll(b.source.manager, AbortSignal.abort());
     expect(await lacking()).toBeGreaterThan(20);
@@ -138,12 +138,17 @@ describe('the yard in brief', () => {
     expect(await lacking()).toBe(0);
   });
 
-  it('is found anew by another program', async () => {
-    await summariesFor(ines);
-    await forgetSummaries(b.source.manager);
-    const [{ kept }] = await b.source.query(
-      'SELECT count(*)::int AS kept FROM unit WHERE summary_for IS NOT NULL',
+  it('is found anew where another program kept it, and not where this one did before', async () => {
+    const before = await summariesFor(ines);
+    const spoil = `summary = jsonb_set(summary::jsonb, '{verdict,left,look}', '999')::json`;
+    const looks = async () =>
+      new Set((await summariesFor(ines)).map(({ verdict }) => verdict.left.look));
+    // What this program kept is taken as it stands.
+    await b.source.query(`UPDATE unit SET ${spoil}`);
+    expect(await looks()).toEqual(new Set([999]));
+    await b.source.query(
+      `UPDATE unit SET summary_for = revision || '/${today}/0123456789abcdef', ${spoil}`,
     );
-    expect(kept).toBe(0);
+    expect(await summariesFor(ines)).toEqual(before);
   });
 });

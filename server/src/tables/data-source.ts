@@ -15,7 +15,6 @@ import {
 import { PhotoPiece, PhotoRow } from '../unit/photo/entities.ts';
 import { RecordChange, RecordField, RecordPartRow, Unit } from '../unit/record/entities.ts';
 import { listParts } from '../unit/record/index.ts';
-import { forgetSummaries } from '../yard/summary/index.ts';
 import { ModelSheetChange, ModelSheetOffer, ModelSheetRow } from '../unit/model-sheet/entities.ts';
 import { VehicleRow } from '../numbers/vehicles/entities.ts';
 import { BuyerRow, FollowUpRow, LetterRow } from '../yard/follow-up/entities.ts';
@@ -34,7 +33,8 @@ import { Invitations1796428800000 } from './migrations/1796428800000-invitations
 import { KnownDevices1796515200000 } from './migrations/1796515200000-known-devices.ts';
 import { EventAuthors1796601600000 } from './migrations/1796601600000-event-authors.ts';
 import { RecordParts1796774400000 } from './migrations/1796774400000-record-parts.ts';
-import { UnitSummary1796947200000 } from './migrations/1796947200000-unit-summary.ts';
+import { UnitVerdict1796947200000 } from './migrations/1796947200000-unit-verdict.ts';
+import { UnitSummary1797033600000 } from './migrations/1797033600000-unit-summary.ts';
 import { YardTimeZone1796860800000 } from './migrations/1796860800000-yard-time-zone.ts';
 import { SentOnce1796688000000 } from './migrations/1796688000000-sent-once.ts';
 import { WalkClock1796342400000 } from './migrations/1796342400000-walk-clock.ts';
@@ -85,7 +85,8 @@ const migrations = [
   SentOnce1796688000000,
   RecordParts1796774400000,
   YardTimeZone1796860800000,
-  UnitSummary1796947200000,
+  UnitVerdict1796947200000,
+  UnitSummary1797033600000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */
@@ -149,7 +150,6 @@ export const openDatabase = async (url: string): Promise<DataSource> => {
     if (newer) throw new NewerDatabase(newer);
     await source.runMigrations({ transaction: 'each' });
     await listParts(source.manager);
-    await forgetSummaries(source.manager);
     await runner.query('SELECT pg_advisory_unlock($1)', [migrationLock]);
     await runner.query('RESET lock_timeout');
     return source;

@@ -61,8 +61,8 @@ export class Unit {
   @Column({ type: 'json', name: 'summary_shown', nullable: true, select: false })
   summaryShown!: object | null;
 
-  /** Of which revision and day these are: `12/2026-11-28`. */
-  @Column({ type: 'varchar', length: 40, name: 'summary_for', nullable: true })
+  /** Of which revision, day and program these are: `12/2026-11-28/9f86d081884c7d65`. */
+  @Column({ type: 'varchar', length: 60, name: 'summary_for', nullable: true })
   summaryFor!: string | null;
 
   @Column({ type: 'timestamptz', name: 'created_at' })

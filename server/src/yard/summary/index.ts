@@ -1,2 +1,1 @@
 export { summaryPlugin } from './plugin.ts';
-export { forgetSummaries } from './renewing.ts';

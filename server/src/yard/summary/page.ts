@@ -1,5 +1,5 @@
 import type { InYard } from '../../base/database/index.ts';
-import { renewSummaries } from './renewing.ts';
+import { madeOn, renewSummaries } from './renewing.ts';
 
 /** Which summaries, and who reads them when. */
 export interface SummaryQuery {
@@ -26,7 +26,7 @@ const statement = `
 
 /**
  * A page of the yard in brief, in the order in which its units were taken in. As it was written when it was kept, but for those units
- * of which nothing is kept that is of today and of the record as it is: they are checked first.
+ * of which nothing is kept that is of today, of this program and of the record as it is: they are checked first.
  * @returns JSON text: `{ total, units }`
  */
 export const pageOfSummaries = async (
@@ -37,7 +37,7 @@ export const pageOfSummaries = async (
   const rows = await yard.query<{ id: string; summary: string | null }>(statement, [
     limit,
     from,
-    today,
+    madeOn(today),
     seesAll,
   ]);
   const stale = rows.filter(({ summary }) => summary === null).map(({ id }) => id);

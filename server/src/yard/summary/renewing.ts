@@ -5,6 +5,10 @@ import { checkedOn, summaryOf } from '@fair-gable/core/yard/summary';
 import { clockOf, Yard } from '../../base/access/index.ts';
 import { inYard, nobody, type InYard } from '../../base/database/index.ts';
 import { recordStatement } from '../../unit/record/index.ts';
+import { program } from './program.ts';
+
+/** Of which day and program a summary is, beside its revision. @param today the yard's own day */
+export const madeOn = (today: string): string => `${today}/${program}`;
 
 /** A unit's summary as JSON text. */
 interface Kept {
@@ -57,7 +61,7 @@ const keep = (
        FROM fresh f JOIN free ON free.id = f.id
        WHERE unit.yard_id = $1 AND unit.id = f.id`,
       [
-        today,
+        madeOn(today),
         units.map(({ id }) => id),
         units.map(({ revision }) => revision),
         kept.map(({ all }) => all),
@@ -97,7 +101,7 @@ const renewYard = async (yard: InYard, over: AbortSignal): Promise<void> => {
        WHERE u.yard_id = $1 AND u.in_stock AND u.id::text > $2
          AND u.summary_for IS DISTINCT FROM u.revision || '/' || $3
        ORDER BY u.id::text LIMIT ${atOnce}`,
-      [last, today],
+      [last, madeOn(today)],
     );
     const ids = rows.map(({ id }) => id);
     await renewSummaries(yard, ids, today);
@@ -110,14 +114,4 @@ const renewYard = async (yard: InYard, over: AbortSignal): Promise<void> => {
 export const renewAll = async (manager: EntityManager, over: AbortSignal): Promise<void> => {
   const yards = await manager.find(Yard, { select: { id: true } });
   for (const { id } of yards) await renewYard(inYard(manager, id, nobody), over);
-};
-
-/** Another program may find otherwise: whatever one that ran before this one kept is found anew. */
-export const forgetSummaries = async (manager: EntityManager): Promise<void> => {
-  await manager
-    .createQueryBuilder()
-    .update('unit')
-    .set({ summaryFor: null })
-    .where('summary_for IS NOT NULL')
-    .execute();
 };
