@@ -13,6 +13,8 @@ import { emailOf, fillYards, password, people, unitsOfAYard, yards } from './man
 /** Such shares of the people are at work at once, one after the other. */
 const atWork = [1 / 40, 1 / 20, 1 / 10, 1 / 5];
 const lasting = Number(process.env['BENCH_SECONDS'] ?? 60) * 1000;
+/** Bytes of a piece, as a phone sends them. */
+const piece = 256_000;
 /** How often one who is at work does what, ms. */
 const every = { list: 60_000, unit: 12_000, edit: 20_000, photo: 300_000 } as const;
 type Deed = keyof typeof every;
@@ -140,8 +142,14 @@ const deeds = (photo: Uint8Array<ArrayBuffer>, sentAt: SentAt) => {
     unit: (who) => timed(async () => (await get(who, `/api/units/${some(who)}`)).arrayBuffer()),
     edit,
     photo: (who) => {
-      const path = `/api/units/${some(who)}/photos/${randomUUID()}/upload?from=0&of=${photo.length}`;
-      return timed(() => send(who, 'PUT', path, photo, 'application/octet-stream'));
+      const path = `/api/units/${some(who)}/photos/${randomUUID()}/upload`;
+      return timed(async () => {
+        for (let from = 0; from < photo.length; from += piece) {
+          const part = photo.slice(from, from + piece);
+          const place = `${path}?from=${from}&of=${photo.length}`;
+          await send(who, 'PUT', place, part, 'application/octet-stream');
+        }
+      });
     },
   } satisfies Record<Deed, (who: Somebody) => Promise<number>>;
 };
@@ -205,6 +213,17 @@ const disk = async (client: Client): Promise<void> => {
   console.log(`on the disk ${megaBytes(Number(whole.rows[0]?.bytes))}: ${tables}`);
 };
 
+/** Waits until the clock has looked at every unit. */
+const untilChecked = async (client: Client): Promise<void> => {
+  for (;;) {
+    const { rows } = await client.query<{ n: number }>(
+      'SELECT count(*)::int AS n FROM unit WHERE summary_for IS NULL AND in_stock',
+    );
+    if (rows[0]?.n === 0) return;
+    await pause(1000);
+  }
+};
+
 /** Prints what each of several crowds waits for; `BENCH_SECONDS` says how long each is at work, `BENCH_YARDS` how many yards there are. */
 export const benchScale = async (): Promise<void> => {
   const folder = mkdtempSync('/var/tmp/fair-gable-scale-');
@@ -221,7 +240,11 @@ export const benchScale = async (): Promise<void> => {
       `${yards} yards of ${unitsOfAYard} units and ${people} people put there in ${(filling / 1000).toFixed(0)} s`,
     );
     await disk(client);
-    servers.push(await startServer(cluster.url), await startServer(cluster.url));
+    const checking = await timed(async () => {
+      servers.push(await startServer(cluster.url), await startServer(cluster.url));
+      await untilChecked(client);
+    });
+    console.log(`every unit checked by the clock in ${(checking / 1000).toFixed(0)} s`);
     const rough = await sharp({
       create: {
         width: 2000,

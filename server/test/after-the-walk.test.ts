@@ -281,7 +281,7 @@ describe('a voice memo', () => {
   ])('is not %s', async (_, bytes, status) => {
     const answer = await send(ines, randomUUID(), bytes);
     expect(answer.status).toBe(status);
-    expect(answer.body.detail).toMatch(/\.$/);
+    expect(answer.body.detail).toMatch(status === 413 ? /larger than 3 MB\./ : /\.$/);
   });
 
   it('belongs to a walk that is here', async () => {

@@ -1,4 +1,4 @@
-import type { FastifyError, FastifyInstance } from 'fastify';
+import type { FastifyError, FastifyInstance, FastifyRequest } from 'fastify';
 import fp from 'fastify-plugin';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { QueryFailedError } from 'typeorm';
@@ -82,7 +82,14 @@ const fromDatabase = (error: FastifyError, rooms: readonly OwnWords[]): Refusal 
   return undefined;
 };
 
-const toRefusal = (error: FastifyError, body: unknown, rooms: readonly OwnWords[]): Refusal => {
+const size = (bytes: number): string =>
+  bytes < 1_000_000 ? `${bytes / 1000} kB` : `${bytes / 1_000_000} MB`;
+
+const toRefusal = (
+  error: FastifyError,
+  { body, routeOptions }: FastifyRequest,
+  rooms: readonly OwnWords[],
+): Refusal => {
   if (error instanceof Refusal) return error;
   if (hasZodFastifySchemaValidationErrors(error)) return fromValidation(error, body, rooms);
   const fromIt = fromDatabase(error, rooms);
@@ -91,7 +98,7 @@ const toRefusal = (error: FastifyError, body: unknown, rooms: readonly OwnWords[
   if (error.statusCode === 413) {
     return new Refusal(
       'too-large',
-      'The input is larger than 2 MB. Send less at once; nothing was saved.',
+      `The input is larger than ${size(routeOptions.bodyLimit)}. Send less at once; nothing was saved.`,
     );
   }
   if (error.statusCode && error.statusCode < 500) {
@@ -113,7 +120,7 @@ export const problemsPlugin = fp(
     const rooms: OwnWords[] = [];
     app.decorate('ownWords', (words) => void rooms.push(words));
     app.setErrorHandler((error: FastifyError, request, reply) => {
-      const refusal = toRefusal(error, request.body, rooms);
+      const refusal = toRefusal(error, request, rooms);
       if (hasLeft(error)) request.log.info('whoever asked has left');
       else if (refusals[refusal.code].status >= 500) request.log.error(error);
       const details = problemDetails(refusal);
