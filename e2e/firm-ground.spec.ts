@@ -191,6 +191,15 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
 
   await maren.goto(demo('/settings'));
   const petra = maren.locator('[data-person="Petra Lune"]');
+  // A role that could not be given is not shown as given.
+  const role = petra.getByRole('combobox', { name: 'Role of Petra Lune' });
+  const had = (await role.textContent()) ?? '';
+  await maren.route('**/api/people/*', (route) => route.abort());
+  await role.click();
+  await maren.locator('[role="option"][aria-label="viewer"]').click();
+  await expect(maren.getByRole('alert')).toBeVisible();
+  await expect(role).toHaveText(had);
+  await maren.unroute('**/api/people/*');
   maren.once('dialog', (dialog) => void dialog.accept());
   await petra.getByRole('button', { name: /^Take off/ }).click();
   await expect(petra).toHaveCount(0);

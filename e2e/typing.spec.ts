@@ -128,6 +128,33 @@ test('another wheel and another label lose nothing', async ({ page }) => {
   await expect(gvwr).toHaveValue('3,200');
 });
 
+test('a wheel that could not be kept is told, and takes no key from the one in hand', async ({
+  page,
+}) => {
+  await signIn(page);
+  await inUnit(page, 'TQ-0404', 'wheels');
+  await page.route('**/edits', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1000));
+    const problem = { code: 'bad-input', status: 400, detail: 'Make is too long.' };
+    await route.fulfill({
+      status: 400,
+      contentType: 'application/problem+json',
+      body: JSON.stringify(problem),
+    });
+  });
+  const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
+  await wheel('DoorFront').getByRole('button').first().click();
+  await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
+  await wheel('DoorFront').getByRole('button', { name: 'Keep it' }).click();
+  const next = page.locator('[data-wheel].open');
+  await expect(next).not.toHaveAttribute('data-wheel', 'DoorFront');
+  await typeInto(next.getByLabel('Make'), 'Sal');
+  await expect(wheel('DoorFront').getByRole('alert')).toHaveText('Make is too long.');
+  await page.keyboard.type('low');
+  await expect(next.getByLabel('Make')).toHaveValue('Sallow');
+  await expect(wheel('DoorFront').getByText('typed, not kept yet')).toBeVisible();
+});
+
 test('a place is corrected from what is known, and what cannot be is said on the spot', async ({
   page,
 }) => {

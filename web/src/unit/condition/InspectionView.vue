@@ -99,8 +99,8 @@ const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
   const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
   const keeping = keepWith(() => save([change], inText(on.item.label)));
   goOn(on);
-  // It could not be kept: it is opened again as it was typed.
-  if (!(await keeping)) open.value = on.item.key;
+  // Nobody is taken from the item in hand; what was typed at this one waits there.
+  if (!(await keeping)) problem.value = `${on.item.label}: ${problem.value}`;
 };
 
 /** Enter keeps the words under the result there is; it passes nothing. */

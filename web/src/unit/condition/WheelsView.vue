@@ -32,12 +32,10 @@ const leave = async ({ key }: WheelOn): Promise<void> => {
   document.querySelector<HTMLElement>(`[data-wheel="${key}"] .head`)?.focus();
 };
 
-/** On to the next wheel at once; back to this one where it could not be kept. */
+/** On to the next wheel at once. Where it could not be kept its row says so, and nobody is taken from the wheel in hand. */
 const keep = async ({ key, label }: WheelOn, changes: readonly Change[]): Promise<boolean> => {
   open.value = wheels.value[wheels.value.findIndex((wheel) => wheel.key === key) + 1]?.key;
-  const isKept = await save(key, changes, `wheel, ${label}`);
-  if (!isKept) open.value = key;
-  return isKept;
+  return save(key, changes, `wheel, ${label}`);
 };
 
 const treadText = ({ tread: inches }: Wheel): string =>
@@ -78,7 +76,10 @@ const treadText = ({ tread: inches }: Wheel): string =>
           >
           <span v-if="odd.has(on.key)" class="small amber">not like the others</span>
         </button>
-        <DraftMark v-if="open !== on.key" :place="`${unit.id}.wheels.${on.key}`" class="waits" />
+        <template v-if="open !== on.key">
+          <DraftMark :place="`${unit.id}.wheels.${on.key}`" class="waits" />
+          <p v-if="refusalOf(on.key)" class="waits wrong" role="alert">{{ refusalOf(on.key) }}</p>
+        </template>
         <WheelEditor
           v-else-if="mayWrite"
           :unit="unit.id"
