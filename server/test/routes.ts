@@ -1,11 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import { examples } from '../src/base/api-docs/index.ts';
+import type { Example } from '../src/base/app/index.ts';
 import type { Answer, Asker, Bench } from './support.ts';
 
 interface Schema {
   readonly safeParse: (value: unknown) => { readonly success: boolean };
 }
 interface Schemas {
+  /** The kind of bytes it takes, where it is no JSON. */
+  readonly takes?: string;
+  readonly example?: Example;
   readonly body?: Schema;
   readonly response?: Readonly<Record<string, Schema>>;
 }
@@ -24,6 +27,13 @@ export const routesOf = (b: Bench): readonly Route[] =>
 
 export const nameOf = ({ method, url }: Route): string => `${method} ${url}`;
 
+/** What is told as an example of a route, by its name. */
+export const exampleOf = (b: Bench, name: string): Example => {
+  const route = routesOf(b).find((one) => nameOf(one) === name);
+  if (!route) throw new Error(`There is no route ${name}.`);
+  return route.schema?.example ?? {};
+};
+
 /** Calls a route with the example of its documentation, or with nothing where none is told. */
 export const call = (ask: Asker, route: Route, id: string = randomUUID()): Promise<Answer> =>
-  ask(route.method, route.url.replace(':id', id), examples[nameOf(route)]?.body);
+  ask(route.method, route.url.replace(':id', id), route.schema?.example?.body);

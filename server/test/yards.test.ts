@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import sharp from 'sharp';
-import { examples } from '../src/base/api-docs/index.ts';
 import { createYard } from '../src/yard/people/index.ts';
-import { nameOf, routesOf, type Route } from './routes.ts';
+import { exampleOf, nameOf, routesOf, type Route } from './routes.ts';
 import {
   bench,
   editOf,
@@ -131,13 +130,13 @@ const seedAfter = async (sent: ReturnType<typeof sending>, word: string): Promis
 /** What a yard keeps beside its units. */
 const seedYard = async (sent: ReturnType<typeof sending>, word: string): Promise<void> => {
   const id = ids['model-sheets'];
-  const { sheet } = examples['PUT /api/model-sheets/:id']?.body as { sheet: object };
+  const { sheet } = exampleOf(b, 'PUT /api/model-sheets/:id').body as { sheet: object };
   const own = { ...sheet, id, series: word, source: word };
   await sent('PUT', `/api/model-sheets/${id}`, { sheet: own, basedOn: 0, units: [] });
   const found = { part: 'features', key: 'awning', feature: 'standard' };
   const offer = { id: ids.offers, unit: ids.units, unitName: word, ...found };
   await sent('POST', `/api/model-sheets/${id}/offers`, offer);
-  const vehicle = examples['PUT /api/vehicles/:key']?.body as object;
+  const vehicle = exampleOf(b, 'PUT /api/vehicles/:key').body as object;
   const truck = { ...vehicle, key: ids.vehicles, label: word };
   await sent('PUT', `/api/vehicles/${ids.vehicles}`, truck);
 };
@@ -191,15 +190,17 @@ const addressOf = ({ url }: Route): string =>
     return `/${seeded[word]}`;
   });
 
-const idIn = (name: string, ...path: readonly string[]): string =>
-  path.reduce<unknown>(
+const idIn = (name: string, ...path: readonly string[]): string => {
+  const { body, answer } = exampleOf(b, name);
+  return path.reduce<unknown>(
     (of, key) => (of as Record<string, unknown>)[key],
-    examples[name]?.body ?? examples[name]?.answer,
+    body ?? answer,
   ) as string;
+};
 
 /** The example of a route with the ids in it replaced by those of the first yard. */
 const bodyOf = (route: Route): unknown => {
-  const { body } = examples[nameOf(route)] ?? {};
+  const { body } = route.schema?.example ?? {};
   if (body === undefined) return undefined;
   const swaps: readonly (readonly [string, string])[] = [
     [idIn('GET /api/units/:id', 'id'), seeded.units],
@@ -239,7 +240,7 @@ describe('another yard', () => {
     expect(routes.length).toBeGreaterThan(60);
     for (const route of routes) {
       const name = nameOf(route);
-      const { bytes } = examples[name] ?? {};
+      const bytes = route.schema?.takes;
       const path = addressOf(route);
       const query = name.includes('/upload') && route.method === 'PUT' ? '?from=0&of=4' : '';
       const answer = bytes

@@ -1,2 +1,1 @@
-export { examples } from './examples.ts';
 export { apiDocsPlugin } from './plugin.ts';

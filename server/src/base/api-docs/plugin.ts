@@ -4,9 +4,8 @@ import fp from 'fastify-plugin';
 import { jsonSchemaTransform, type ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { App } from '../app/index.ts';
-import type { Access } from '../access/index.ts';
+import type { RouteRule } from '../access/index.ts';
 import { refusals } from '../problems/index.ts';
-import { examples } from './examples.ts';
 
 const about = `
 Everything the interface does goes through these routes, by the same schemas.
@@ -32,8 +31,9 @@ const binary = { type: 'string', format: 'binary' } as const;
 const pathAsRegistered = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
 
 /** An operation with its example, whom it is for, and how refusals look. */
-const told = (operation: Operation, name: string, access: Access | undefined): Operation => {
-  const { body, answer, bytes } = examples[name] ?? {};
+const told = (operation: Operation, rule: RouteRule | undefined): Operation => {
+  const { takes, example = {} } = rule?.schema ?? {};
+  const { body, answer } = example;
   const { requestBody, responses = {} } = operation;
   const request = requestBody?.content?.[json];
   const shown = Object.fromEntries(
@@ -45,19 +45,19 @@ const told = (operation: Operation, name: string, access: Access | undefined): O
   );
   return {
     ...operation,
-    ...(bytes ? { requestBody: { required: true, content: { [bytes]: { schema: binary } } } } : {}),
+    ...(takes ? { requestBody: { required: true, content: { [takes]: { schema: binary } } } } : {}),
     ...(request
       ? { requestBody: { ...requestBody, content: { [json]: { ...request, example: body } } } }
       : {}),
     responses: { ...shown, default: { $ref: '#/components/responses/refusal' } },
-    security: access === 'anyone' ? [] : [{ session: [] }],
-    'x-right': access,
+    security: rule?.access === 'anyone' ? [] : [{ session: [] }],
+    'x-right': rule?.access,
   };
 };
 
 const withExamples = (
   document: Record<string, unknown>,
-  accessOf: ReadonlyMap<string, Access>,
+  rules: ReadonlyMap<string, RouteRule>,
 ): Record<string, unknown> => {
   const paths = (document['paths'] ?? {}) as Record<string, Record<string, Operation>>;
   const all = Object.entries(paths).map(([path, operations]) => [
@@ -65,7 +65,7 @@ const withExamples = (
     Object.fromEntries(
       Object.entries(operations).map(([verb, operation]) => {
         const name = `${verb.toUpperCase()} ${pathAsRegistered(path)}`;
-        return [verb, told(operation, name, accessOf.get(name))];
+        return [verb, told(operation, rules.get(name))];
       }),
     ),
   ]);
@@ -105,7 +105,7 @@ export const apiDocsPlugin = fp(
       transformObject: (given) =>
         withExamples(
           ('openapiObject' in given ? given.openapiObject : {}) as never,
-          new Map(app.routeTable.map(({ method, url, access }) => [`${method} ${url}`, access])),
+          new Map(app.routeTable.map((rule) => [`${rule.method} ${rule.url}`, rule])),
         ) as never,
     });
     await app.register(swaggerUi, {

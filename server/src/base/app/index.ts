@@ -1,2 +1,3 @@
 export type { App, Provider } from './app.ts';
-export { asWritten, bytes, schemaOf, type Described } from './route.ts';
+export { asWritten, bytes, schemaOf, type Described, type Example } from './route.ts';
+export { sample } from './sample.ts';

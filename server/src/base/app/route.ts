@@ -1,13 +1,39 @@
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
-import { shaped, type RouteShape } from '@fair-gable/core/base/contract';
+import { shaped, type RouteShape, type Told } from '@fair-gable/core/base/contract';
+
+/** One of what a route takes and gives; a test holds it to the schemas. */
+export interface Example {
+  readonly body?: unknown;
+  readonly answer?: unknown;
+}
 
 /** A route in words, for whoever reads about the API. */
 export interface Described {
   readonly tags: string[];
   readonly summary: string;
   readonly description?: string;
+  /** What kind of bytes are sent, where it is no JSON. */
+  readonly takes?: string;
 }
+
+declare module 'fastify' {
+  interface FastifySchema {
+    takes?: string;
+    example?: Example;
+  }
+}
+
+type Sample<S> = S extends z.ZodType ? Told<z.input<S>> : never;
+/** An example of all that a route takes and gives, where that is anything. */
+type Exemplified<R> = R extends { readonly body: z.ZodType } | { readonly answer: z.ZodType }
+  ? {
+      readonly example: (R extends { readonly body: infer S }
+        ? { readonly body: Sample<S> }
+        : unknown) &
+        (R extends { readonly answer: infer S } ? { readonly answer: Sample<S> } : unknown);
+    }
+  : unknown;
 
 const done = z.null().describe('Done.');
 
@@ -34,7 +60,7 @@ const answersOf = ({ answer, makes }: RouteShape) => {
 /** A route of a contract as Fastify takes it, with what is said of it. */
 export const schemaOf = <const R extends RouteShape>(
   route: R,
-  described: Described,
+  described: Described & Exemplified<R>,
 ): SchemaOf<R> => {
   const { params, query, body } = route;
   return {

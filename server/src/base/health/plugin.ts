@@ -23,6 +23,14 @@ const healthSchema = z.strictObject({
   live: z.strictObject({ hears: z.boolean(), screens: z.number() }),
 });
 
+const example = {
+  ok: true,
+  database: 'answers',
+  migrations: { newest: 'FirmGround1795651200000', applied: 2, missing: 0 },
+  queue: { working: 0, waiting: 0 },
+  live: { hears: true, screens: 3 },
+} satisfies z.infer<typeof healthSchema>;
+
 /** A database that says nothing for so long is away, ms: whoever looks after it will not wait. */
 const answersWithin = 1500;
 
@@ -53,6 +61,7 @@ export const healthPlugin = async (app: App, { source }: { source: DataSource })
         tags: ['health'],
         summary: 'Whether this process and its database are well',
         description: '503 while they are not.',
+        example: { answer: example },
         response: { 200: healthSchema, 503: healthSchema },
       },
     },

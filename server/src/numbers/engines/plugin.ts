@@ -25,9 +25,10 @@ import {
 } from '@fair-gable/core/unit/cargo-label';
 import type { App } from '../../base/app/index.ts';
 import { callerIn } from '../../base/access/index.ts';
+import { examples } from './examples.ts';
 
 interface Engine {
-  readonly key: string;
+  readonly key: keyof typeof examples;
   readonly summary: string;
   readonly input: z.ZodType;
   readonly outcome: z.ZodType;
@@ -100,6 +101,7 @@ export const numbersPlugin = async (app: App) => {
           summary,
           description:
             'Quantities in internal units, each with how it is known; the answer’s words are in the caller’s units. Without what it needs there is no value, and `missing` says what. docs/numbers.md tells method, source and accuracy.',
+          example: examples[key],
           body: input,
           response: { 200: outcome },
         },

@@ -6,6 +6,7 @@ import type { WithinYard } from '../../base/database/index.ts';
 import { noteOnYard, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { VehicleRow } from './entities.ts';
+import { sampleVehicle } from './examples.ts';
 
 const tags = ['vehicles'];
 const limit = 500;
@@ -55,6 +56,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'The vehicles this yard keeps',
         description:
           'Classes that the yard has not written itself are not here; they are those of the core. Pounds and inches.',
+        example: { answer: { vehicles: [sampleVehicle] } },
       }),
     },
     async (request) => {
@@ -73,6 +75,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Keep a vehicle',
         description: 'One of the same key is replaced; the history of the yard says who did it.',
+        example: { body: sampleVehicle },
       }),
     },
     async (request, reply) => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { DataSource } from 'typeorm';
 import { screenApi } from '@fair-gable/core/show/screen';
-import { bytes, schemaOf, type App } from '../../base/app/index.ts';
+import { bytes, sample, schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
 import { pictureOf } from '../../unit/photo/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
@@ -14,6 +14,7 @@ import {
   openScreen,
   viewOf,
 } from './screens.ts';
+import { sampleScreen } from './examples.ts';
 
 const tags = ['screens'];
 const byToken = z.strictObject({ token: z.string().min(20).max(100) });
@@ -29,6 +30,7 @@ const openingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Open a second screen on a walk',
         description:
           'The token is part of its address, `/screen#token`; told once. It holds for twelve hours, or until it is closed.',
+        example: { answer: { token: 'the-address-of-a-screen-0001', until: sample.at } },
       }),
     },
     async (request, reply) =>
@@ -63,6 +65,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
         summary: 'What a second screen shows now',
         description:
           'Picture, drawing and numbers of the card that is given: what the catalogue calls public and somebody read, measured or saw. Nothing of what is to be said.',
+        example: { answer: sampleScreen },
       }),
     },
     async (request) => await viewOf(await followed(source, request.params.token)),

@@ -28,6 +28,7 @@ export const memoPlugin = async (app: App, { source }: { source: DataSource }) =
         summary: 'Keep a voice memo of a walk',
         description:
           'WebM, Ogg or MP4 sound up to 3 MB, as application/octet-stream; a mark of the walk names it. Sent twice it is kept once; another one under the same id is 409.',
+        takes: 'application/octet-stream',
       }),
     },
     async (request, reply) => {

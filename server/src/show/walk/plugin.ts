@@ -13,6 +13,7 @@ import {
   toldTo,
   walksOf,
 } from './walks.ts';
+import { sampleEvent, samplePlan, sampleWalk } from './examples.ts';
 
 const tags = ['walks'];
 
@@ -26,6 +27,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Keep a planned walk',
         description:
           'With its cards as they are worded now. Sent twice it is kept once; another one under the same id is 409.',
+        example: { body: samplePlan },
       }),
     },
     async (request, reply) => {
@@ -46,6 +48,7 @@ const keepingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Keep events of a walk',
         description:
           'Events only ever grow; one that is there already stays as it is, and another one under its id is 409. Whose they are goes by the session. A guest adds to their own walks alone.',
+        example: { body: { events: [sampleEvent] } },
       }),
     },
     async (request, reply) => {
@@ -68,6 +71,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(walkApi['GET /api/walks/:id'], {
         tags,
         summary: 'A walk with all its events',
+        example: { answer: sampleWalk },
       }),
     },
     async (request) => {
@@ -84,6 +88,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(walkApi['GET /api/walks'], {
         tags,
         summary: 'The last walks of the yard with all their events, latest first',
+        example: { answer: { walks: [sampleWalk] } },
       }),
     },
     async (request) => {
@@ -100,6 +105,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(walkApi['GET /api/units/:id/walks'], {
         tags,
         summary: 'The walks of a unit, latest first',
+        example: { answer: { walks: [sampleWalk] } },
       }),
     },
     async (request) => {

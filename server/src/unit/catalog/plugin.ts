@@ -24,6 +24,18 @@ const catalogue = {
   schools: [...schools],
 };
 
+const example = {
+  answer: {
+    stations: [{ key: 'hitch', label: 'Hitch' }],
+    specs: [{ key: 'gvwr', label: 'Gross weight rating' }],
+    features: [{ key: 'coupler', label: 'Coupler' }],
+    featureStates: [{ key: 'standard' }],
+    knownBy: [{ key: 'read' }],
+    audiences: [{ key: 'winter', label: 'Winter camper' }],
+    schools: [{ key: 'slide-topper', about: 'Slide toppers: wanted or not' }],
+  },
+};
+
 /** The catalogue as data, for programs that read unit files. */
 export const cataloguePlugin = async (app: App) => {
   app.get(
@@ -33,6 +45,7 @@ export const cataloguePlugin = async (app: App) => {
       schema: {
         tags: ['catalogue'],
         summary: 'The catalogue: stations, specs, features, and what they are told by',
+        example,
         response: {
           200: z.strictObject({
             stations: z.array(entry),

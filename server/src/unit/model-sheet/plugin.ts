@@ -14,10 +14,10 @@ import {
   modelSheetApi,
 } from '@fair-gable/core/unit/model-sheet';
 import { fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
-import { schemaOf, type App } from '../../base/app/index.ts';
+import { sample, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
-import { hiddenFrom, readUnit } from '../record/index.ts';
+import { firstChange, hiddenFrom, readUnit } from '../record/index.ts';
 import {
   addOffer,
   dropOffer,
@@ -28,6 +28,7 @@ import {
   sheetsOf,
   touchedBy,
 } from './sheets.ts';
+import { keptSheet, sampleOffer, sampleSheet, sheetChange } from './examples.ts';
 
 const tags = ['model sheets'];
 const params = z.strictObject({ id: z.uuid() });
@@ -45,6 +46,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(modelSheetApi['GET /api/model-sheets'], {
         tags,
         summary: 'The yard’s model sheets, with what was offered to them',
+        example: { answer: { sheets: [keptSheet] } },
       }),
     },
     async (request) => ({
@@ -60,6 +62,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'A model sheet as a file',
         description: 'The format is told in docs/file-format.md.',
+        example: { answer: toModelSheetFile(sampleSheet) },
       }),
     },
     async (request, reply) => {
@@ -83,6 +86,7 @@ const historyPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Who changed a model sheet, latest first',
         description: 'What it was and what it became, and how many units followed.',
+        example: { answer: { changes: [sheetChange] } },
       }),
     },
     async (request) => {
@@ -103,6 +107,19 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Which units a sheet would touch, and how',
         description: 'Nothing is changed. Changes are listed unit by unit.',
+        example: {
+          body: { sheet: sampleSheet },
+          answer: {
+            units: [
+              {
+                id: sample.unit,
+                name: 'Fenlark 24 RKD',
+                stockNumber: 'TQ-0417',
+                changes: [{ ...firstChange, how: 'sheet' }],
+              },
+            ],
+          },
+        },
       }),
     },
     async (request, reply) => {
@@ -123,6 +140,10 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Keep a model sheet, and let units follow it',
         description:
           '`basedOn` is the version it was written over, 0 for a new one; 409 when somebody was faster. The units named follow it, all of them or nothing is kept.',
+        example: {
+          body: { sheet: sampleSheet, basedOn: 0, units: [sample.unit] },
+          answer: { sheets: [keptSheet] },
+        },
       }),
     },
     async (request, reply) => {
@@ -161,6 +182,7 @@ const offersPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Offer to a sheet what was found on a unit',
         description: 'The id is the sender’s; sent twice, it is offered once.',
+        example: { body: sampleOffer },
       }),
     },
     async (request, reply) => {

@@ -24,6 +24,7 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'How much of a photo is here',
         description: 'A device that lost its network goes on from `received`.',
+        example: { answer: { received: 512_000, done: false } },
       }),
     },
     async (request) => {
@@ -42,6 +43,8 @@ const uploadPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Send a piece of a photo',
         description:
           'JPEG, PNG or WebP up to 12 MB, in pieces of up to 512 kB as application/octet-stream, from the start on. Sent twice a piece is taken once; the answer says from where to go on. With the last piece the picture is checked by its content, turned upright, made anew without what the camera wrote into it, and kept; what it shows is an edit of the record’s part `photos` under the same id.',
+        takes: 'application/octet-stream',
+        example: { answer: { received: 12_000_000, done: true, width: 2000, height: 1500 } },
       }),
     },
     async (request) => {

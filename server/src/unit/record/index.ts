@@ -1,4 +1,5 @@
 export { RecordChange, RecordField, Unit } from './entities.ts';
+export { firstChange, sampleRating, sampleRecord, sampleUnit } from './examples.ts';
 export { listParts } from './parts.ts';
 export { hiddenFrom, recordPlugin } from './plugin.ts';
 export {

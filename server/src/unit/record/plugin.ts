@@ -17,6 +17,7 @@ import { historyOf } from './history.ts';
 import { ownWords } from './own-words.ts';
 import { pageOfUnits, readUnit, type ListQuery } from './read.ts';
 import { createUnit, editUnit } from './write.ts';
+import { firstChange, sampleChange, sampleHistory, sampleUnit } from './examples.ts';
 
 const tags = ['units'];
 
@@ -51,6 +52,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'The yard’s units in stock, a page at a time',
         description:
           'Every word of `text` must be somewhere in the record’s text: what was typed, names of choices and of what is fitted, reasons. Unknown values sort last.',
+        example: { answer: { total: 1, units: [sampleUnit] } },
       }),
     },
     async (request, reply) => {
@@ -67,6 +69,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(recordApi['GET /api/units/:id'], {
         tags,
         summary: 'One unit with its record',
+        example: { answer: sampleUnit },
       }),
     },
     async (request) =>
@@ -82,6 +85,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'What was changed in a unit’s record, latest first',
         description:
           'Of one field with `part` and `key`; older ones with `before`, the id of the last row one has. `account` for whoever records.',
+        example: { answer: { changes: [sampleHistory] } },
       }),
     },
     async (request) => {
@@ -104,6 +108,7 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Take in a unit with its first values',
         description: 'The id is the sender’s; sent twice, the unit is made once.',
+        example: { body: { id: sampleUnit.id, changes: [firstChange] }, answer: sampleUnit },
       }),
     },
     async (request, reply) => {
@@ -125,6 +130,10 @@ const writingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Change fields of a unit: all of them or none',
         description:
           'Each change says which version it was based on. When somebody was faster the answer is 409 with both values of each such field in `conflicts`; nothing was changed. Sent twice, an edit is made once.',
+        example: {
+          body: { id: 'ed170000-0000-4000-8000-000000000001', changes: [sampleChange] },
+          answer: sampleUnit,
+        },
       }),
     },
     async (request) => {

@@ -4,7 +4,7 @@ import type { DataSource } from 'typeorm';
 import { toUnitFile, unitFileSchema } from '@fair-gable/core/unit/unit-file';
 import type { App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
-import { hiddenFrom, recordsOf } from '../record/index.ts';
+import { hiddenFrom, recordsOf, sampleUnit } from '../record/index.ts';
 import { columnsFor, headLine, unitLine } from './csv.ts';
 import { takeListPlugin } from './take-plugin.ts';
 
@@ -59,6 +59,7 @@ const jsonPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'The yard’s stock as JSON',
         description:
           'An array of unit files (docs/file-format.md), as they are read: the list is sent while it is made. Guests get it without the yard’s prices.',
+        example: { answer: [toUnitFile(sampleUnit.id, sampleUnit.record)] },
         response: {
           200: {
             description: 'An array of unit files.',

@@ -3,6 +3,7 @@ import type { Column } from '@fair-gable/core/unit/stock-list';
 import { schemaOf, type App } from '../../base/app/index.ts';
 import type { GivenList } from './reading.ts';
 import { readList, takeList, type ReadList } from './take.ts';
+import { sampleCount, sampleList } from './examples.ts';
 
 const tags = ['units'];
 const bytes = 20_000_000;
@@ -39,6 +40,22 @@ export const takeListPlugin = async (app: App) => {
         summary: 'What a list would do to the yard',
         description:
           'Nothing is changed. Left out, `columns` are matched by the headings; null leaves a column out. It is read in a thread of its own, one list of a yard at a time: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
+        example: {
+          body: sampleList,
+          answer: {
+            ...sampleCount,
+            headings: ['Stock #', 'Dry weight'],
+            columns: ['stockNumber', 'uvw'],
+            sample: [['TQ-0500', '5200']],
+            decimal: 'point',
+            understood: [
+              [
+                { says: 'TQ-0500', before: null },
+                { says: '5,200 lb', before: null },
+              ],
+            ],
+          },
+        },
       }),
     },
     async (request, reply) => {
@@ -66,6 +83,7 @@ export const takeListPlugin = async (app: App) => {
         summary: 'Take in a list of units',
         description:
           'In one transaction: everything, or with `onlyGood` the cells that can be read. A line means the unit of its stock number or VIN; the same list again changes nothing.',
+        example: { body: { ...sampleList, onlyGood: false }, answer: sampleCount },
       }),
     },
     async (request, reply) => {

@@ -13,6 +13,7 @@ import { callerIn, yardOf, type Caller } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { hiddenFrom, importUnit, readUnit } from '../record/index.ts';
 import { keepingPictures, packUnit, unpackInThread, zipLimit } from './zip.ts';
+import { sampleFile } from './examples.ts';
 
 const tags = ['unit files'];
 
@@ -40,6 +41,7 @@ const givingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'A unit as a file',
         description:
           'The format is told in docs/file-format.md. Guests get it without the yard’s prices. Photos are in the zip.',
+        example: { answer: sampleFile },
       }),
     },
     async (request, reply) => {
@@ -89,6 +91,10 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Take in a unit file',
         description:
           'Whole or not at all; 422 says in a sentence what is wrong with it. Who wrote what and when is as the file says, and marked `filed`; versions begin anew; nothing comes in signed.',
+        example: {
+          body: sampleFile,
+          answer: { id: sampleFile.id, name: 'Fenlark 24 RKD', unsigned: true },
+        },
       }),
     },
     async (request, reply) => {
@@ -116,6 +122,8 @@ const takingPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Take in a unit with its photos',
         description:
           'A zip as `GET /api/units/:id/file.zip` gives it, up to 100 MB. Whole or not at all; every picture is made anew. It is read in a thread of its own, one at a time for each yard: 429 where another waits. With a `fair-gable-work` id its progress is heard as `work`; whoever leaves ends it.',
+        takes: 'application/zip',
+        example: { answer: { id: sampleFile.id, name: 'Fenlark 24 RKD', unsigned: false } },
       }),
     },
     async (request, reply) => {

@@ -1,11 +1,19 @@
 import type { DataSource } from 'typeorm';
 import { type FollowUp, followUpApi } from '@fair-gable/core/yard/follow-up';
-import { schemaOf, type App } from '../../base/app/index.ts';
+import { sample, schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 import { allOf, buyersOf, eraseBuyer, forgetOverdue, keepBuyer, nameBuyer } from './buyers.ts';
 import { dropFollowUp, followUpsOf, keepFollowUp } from './follow-ups.ts';
 import { lettersOf, sendLetter, trayOnly, type MailOutbox } from './mail.ts';
+import {
+  allOfBuyer,
+  keptLetter,
+  sampleBuyer,
+  sampleFollowUp,
+  sampleKeepUntil,
+  sampleLetter,
+} from './examples.ts';
 
 const tags = ['follow-ups'];
 
@@ -23,6 +31,9 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
         tags,
         summary: 'What is left to do after walks, and what was done of late',
         description: 'With `walk` all of that walk.',
+        example: {
+          answer: { followUps: [{ followUp: sampleFollowUp, by: 'Ines Rook', version: 1 }] },
+        },
       }),
     },
     async (request) => ({
@@ -39,6 +50,7 @@ const followUpsPlugin = async (app: App, { source }: Options) => {
         summary: 'Keep a follow-up',
         description:
           '`basedOn` is the version it was made from, 0 for a new one; else 409 with theirs.',
+        example: { body: { followUp: sampleFollowUp, basedOn: 0 }, answer: { version: 1 } },
       }),
     },
     async (request) => {
@@ -81,6 +93,11 @@ const buyersPlugin = async (app: App, { source }: Options) => {
         tags,
         summary: 'The buyers whose names this yard keeps',
         description: 'Each until a day; afterwards they are forgotten by themselves.',
+        example: {
+          answer: {
+            buyers: [{ buyer: sampleBuyer, keepUntil: sampleKeepUntil, walks: [sample.walk] }],
+          },
+        },
       }),
     },
     async (request) => ({ buyers: await buyersOf(yardOf(source, request)) }),
@@ -94,6 +111,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
         tags,
         summary: 'Keep a buyer’s name and contact',
         description: 'From today for as long as the yard keeps anybody.',
+        example: { body: sampleBuyer, answer: { keepUntil: sampleKeepUntil } },
       }),
     },
     async (request) => {
@@ -116,6 +134,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
       schema: schemaOf(followUpApi['PUT /api/walks/:id/buyer'], {
         tags,
         summary: 'Say for whom a walk was given',
+        example: { body: { buyer: sampleBuyer.id } },
       }),
     },
     async (request, reply) => {
@@ -135,6 +154,7 @@ const buyerRightsPlugin = async (app: App, { source }: Options) => {
         tags,
         summary: 'All that is kept of a buyer',
         description: 'For whoever asks what that is.',
+        example: { answer: allOfBuyer },
       }),
     },
     async (request) => allOf(yardOf(source, request), request.params.id),
@@ -167,6 +187,7 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
         tags,
         summary: 'Messages to buyers, latest first',
         description: 'With `walk` those of that walk.',
+        example: { answer: { letters: [keptLetter] } },
       }),
     },
     async (request) => ({
@@ -183,6 +204,7 @@ const lettersPlugin = async (app: App, { source, mail = trayOnly }: Options) => 
         summary: 'Send a message to the buyer of a walk',
         description:
           'Kept, and handed to the mail. Sent twice it goes once, and another one under its id is 409; where the mail does not take it, `sentAt` is null, and it is tried again when it is sent again.',
+        example: { body: sampleLetter, answer: keptLetter },
       }),
     },
     async (request) => {

@@ -9,6 +9,7 @@ import { rename } from '../../base/access/index.ts';
 import { changeOwn } from './passwords.ts';
 import { beginSession } from '../../base/access/index.ts';
 import { PostgresSessionStore } from '../../base/access/index.ts';
+import { sampleView, signedInThere } from './examples.ts';
 
 const tags = ['me'];
 
@@ -22,6 +23,7 @@ const settingsPlugin = async (app: App, { source }: { source: DataSource }) => {
         summary: 'Set one’s own name, units and pace',
         description:
           '`system` null takes the units of the yard one is at; a name that nobody else of one’s yards has, told in their history; `pace` null goes by one’s own walks, and left out it stays.',
+        example: { body: { name: 'Ines Rook', system: 'metric', pace: 165 } },
       }),
     },
     async (request, reply) => {
@@ -48,6 +50,7 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Change one’s own password',
         description: 'Ends every other sign-in.',
+        example: { body: { present: 'spring-ferry-22', next: 'a long enough one' } },
       }),
     },
     async (request, reply) => {
@@ -65,6 +68,7 @@ const accountPlugin = async (app: App, { source }: { source: DataSource }) => {
       schema: schemaOf(peopleApi['GET /api/me/sessions'], {
         tags,
         summary: 'The browsers one is signed in with',
+        example: { answer: { sessions: [signedInThere] } },
       }),
     },
     async (request) => {
@@ -115,6 +119,7 @@ const viewsPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags,
         summary: 'Keep one’s own views of this yard',
         description: 'All of them; what is left out is dropped.',
+        example: { body: { views: [sampleView] } },
       }),
     },
     async (request, reply) => {

@@ -13,6 +13,7 @@ import { setByLink } from './passwords.ts';
 import { beginSession } from '../../base/access/index.ts';
 import { accountFor, knowDevice, sweepTries } from './sign-in.ts';
 import { yardPeoplePlugin } from './yard-people-plugin.ts';
+import { oneTimeLink, sampleSession } from './examples.ts';
 
 declare module 'fastify' {
   interface FastifyRequest {
@@ -109,6 +110,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
         summary: 'Sign in',
         description:
           'Sets the session cookie. After four wrong tries in a row one waits, twice as long with each; `wait` says how many seconds.',
+        example: { body: { email: 'ines@thornquay.example', password: 'spring-ferry-22' } },
       }),
     },
     async (request, reply) => {
@@ -136,6 +138,7 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
       schema: schemaOf(peopleApi['GET /api/first-account'], {
         tags,
         summary: 'Whether the first account is still to be made',
+        example: { answer: { wanted: false } },
       }),
     },
     async () => ({ wanted: await isEmpty(source) }),
@@ -149,6 +152,15 @@ const signInPlugin = async (app: App, { source, signInsPerMinute }: Options) => 
         tags,
         summary: 'Make the first account of an empty yard',
         description: 'With the one-time token that the start command printed. Signs in.',
+        example: {
+          body: {
+            token: 'printed-at-start',
+            yard: 'Sallow North',
+            name: 'Ada Finch',
+            email: 'ada@north.example',
+            password: 'a long enough one',
+          },
+        },
       }),
     },
     async (request, reply) => {
@@ -172,6 +184,7 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
         summary: 'Set a password by a one-time link, or accept an invitation by one',
         description:
           'A password link ends every sign-in of that person; sign in with the new password. An invitation takes the password of the account its address has, or makes one.',
+        example: { body: { token: oneTimeLink.token, password: 'a long enough one' } },
       }),
     },
     async (request, reply) => {
@@ -190,6 +203,10 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
         tags,
         summary: 'What a one-time link is for',
         description: 'It says nothing of whether the address it was made for has an account.',
+        example: {
+          body: { token: oneTimeLink.token },
+          answer: { kind: 'invitation', yard: 'Sallow North', role: 'specialist' },
+        },
       }),
     },
     async (request) => lookAtLink(source.manager, request.body.token),
@@ -204,6 +221,7 @@ const linkPlugin = async (app: App, { source, signInsPerMinute }: Options) => {
         summary: 'Accept an invitation to another yard',
         description:
           'One is signed in with the account of the invited address; then one is at that yard.',
+        example: { body: { token: oneTimeLink.token } },
       }),
     },
     async (request, reply) => {
@@ -224,6 +242,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
       schema: schemaOf(peopleApi['GET /api/session'], {
         tags,
         summary: 'Who is signed in, and at which yard',
+        example: { answer: sampleSession },
       }),
     },
     async (request: FastifyRequest) => {
@@ -239,6 +258,7 @@ const whoPlugin = async (app: App, { source }: Options) => {
       schema: schemaOf(peopleApi['PUT /api/session/yard'], {
         tags,
         summary: 'Go over to another of one’s yards',
+        example: { body: { yard: sampleSession.yard.id } },
       }),
     },
     async (request, reply) => {

@@ -12,6 +12,7 @@ import {
   peopleOf,
   removePerson,
 } from './yard-people.ts';
+import { oneTimeLink, samplePerson, sampleYardChange } from './examples.ts';
 
 const tags = ['yard'];
 
@@ -20,7 +21,11 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
     '/api/people',
     {
       config: { access: 'manage' },
-      schema: schemaOf(peopleApi['GET /api/people'], { tags, summary: 'The people of this yard' }),
+      schema: schemaOf(peopleApi['GET /api/people'], {
+        tags,
+        summary: 'The people of this yard',
+        example: { answer: { people: [samplePerson] } },
+      }),
     },
     async (request) => ({
       people: [...(await peopleOf(yardOf(source, request)))],
@@ -36,6 +41,10 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
         summary: 'Invite somebody onto this yard',
         description:
           'Answers with a one-time link (`link.token`, opened at `/password#token`), to be handed over by the manager. It holds for three days. Who has an account accepts it signed in; who has none sets a password by it. The answer is the same.',
+        example: {
+          body: { name: 'Bram Oake', email: 'bram@thornquay.example', role: 'technician' },
+          answer: { id: samplePerson.id, link: oneTimeLink },
+        },
       }),
     },
     async (request, reply) => {
@@ -51,6 +60,7 @@ const peopleOfYardPlugin = async (app: App, { source }: { source: DataSource }) 
       schema: schemaOf(peopleApi['PUT /api/people/:id'], {
         tags,
         summary: 'Give somebody another role',
+        example: { body: { role: 'manager' } },
       }),
     },
     async (request, reply) => {
@@ -84,6 +94,7 @@ const linkOfPersonPlugin = async (app: App, { source }: { source: DataSource }) 
       schema: schemaOf(peopleApi['POST /api/people/:id/link'], {
         tags,
         summary: 'A one-time link for somebody who forgot their password',
+        example: { answer: oneTimeLink },
       }),
     },
     async (request, reply) => {
@@ -102,6 +113,9 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
         tags,
         summary: 'Set the yard’s name, usual units, house views and glossary',
         description: 'What is left out stays as it is.',
+        example: {
+          body: { name: 'Thornquay yard', system: 'us', houseViews: { 'slide-topper': 'wanted' } },
+        },
       }),
     },
     async (request, reply) => {
@@ -117,6 +131,7 @@ const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) 
       schema: schemaOf(peopleApi['GET /api/yard/history'], {
         tags,
         summary: 'What was changed about the yard and its people, latest first',
+        example: { answer: { changes: [sampleYardChange] } },
       }),
     },
     async (request) => {
