@@ -184,3 +184,10 @@ export const claimsIn = (text: string, evidence: Evidence): readonly Claim[] => 
 /** Claims that should not be made as they stand. */
 export const riskyIn = (text: string, evidence: Evidence): readonly Claim[] =>
   claimsIn(text, evidence).filter(({ grade }) => grade !== 'holds');
+
+/** A text with the wording that holds in the place of one that does not. */
+export const withClaimMended = (text: string, { at, words, instead }: Claim): string => {
+  const before = text.slice(0, at).trim();
+  const after = text.slice(at + words.length).replace(/^[\s.,;]+/, '');
+  return [before, instead, after].filter(Boolean).join(' ');
+};

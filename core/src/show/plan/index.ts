@@ -26,4 +26,13 @@ export {
 export { needsOf } from './needs.ts';
 export { chosenFor, unknownTo, type ChosenFor } from './for-listeners.ts';
 export { preparationsFor, type Preparation } from './ready.ts';
+export {
+  hasCards,
+  readyNeeds,
+  usualWishes,
+  withCards,
+  withoutCards,
+  withReady,
+  type Wishes,
+} from './wishes.ts';
 export { interestWords, stationBonus, worthOfPoint, type Listener } from './value.ts';

@@ -67,7 +67,7 @@ export { fieldLabel, fieldText, targetLabel, whoBriefly, whoSaid } from './words
 export { typedSpec } from './typed.ts';
 export { distanceProblem, doubtOfDistance, typedDistance } from './typed-place.ts';
 export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';
-export { sideSchema } from './values/side.ts';
+export { sides, sideSchema } from './values/side.ts';
 export { spotLayers, spotSchema, textLimit, type Spot } from './values/spot.ts';
 export { answers, type Answer, type Finding } from './parts/findings.ts';
 export { verdicts, type Signature, type Verdict } from './parts/signatures.ts';

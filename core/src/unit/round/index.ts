@@ -10,6 +10,7 @@ export {
   type StepState,
   type Stop,
 } from './round.ts';
+export { listedAt, type AtStop, type StopList } from './at-stop.ts';
 export { keypadFor, type Keypad, type PadKey } from './keypad.ts';
 export {
   changesByLabelPhotos,

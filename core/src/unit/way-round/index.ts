@@ -1,5 +1,6 @@
 export {
   legs,
+  movedLeg,
   routeOf,
   routeSchema,
   routesOf,

@@ -153,3 +153,11 @@ export const routeOf = (record: UnitRecord): readonly StationKey[] =>
 
 /** The most common way round. */
 export const usualRoute = usualRoutes[0] as Route;
+
+/** A way round with one part moved; as it is where there is no such place. */
+export const movedLeg = (route: Route, from: number, to: number): Route => {
+  const leg = route.legs[from];
+  if (!leg || to < 0 || to >= route.legs.length) return route;
+  const rest = route.legs.filter((_, at) => at !== from);
+  return { ...route, legs: [...rest.slice(0, to), leg, ...rest.slice(to)] };
+};

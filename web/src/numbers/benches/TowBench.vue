@@ -7,9 +7,9 @@ import { formatQuantity } from '@fair-gable/core/base/quantity';
 import { usualReserve, vehicleClasses } from '@fair-gable/core/numbers/tow';
 import { schoolEntry } from '@fair-gable/core/unit/catalog';
 import type { Vehicle } from '@fair-gable/core/unit/record';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted } from 'vue';
 import SelectField from '../../base/controls/SelectField.vue';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
 import QuantityField from '../../base/controls/QuantityField.vue';
 import { useDraft } from '../../base/draft/index.ts';
@@ -64,31 +64,24 @@ const { draft: name, keepWith } = useDraft({
   what: () => 'The name of a buyer’s vehicle',
   fresh: () => '',
 });
-const news = ref('');
-const wrong = ref('');
+const { done: news, problem: wrong, attempt } = useAttempt();
 /** Whether the figures are not those of a class any more. */
 const isOwn = computed(() => {
   const { vehicle } = props.trial;
   const usual = vehicleClasses.find(({ key }) => key === vehicle.key);
   return usual !== undefined && JSON.stringify(usual.figures) !== JSON.stringify(vehicle.figures);
 });
-const putVehicle = async (): Promise<boolean> => {
+const putVehicle = (): Promise<boolean> => {
   const vehicle: Vehicle = {
     ...props.trial.vehicle,
     key: crypto.randomUUID(),
     label: name.value.trim(),
     kind: 'buyer',
   };
-  news.value = wrong.value = '';
-  try {
+  return attempt(async () => {
     await vehicles.put(vehicle);
     emit('set', { vehicle });
-    news.value = `${vehicle.label} is kept, for every unit.`;
-    return true;
-  } catch (error) {
-    wrong.value = saying(error);
-    return false;
-  }
+  }, `${vehicle.label} is kept, for every unit.`);
 };
 const keepVehicle = (): Promise<boolean> => keepWith(putVehicle);
 

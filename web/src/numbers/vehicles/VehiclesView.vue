@@ -7,7 +7,7 @@ import { formatQuantity } from '@fair-gable/core/base/quantity';
 import { vehicleFigures, type Vehicle, type VehicleFigureKey } from '@fair-gable/core/unit/record';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import WideTable from '../../base/controls/WideTable.vue';
 import FigureFields from './FigureFields.vue';
@@ -16,7 +16,7 @@ import { useVehicles } from './vehicles.ts';
 /** What tows: the usual classes as this yard has them, and its buyers' own vehicles. */
 const session = useSession();
 const vehicles = useVehicles();
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 const mayWrite = computed(() => session.may('record'));
 onMounted(() => vehicles.load());
 
@@ -68,7 +68,7 @@ const keepIt = async (): Promise<void> => {
   const label = vehicle.label.trim();
   const key = vehicle.key === blank.key ? crypto.randomUUID() : vehicle.key;
   const put = () => vehicles.put({ ...vehicle, key, label });
-  if (await keepWith(() => save(put, `${label} is kept.`))) await open();
+  if (await keepWith(() => attempt(put, `${label} is kept.`))) await open();
 };
 const leave = (): Promise<unknown> => {
   clear();
@@ -77,7 +77,7 @@ const leave = (): Promise<unknown> => {
 const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
   const news =
     kind === 'class' ? `${label} has its usual figures again.` : `${label} is taken off.`;
-  if (await save(() => vehicles.drop(key), news)) await leave();
+  if (await attempt(() => vehicles.drop(key), news)) await leave();
 };
 </script>
 

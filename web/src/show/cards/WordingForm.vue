@@ -6,9 +6,15 @@ import Drawer from 'primevue/drawer';
 import InputText from 'primevue/inputtext';
 import Textarea from 'primevue/textarea';
 import { useMediaQuery } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, watch } from 'vue';
 import { noTalk, pointsOf, type Point } from '@fair-gable/core/show/cards';
-import { aboutCard, claimsIn, type Claim, type Grade } from '@fair-gable/core/show/claims';
+import {
+  aboutCard,
+  claimsIn,
+  withClaimMended,
+  type Claim,
+  type Grade,
+} from '@fair-gable/core/show/claims';
 import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
 import { stationsOn, usualRoute } from '@fair-gable/core/unit/way-round';
@@ -20,6 +26,7 @@ import { useSession } from '../../base/session/session.ts';
 import { sheetName, useSheets } from '../../unit/model-sheet/sheets.ts';
 import { useUnits } from '../../unit/units/units.ts';
 import { usePresenting } from '../plan/presenting.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useWording, type Draft, type Place } from './wording.ts';
 
 /** A card in one’s own words: what the record says, what the words claim, and for which units they hold. */
@@ -46,8 +53,6 @@ const plain = computed(() => {
   return all.find(({ id }) => id === point.value?.id)?.sentence;
 });
 
-const problem = ref('');
-const busy = ref(false);
 const sheet = computed(() => sheetFor(props.unit.record, sheets.plain));
 const canSheet = computed(() => sheet.value !== undefined && session.may('manage') && !isOwn.value);
 const { draft, clear, keepWith } = useDraft({
@@ -65,7 +70,8 @@ const { draft, clear, keepWith } = useDraft({
     };
   },
 });
-watch(of, () => (problem.value = ''));
+const { busy, problem, clear: clearProblem, attempt } = useAttempt();
+watch(of, clearProblem);
 
 const places = computed(() => [
   { key: 'unit' as const, label: 'this unit' },
@@ -96,27 +102,10 @@ const gradeWords: Readonly<Record<Grade, string>> = {
   not: 'does not hold',
   open: 'not known',
 };
-/** Puts a wording that holds in the place of one that does not. */
-const instead = ({ at, words: said, instead: other }: Claim): void => {
-  const { words } = draft.value;
-  const before = words.slice(0, at).trim();
-  const after = words.slice(at + said.length).replace(/^[\s.,;]+/, '');
-  draft.value.words = [before, other, after].filter(Boolean).join(' ');
+const instead = (claim: Claim): void => {
+  draft.value.words = withClaimMended(draft.value.words, claim);
 };
 
-const guarded = async (work: () => Promise<void>): Promise<boolean> => {
-  busy.value = true;
-  problem.value = '';
-  try {
-    await work();
-    return true;
-  } catch (error) {
-    problem.value = wording.saying(error);
-    return false;
-  } finally {
-    busy.value = false;
-  }
-};
 const keep = async (): Promise<void> => {
   const { words, label, station, wanted, place } = draft.value;
   const given = {
@@ -127,10 +116,10 @@ const keep = async (): Promise<void> => {
     place,
     ...(isOwn.value ? { station, label: label.trim() || 'Our own' } : {}),
   };
-  if (await keepWith(() => guarded(() => wording.keep(props.unit, given)))) of.value = undefined;
+  if (await keepWith(() => attempt(() => wording.keep(props.unit, given)))) of.value = undefined;
 };
 const restore = async (): Promise<void> => {
-  const isDone = await guarded(async () => {
+  const isDone = await attempt(async () => {
     if (point.value) await wording.drop(props.unit, point.value);
   });
   if (!isDone) return;

@@ -3,7 +3,7 @@ import { modelTalk, noTalk, type ModelTalk, type Point } from '@fair-gable/core/
 import type { StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
 import type { Change, UnitRecord, Wording, YardUnit } from '@fair-gable/core/unit/record';
-import { Plain, saying } from '../../base/api/client.ts';
+import { Plain } from '../../base/api/client.ts';
 import { without } from '../../base/controls/without.ts';
 import { useSheets } from '../../unit/model-sheet/sheets.ts';
 import { useEdits } from '../../unit/record/edits.ts';
@@ -83,5 +83,5 @@ export const useWording = () => {
   const drop = (unit: YardUnit, { id, wordedBy }: Point): Promise<void> =>
     wordedBy === 'sheet' ? onSheet(unit, id, undefined) : onUnit(unit, id, undefined);
 
-  return { talkOf, keep, drop, saying };
+  return { talkOf, keep, drop };
 };

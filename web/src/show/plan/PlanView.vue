@@ -5,14 +5,18 @@ import MultiSelect from 'primevue/multiselect';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
+import { pointsOf, totalSeconds, type NeedKey, type Point } from '@fair-gable/core/show/cards';
 import {
-  needRows,
-  pointsOf,
-  totalSeconds,
-  type NeedKey,
-  type Point,
-} from '@fair-gable/core/show/cards';
-import { stationLabels, stationsIn, unknownTo } from '@fair-gable/core/show/plan';
+  hasCards,
+  readyNeeds,
+  stationLabels,
+  stationsIn,
+  unknownTo,
+  withCards,
+  withoutCards,
+  withReady,
+  type Wishes,
+} from '@fair-gable/core/show/plan';
 import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
 import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
@@ -53,7 +57,8 @@ const planning = usePlanning(
   () => props.unit.record,
   () => points.value,
 );
-const { wishes, set, reset, routes, route, plan, changes } = planning;
+const { wishes, set, routes, route, plan, changes } = planning;
+const change = (more: Partial<Wishes>): void => set({ ...wishes.value, ...more });
 
 const given = computed(() => new Set(plan.value?.points.map(({ id }) => id)));
 const why = computed(
@@ -76,32 +81,21 @@ const spoken = (s: number): string =>
 const givenHere = (here: readonly Point[]): readonly Point[] =>
   here.filter(({ id }) => given.value.has(id));
 
-/** Somebody's wish goes before what a card is worth. */
-const wish = (of: readonly Point[], isIn: boolean): void => {
-  const ids = of.map(({ id }) => id);
-  const others = (list: readonly string[]): string[] => list.filter((id) => !ids.includes(id));
-  const { pinned, dropped } = wishes.value;
-  set({
-    pinned: isIn ? [...others(pinned), ...ids] : others(pinned),
-    dropped: isIn ? others(dropped) : [...others(dropped), ...ids],
-  });
-};
-const isWished = computed(() => wishes.value.pinned.length + wishes.value.dropped.length > 0);
-const toggleReady = (key: NeedKey): void => {
-  const { ready } = wishes.value;
-  set({ ready: ready.includes(key) ? ready.filter((one) => one !== key) : [...ready, key] });
-};
+const wish = (of: readonly Point[], isIn: boolean): void =>
+  set(
+    withCards(
+      wishes.value,
+      of.map(({ id }) => id),
+      isIn,
+    ),
+  );
 const readyWords: Partial<Record<NeedKey, string>> = {
   slide: 'slide out',
   awning: 'awning out',
   power: 'plugged in',
 };
 /** What the unit's status forbids is not offered as ready. */
-const canBeReady = computed(() =>
-  operable.value.may && session.may('operate')
-    ? needRows.filter(({ key }) => key in readyWords)
-    : [],
-);
+const canBeReady = computed(() => (operable.value.may && session.may('operate') ? readyNeeds : []));
 
 const few = 5;
 const named = (all: readonly { readonly label: string }[]): string => {
@@ -213,7 +207,7 @@ const stationTitle = (key: StationKey): string =>
             :show-toggle-all="false"
             placeholder="anybody"
             aria-labelledby="plan-who"
-            @update:model-value="(to) => set({ audiences: to })"
+            @update:model-value="(to) => change({ audiences: to })"
           />
         </div>
         <div class="minutes">
@@ -226,7 +220,7 @@ const stationTitle = (key: StationKey): string =>
             :to="240"
             show-buttons
             button-layout="horizontal"
-            @update:model-value="(to) => set({ minutes: to ?? 15 })"
+            @update:model-value="(to) => change({ minutes: to ?? 15 })"
           />
         </div>
         <SelectField
@@ -234,17 +228,17 @@ const stationTitle = (key: StationKey): string =>
           label="Way round"
           :model-value="route.key"
           :choices="routes"
-          @update:model-value="(to) => set({ route: to })"
+          @update:model-value="(to) => change({ route: to })"
         />
         <div v-if="canBeReady.length" class="wide ready" role="group" aria-label="Ready on the lot">
           <span class="label">Ready on the lot</span>
-          <label v-for="row in canBeReady" :key="row.key">
+          <label v-for="need in canBeReady" :key="need">
             <input
               type="checkbox"
-              :checked="wishes.ready.includes(row.key)"
-              @change="toggleReady(row.key)"
+              :checked="wishes.ready.includes(need)"
+              @change="set(withReady(wishes, need))"
             />
-            {{ readyWords[row.key] }}
+            {{ readyWords[need] }}
           </label>
         </div>
       </div>
@@ -266,7 +260,12 @@ const stationTitle = (key: StationKey): string =>
           checked on this unit.</span
         >
         <span class="soft small">{{ way }}</span>
-        <button v-if="isWished" type="button" class="quiet" @click="reset">
+        <button
+          v-if="hasCards(wishes)"
+          type="button"
+          class="quiet"
+          @click="set(withoutCards(wishes))"
+        >
           Back to what is worth most
         </button>
       </p>

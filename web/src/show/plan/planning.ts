@@ -8,44 +8,25 @@ import {
   type ComputedRef,
   type Ref,
 } from 'vue';
-import type { NeedKey, Point } from '@fair-gable/core/show/cards';
+import type { Point } from '@fair-gable/core/show/cards';
 import {
   chosenFor,
   questionsShare,
+  usualWishes,
   type ChosenFor,
   type PlannedWalk,
   type PlanWish,
+  type Wishes,
 } from '@fair-gable/core/show/plan';
-import type { Audience } from '@fair-gable/core/unit/catalog';
 import type { UnitRecord } from '@fair-gable/core/unit/record';
 import { routesOf, usualRoute, type Route } from '@fair-gable/core/unit/way-round';
 import { useTried } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { walkWorker } from './worker.ts';
 
-/** What somebody wants of a walk, by unit. */
-export interface Wishes {
-  readonly minutes: number;
-  readonly audiences: readonly Audience[];
-  readonly route: string;
-  readonly ready: readonly NeedKey[];
-  readonly pinned: readonly string[];
-  readonly dropped: readonly string[];
-}
-
-const first: Wishes = {
-  minutes: 15,
-  audiences: [],
-  route: usualRoute.key,
-  ready: [],
-  pinned: [],
-  dropped: [],
-};
-
 export interface Planning {
   readonly wishes: ComputedRef<Wishes>;
-  readonly set: (more: Partial<Wishes>) => void;
-  readonly reset: () => void;
+  readonly set: (wishes: Wishes) => void;
   readonly routes: ComputedRef<readonly Route[]>;
   readonly route: ComputedRef<Route>;
   readonly plan: Ref<PlannedWalk | undefined>;
@@ -65,11 +46,9 @@ export const usePlanning = (
   const session = useSession();
   const tried = useTried(
     () => `plan.${unit()}`,
-    () => first,
+    () => usualWishes,
   );
   const wishes = tried.value;
-  const set = (more: Partial<Wishes>): void => tried.set({ ...wishes.value, ...more });
-  const reset = (): void => set({ pinned: [], dropped: [] });
 
   const routes = computed(() => routesOf(session.session?.yard.routes ?? []));
   const route = computed(
@@ -118,7 +97,7 @@ export const usePlanning = (
     { immediate: true },
   );
   onScopeDispose(stop);
-  return { wishes, set, reset, routes, route, plan, changes, busy, problem };
+  return { wishes, set: tried.set, routes, route, plan, changes, busy, problem };
 };
 
 /** What Vue watches cannot be handed to a worker; what it stands for can. */

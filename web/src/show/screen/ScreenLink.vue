@@ -3,7 +3,8 @@ import { MonitorSmartphone } from '@lucide/vue';
 import Button from 'primevue/button';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useOutbox } from '../../base/device/index.ts';
 
 /** Opens a second screen for the buyer: its address as a link and as a code to be photographed. */
@@ -12,23 +13,10 @@ const router = useRouter();
 const outbox = useOutbox();
 const address = ref('');
 const code = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 
-const guarded = async (work: () => Promise<void>): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
-  try {
-    await work();
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
-};
-
-const open = (): Promise<void> =>
-  guarded(async () => {
+const open = (): Promise<boolean> =>
+  attempt(async () => {
     // The plan has to be there before a screen can follow it.
     await outbox.flush();
     const { token } = await ask('POST /api/walks/:id/screens', { params: { id: props.walk } });
@@ -38,8 +26,8 @@ const open = (): Promise<void> =>
     const drawn = toSVG({ bcid: 'qrcode', text: address.value, scale: 3, padding: 2 });
     code.value = `data:image/svg+xml,${encodeURIComponent(drawn)}`;
   });
-const close = (): Promise<void> =>
-  guarded(async () => {
+const close = (): Promise<boolean> =>
+  attempt(async () => {
     await ask('DELETE /api/walks/:id/screens', { params: { id: props.walk } });
     address.value = '';
     code.value = '';

@@ -9,7 +9,7 @@ import { clock, type Mark } from '@fair-gable/core/show/walk';
 import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { useDrafts } from '../../base/draft/index.ts';
 import { givingKeys } from '../../base/keys/keys.ts';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
 import { useSayable } from '../cards/sayable.ts';
 import { useWalk } from './walk.ts';
@@ -29,18 +29,16 @@ const wakeLock = useWakeLock();
 const drafts = useDrafts();
 
 const found = ref<boolean>();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const sheet = ref<Sheet>();
 const mark = ref<Mark>('asked');
 
 onMounted(async () => {
-  try {
+  const isOpen = await attempt(async () => {
     found.value = await walks.open(props.walk);
     void walks.join(props.walk);
-  } catch (error) {
-    problem.value = saying(error);
-    found.value = false;
-  }
+  });
+  if (!isOpen) found.value = false;
   await wakeLock.request('screen').catch(() => undefined);
 });
 

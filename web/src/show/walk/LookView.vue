@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { clock, logOf } from '@fair-gable/core/show/walk';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSayable } from '../cards/sayable.ts';
 import { markWords } from './sheet.ts';
 import { useWalk } from './walk.ts';
@@ -13,15 +13,13 @@ import WalkHead from './WalkHead.vue';
 const props = defineProps<{ walk: string }>();
 const walks = useWalk();
 const found = ref<boolean>();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 onMounted(async () => {
-  try {
+  const isOpen = await attempt(async () => {
     found.value = await walks.open(props.walk);
     await walks.join(props.walk);
-  } catch (error) {
-    problem.value = saying(error);
-    found.value = false;
-  }
+  });
+  if (!isOpen) found.value = false;
 });
 
 const plan = computed(() => walks.walk?.plan);

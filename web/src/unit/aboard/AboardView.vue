@@ -4,8 +4,7 @@ import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { formatDate } from '@fair-gable/core/base/dates';
-import { sentence } from '@fair-gable/core/base/problems';
-import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
 import {
   changesToFit,
   fittedHere,
@@ -15,13 +14,14 @@ import {
   type LooseItem,
 } from '@fair-gable/core/unit/aboard';
 import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
-import { whoSaid, type Fitted, type YardUnit } from '@fair-gable/core/unit/record';
+import { sides, whoSaid, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { featureChoices } from '../../base/controls/field-choices.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useSaving } from '../record/saving.ts';
+import { typedFitted, type FittedDraft } from './typed-fitted.ts';
 
 /** What goes with a unit: loose items and where they are kept; and the ledger of what the yard fitted. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -76,46 +76,19 @@ const clock = useClock();
 const { draft: line, keepWith } = useDraft({
   place: () => `${props.unit.id}.fitted.new`,
   what: () => 'What we fitted',
-  fresh: () => ({
+  fresh: (): FittedDraft => ({
     what: '',
-    feature: null as string | null,
+    feature: null,
     weight: '',
     back: '',
     on: clock.today,
-    side: undefined as Fitted['side'],
+    side: undefined,
   }),
 });
-const sides = [
-  { key: 'door', label: 'door side' },
-  { key: 'off-door', label: 'off-door side' },
-  { key: 'centre', label: 'middle' },
-  { key: 'front', label: 'front' },
-  { key: 'rear', label: 'rear' },
-] as const;
-
-const quantity = (label: string, text: string, display: 'weight' | 'feet'): number | undefined => {
-  const read = parseQuantity(text, display, session.system);
-  if (read.ok) return read.value;
-  problem.value = sentence(label, read.problem);
-  return undefined;
-};
-
 const fit = async (): Promise<void> => {
-  problem.value = '';
-  const { what, feature, side, on } = line.value;
-  const weight = quantity('Weight', line.value.weight, 'weight');
-  const back = line.value.back.trim()
-    ? quantity('Back from the coupler', line.value.back, 'feet')
-    : undefined;
-  if (weight === undefined || problem.value) return;
-  const value: Fitted = {
-    what: what.trim(),
-    weight,
-    on,
-    ...(feature && isFeatureKey(feature) ? { feature } : {}),
-    ...(back === undefined ? {} : { back }),
-    ...(side ? { side } : {}),
-  };
+  const value = typedFitted(line.value, session.system);
+  problem.value = typeof value === 'string' ? value : '';
+  if (typeof value === 'string') return;
   const changes = changesToFit(record.value, crypto.randomUUID(), value);
   await keepWith(() => save(changes, `${value.what} fitted`));
 };

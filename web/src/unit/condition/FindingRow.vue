@@ -7,7 +7,6 @@ import { formatDate } from '@fair-gable/core/base/dates';
 import { findingKind, gravities, stationEntry } from '@fair-gable/core/unit/catalog';
 import {
   answersTo,
-  findingInputs,
   gravityNow,
   isToldFirst,
   needsTechnician,
@@ -27,6 +26,7 @@ import SelectField from '../../base/controls/SelectField.vue';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { DraftMark, useDraft, useDrafts } from '../../base/draft/index.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
+import { findingChange, signatureChange, withRepair } from './finding-edits.ts';
 import FindingForm from './FindingForm.vue';
 import GuidedLook from './GuidedLook.vue';
 
@@ -80,16 +80,8 @@ const known = computed(() =>
   kind.value.look ? answersTo(kind.value.look, {}, props.record, clock.today) : {},
 );
 
-const changed = (value: Finding | null): Change => ({
-  part: 'findings',
-  key: props.found.id,
-  value,
-  how: 'seen',
-  basedOn: props.found.entry.version,
-});
-
 const save = async (value: Finding): Promise<boolean> => {
-  const isKept = await props.keep([changed(value)], inText(kind.value.label));
+  const isKept = await props.keep([findingChange(props.found, value)], inText(kind.value.label));
   if (isKept) editing.value = false;
   return isKept;
 };
@@ -97,27 +89,14 @@ const answer = (key: string, given: Answer): Promise<boolean> =>
   save({ ...finding.value, answers: { ...finding.value.answers, [key]: given } });
 
 const keepRepair = async (): Promise<void> => {
-  const { on, by, what } = repair.value;
-  if (!by.trim() || !on) return;
-  const repaired = { on, by: by.trim(), ...(what.trim() ? { what: what.trim() } : {}) };
-  const isKept = await keepRepairWith(() => save({ ...finding.value, repaired }));
+  const repaired = withRepair(finding.value, repair.value);
+  if (!repaired) return;
+  const isKept = await keepRepairWith(() => save(repaired));
   if (isKept) repairing.value = false;
 };
 
 const sign = (): void => {
-  const key = `findings.${props.found.id}`;
-  const note = signing.value.note.trim();
-  const change: Change = {
-    part: 'signatures',
-    key,
-    value: {
-      verdict: signing.value.verdict,
-      inputs: findingInputs(props.record, finding.value),
-      ...(note ? { note } : {}),
-    },
-    how: 'seen',
-    basedOn: props.record.signatures[key]?.version ?? 0,
-  };
+  const change = signatureChange(props.record, props.found, signing.value);
   void signWith(() => props.keep([change], 'signature'));
 };
 const signedWords = computed(() => {
@@ -196,7 +175,7 @@ const signedWords = computed(() => {
           <Button
             severity="secondary"
             label="Take it off"
-            @click="keep([changed(null)], 'finding taken off')"
+            @click="keep([findingChange(found, null)], 'finding taken off')"
           />
         </div>
         <form v-if="repairing" class="fields" @submit.prevent="keepRepair">

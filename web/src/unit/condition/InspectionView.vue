@@ -3,8 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
-import { sentence } from '@fair-gable/core/base/problems';
-import { formatQuantity, parseQuantity } from '@fair-gable/core/base/quantity';
+import { formatQuantity } from '@fair-gable/core/base/quantity';
 import { stationEntry } from '@fair-gable/core/unit/catalog';
 import {
   inspectionState,
@@ -14,18 +13,13 @@ import {
   signInspection,
   type ItemOn,
 } from '@fair-gable/core/unit/condition';
-import {
-  whoSaid,
-  type Change,
-  type Inspected,
-  type InspectionResult,
-  type YardUnit,
-} from '@fair-gable/core/unit/record';
+import { whoSaid, type InspectionResult, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import { useSaving } from '../record/saving.ts';
+import { itemAsTyped, itemChange, openAfter } from './typed-inspection.ts';
 
 /** The pre-delivery inspection: what is tried, what was measured, and the technician's signature. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -44,15 +38,7 @@ const here = computed(() => items.value.find(({ item }) => item.key === open.val
 const { draft, keepWith } = useDraft({
   place: () => `${props.unit.id}.inspection.${open.value ?? ''}`,
   what: () => `Inspection: ${here.value?.item.label ?? ''}`,
-  fresh: () => {
-    const { measured: figure, note } = here.value?.entry?.value ?? {};
-    const { measure } = here.value?.item ?? {};
-    const isFigure = figure !== undefined && measure !== undefined;
-    return {
-      measured: isFigure ? formatQuantity(figure, measure.display, session.system) : '',
-      note: note ?? '',
-    };
-  },
+  fresh: () => itemAsTyped(here.value, session.system),
 });
 const { problem, save } = useSaving(() => props.unit.id);
 
@@ -68,35 +54,15 @@ const begin = ({ item }: ItemOn): void => {
   open.value = open.value === item.key ? undefined : item.key;
 };
 
-const valueOf = ({ item }: ItemOn, result: InspectionResult): Inspected | undefined => {
-  const words = draft.value.note.trim();
-  if (result === 'not-tried' && !words) {
-    problem.value = `${item.label}: say in a few words why it was not tried, such as “winterised” or “no gas on the lot”.`;
-    return undefined;
-  }
-  const rest = words ? { note: words } : {};
-  if (!item.measure || draft.value.measured.trim() === '') return { result, ...rest };
-  const read = parseQuantity(draft.value.measured, item.measure.display, session.system);
-  if (!read.ok) {
-    problem.value = sentence(item.label, read.problem);
-    return undefined;
-  }
-  return { result, measured: read.value, ...rest };
-};
-
 /** On to the next item that is open, at once: nobody waits for a network. */
 const goOn = (on: ItemOn): void => {
-  const next = items.value[items.value.findIndex(({ item }) => item.key === on.item.key) + 1];
-  open.value = undefined;
-  if (next && !next.entry) begin(next);
+  open.value = openAfter(items.value, on.item.key)?.item.key;
 };
 
 const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
-  problem.value = '';
-  const value = valueOf(on, result);
-  if (!value) return;
-  const basedOn = on.entry?.version ?? 0;
-  const change: Change = { part: 'inspection', key: on.item.key, value, how: 'seen', basedOn };
+  const change = itemChange(on, result, draft.value, session.system);
+  problem.value = typeof change === 'string' ? change : '';
+  if (typeof change === 'string') return;
   const keeping = keepWith(() => save([change], inText(on.item.label)));
   goOn(on);
   // Nobody is taken from the item in hand; what was typed at this one waits there.

@@ -8,15 +8,10 @@ import {
   type LabelKind,
   type SpecKey,
 } from '@fair-gable/core/unit/catalog';
-import {
-  applies,
-  formatSpec,
-  nameOf,
-  type Change,
-  type YardUnit,
-} from '@fair-gable/core/unit/record';
+import { applies, formatSpec, nameOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { changesByLabelPhotos, labelsOf, otherReadings } from '@fair-gable/core/unit/round';
-import { saying } from '../../base/api/client.ts';
+import { Plain } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { keptPicture } from '../../base/device/index.ts';
@@ -27,11 +22,11 @@ import TakePhoto from '../photo/TakePhoto.vue';
 import ZoomTurn from '../photo/ZoomTurn.vue';
 import { useEdits } from '../record/edits.ts';
 import SpecInput from '../record/SpecInput.vue';
-import { readTyped } from '../record/typing.ts';
 import type { Aim, CodeScanner } from './ports.ts';
 import { photoScanner } from './scan.ts';
 import { scanWith } from './scanning.ts';
 import { standInCamera, standInScanner } from './stand-ins.ts';
+import { labelChanges, labelTyped, otherReadingWords, type LabelDraft } from './typed-label.ts';
 
 /** The labels of a unit: a photo of each beside the fields that it settles. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -60,16 +55,13 @@ const {
 } = useDraft({
   place: () => `${props.unit.id}.labels.${at.value}`,
   what: () => label.value?.label ?? '',
-  fresh: (): Partial<Record<SpecKey, string>> => ({}),
+  fresh: (): LabelDraft => ({}),
   typed: (texts) => Object.entries(texts).filter(([, text]) => text),
 });
-const problem = ref('');
-const notice = ref('');
-const busy = ref(false);
+const { busy, done: notice, problem, clear: clearNews, attempt } = useAttempt();
 watch(at, () => {
   asking.value = false;
-  problem.value = '';
-  notice.value = '';
+  clearNews();
 });
 
 const { system } = session;
@@ -78,32 +70,11 @@ const shown = (key: SpecKey): string => {
   return entry ? formatSpec(key, entry.value, session.system, entry.how) : 'not read yet';
 };
 
-const read = computed(() =>
-  fields.value.flatMap((spec) => {
-    const { value } = readTyped(spec, typed.value[spec.key] ?? '', session.system);
-    return value ? [{ spec, value }] : [];
-  }),
-);
-const broken = computed(() =>
-  fields.value.some(
-    (spec) => readTyped(spec, typed.value[spec.key] ?? '', session.system).problem !== '',
-  ),
-);
-
+const reading = computed(() => labelTyped(fields.value, typed.value, session.system));
+const read = computed(() => reading.value.read);
 /** Figures that differ from what was read before: whose label it is is asked first. */
-const others = computed(() =>
-  otherReadings(
-    props.unit.record,
-    read.value.map(({ spec, value }) => ({ key: spec.key, value })),
-  ),
-);
+const others = computed(() => otherReadings(props.unit.record, read.value));
 const asking = ref(false);
-const otherWords = computed(() =>
-  others.value.map(({ key, before, now }) => ({
-    key,
-    words: `${specEntry(key).label}: ${formatSpec(key, now, session.system, 'read')} now, ${formatSpec(key, before, session.system, 'read')} before`,
-  })),
-);
 const drop = (): void => {
   clear();
   asking.value = false;
@@ -111,29 +82,20 @@ const drop = (): void => {
 };
 
 const keep = async (): Promise<void> => {
-  problem.value = '';
+  clearNews();
   if (others.value.length > 0 && !asking.value) {
     asking.value = true;
     return;
   }
   asking.value = false;
-  const changes: Change[] = read.value.map(({ spec, value }) => ({
-    part: 'specs',
-    key: spec.key,
-    value,
-    how: 'read',
-    basedOn: props.unit.record.specs[spec.key]?.version ?? 0,
-  }));
-  const name = inText(label.value?.label ?? 'label');
-  const isKept = await keepWith(async () => {
-    try {
-      await edits.change(props.unit.id, changes, `${name} read`);
-      return true;
-    } catch (error) {
-      problem.value = saying(error);
-      return false;
-    }
-  });
+  const [changes, mine] = [labelChanges(props.unit.record, read.value), at.value];
+  const { label: full = 'Label' } = label.value ?? {};
+  const name = inText(full);
+  const isKept = await keepWith(() =>
+    attempt(() => edits.change(props.unit.id, changes, `${name} read`)),
+  );
+  // One may look at another label by now.
+  if (!isKept && mine !== at.value) problem.value = `${full}: ${problem.value}`;
   if (isKept) notice.value = `Kept as read off the ${name}.`;
 };
 
@@ -162,32 +124,19 @@ const scan = async (scanner: CodeScanner): Promise<void> => {
 const tick = async (): Promise<void> => {
   const changes = changesByLabelPhotos(props.unit.record);
   if (changes.length === 0) return;
-  try {
-    await edits.change(props.unit.id, changes, 'labels photographed');
-  } catch (error) {
-    problem.value = saying(error);
-  }
+  await attempt(() => edits.change(props.unit.id, changes, 'labels photographed'));
 };
 
-const standIn = async (): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
-  try {
+const standIn = (): Promise<boolean> =>
+  attempt(async () => {
     const blob = await standInCamera.take(aim.value).catch(() => undefined);
-    if (!blob) {
-      problem.value = 'The demo draws its labels with a network alone. Type what the label says.';
-      return;
-    }
+    if (!blob)
+      throw new Plain('The demo draws its labels with a network alone. Type what the label says.');
     const { width, height, blob: small } = await prepared(blob);
     const taken = { id: crypto.randomUUID(), blob: small };
     await edits.addPhoto(props.unit.id, taken, { of: [...targets.value], width, height });
     await tick();
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
-};
+  });
 </script>
 
 <template>
@@ -283,7 +232,9 @@ const standIn = async (): Promise<void> => {
         <div v-if="asking && others.length" class="asking" role="alert">
           <p><strong>Whose label is this?</strong> It was read otherwise before.</p>
           <ul>
-            <li v-for="one in otherWords" :key="one.key">{{ one.words }}</li>
+            <li v-for="one in others" :key="one.key">
+              {{ otherReadingWords(one, session.system) }}
+            </li>
           </ul>
           <Button type="submit" label="It’s this unit’s: put it in place of the other" />
           <Button
@@ -297,7 +248,7 @@ const standIn = async (): Promise<void> => {
           v-else-if="mayWrite"
           type="submit"
           :label="read.length > 1 ? `Keep ${read.length} as read` : 'Keep it as read'"
-          :disabled="read.length === 0 || broken"
+          :disabled="read.length === 0 || reading.isBroken"
         />
       </form>
     </div>

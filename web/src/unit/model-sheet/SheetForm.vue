@@ -5,20 +5,27 @@ import MultiSelect from 'primevue/multiselect';
 import Textarea from 'primevue/textarea';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, ref } from 'vue';
-import { slugOf } from '@fair-gable/core/base/words';
-import { isSpecKey, specEntry } from '@fair-gable/core/unit/catalog';
-import {
-  freeKey,
-  noValues,
-  type MidYear,
-  type ModelSheet,
-  type SheetPackage,
-} from '@fair-gable/core/unit/model-sheet';
+import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { featureChoices, searched } from '../../base/controls/field-choices.ts';
 import NumberField from '../../base/controls/NumberField.vue';
 import { useSession } from '../../base/session/session.ts';
-import { readTyped } from '../record/typing.ts';
 import { objectionIn, objectionLine } from './objections.ts';
+import {
+  addMidYear,
+  addPackage,
+  linesOf,
+  otherPackages,
+  placeOfMidYear,
+  placeOfPackage,
+  setMidYear,
+  setPackage,
+  textsWithoutMidYear,
+  textsWithoutPackage,
+  unreadOf,
+  wantedOf,
+  withoutMidYear,
+  withoutPackage,
+} from './sheet-edits.ts';
 import { sheetName, useSheets } from './sheets.ts';
 import ValuesEditor from './ValuesEditor.vue';
 
@@ -32,43 +39,13 @@ const session = useSession();
 
 const set = (more: Partial<ModelSheet>): void => emit('change', { ...props.sheet, ...more });
 
-const at = <T,>(list: readonly T[], i: number, more: Partial<T>): readonly T[] =>
-  list.map((item, j) => (j === i ? { ...item, ...more } : item));
-const without = <T,>(list: readonly T[], i: number): readonly T[] => list.filter((_, j) => j !== i);
-
-const addPackage = (): void => {
-  const name = 'New package';
-  const pack: SheetPackage = {
-    key: freeKey(slugOf(name) || 'package', new Set(props.sheet.packages.map((p) => p.key))),
-    name,
-    standard: false,
-    adds: noValues,
-    replaces: [],
-    forbids: [],
-  };
-  set({ packages: [...props.sheet.packages, pack] });
+const dropPackage = (at: number): void => {
+  texts.value = textsWithoutPackage(texts.value, props.sheet.packages[at]?.key ?? '');
+  emit('change', withoutPackage(props.sheet, at));
 };
-const dropPackage = (i: number): void => {
-  const gone = props.sheet.packages[i]?.key;
-  set({
-    packages: without(props.sheet.packages, i).map((p) => ({
-      ...p,
-      forbids: p.forbids.filter((key) => key !== gone),
-    })),
-  });
-};
-const setPackage = (i: number, more: Partial<SheetPackage>): void =>
-  set({ packages: at(props.sheet.packages, i, more) });
-const setMidYear = (i: number, more: Partial<MidYear>): void =>
-  set({ midYear: at(props.sheet.midYear, i, more) });
-const addMidYear = (): void => {
-  const change: MidYear = {
-    from: `${props.sheet.year}-01`,
-    says: '',
-    values: noValues,
-    without: [],
-  };
-  set({ midYear: [...props.sheet.midYear, change] });
+const dropMidYear = (at: number): void => {
+  texts.value = textsWithoutMidYear(texts.value, at);
+  emit('change', withoutMidYear(props.sheet, at));
 };
 
 const sisterChoices = computed(() =>
@@ -76,27 +53,13 @@ const sisterChoices = computed(() =>
     .filter((s) => s.id !== props.sheet.id && s.floorPlan !== '')
     .map((s) => ({ key: s.id, label: sheetName(s) })),
 );
-const otherPackages = (i: number) =>
-  without(props.sheet.packages, i).map(({ key, name }) => ({ key, label: name }));
-
-const lines = (text: string): readonly string[] =>
-  text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter(Boolean);
 const objectionsText = computed(() =>
   props.sheet.objections.map((objection) => objectionLine(objection)).join('\n'),
 );
 const setObjections = (text: string): void =>
   set({
-    objections: lines(text).map((line) => objectionIn(line)),
+    objections: linesOf(text).map((line) => objectionIn(line)),
   });
-
-/** A text that cannot be read; those of several lines can always be. */
-const isUnread = (of: string, text: string): boolean => {
-  const key = of.split('.').at(-1) ?? '';
-  return isSpecKey(key) && readTyped(specEntry(key), text, session.system).problem !== '';
-};
 
 /** Texts of several lines are taken when one leaves them; till then they wait like any other. */
 const writing = (of: string, text: string): void => {
@@ -109,26 +72,9 @@ const written = (of: string, take: (text: string) => void): void => {
   take(text);
 };
 
-const unread = computed(() => {
-  const count = Object.entries(texts.value).filter(([of, text]) => isUnread(of, text)).length;
-  if (count === 0) return '';
-  return `${count === 1 ? 'One value' : `${count} values`} cannot be read yet; it stands beside the field.`;
-});
-/** What is wanted still, in a sentence; said once somebody wants to see what the sheet touches. */
-const missing = computed(() => {
-  const { series, midYear, objections, packages } = props.sheet;
-  if (series.trim() === '') return 'Series: give the sheet one.';
-  if (packages.some((p) => p.name.trim() === '')) return 'Packages: each needs a name.';
-  if (midYear.some((m) => !/^\d{4}-(0[1-9]|1[0-2])$/.test(m.from) || m.says.trim() === '')) {
-    return 'Mid-year changes: each needs a month like 2026-02 and a few words.';
-  }
-  const lost = objections.find(({ about }) => about?.startsWith('?'));
-  if (lost) return `Objections: there is no spec or feature called “${lost.about?.slice(1)}”.`;
-  if (objections.some((o) => o.says === '' || o.answer === '')) {
-    return 'Objections: write each as “what they say = the answer = what brings it up”; the last may be left out.';
-  }
-  return '';
-});
+const unread = computed(() => unreadOf(texts.value, session.system));
+/** What is wanted still; said once somebody wants to see what the sheet touches. */
+const missing = computed(() => wantedOf(props.sheet));
 const isAsked = ref(false);
 const look = (): void => {
   isAsked.value = true;
@@ -199,22 +145,22 @@ const look = (): void => {
         <InputText
           :id="`pack-${i}`"
           :model-value="pack.name"
-          @update:model-value="(v) => setPackage(i, { name: v ?? '' })"
+          @update:model-value="(v) => emit('change', setPackage(sheet, i, { name: v ?? '' }))"
         />
         <div class="switch">
           <ToggleSwitch
             :input-id="`standard-${i}`"
             :model-value="pack.standard"
-            @update:model-value="(v) => setPackage(i, { standard: v })"
+            @update:model-value="(v) => emit('change', setPackage(sheet, i, { standard: v }))"
           />
           <label :for="`standard-${i}`">On every unit</label>
         </div>
         <p class="label">Adds and changes</p>
         <ValuesEditor
           v-model:texts="texts"
-          :name="`pack-${pack.key}-adds`"
+          :name="placeOfPackage(pack.key)"
           :model-value="pack.adds"
-          @update:model-value="(adds) => setPackage(i, { adds })"
+          @update:model-value="(adds) => emit('change', setPackage(sheet, i, { adds }))"
         />
         <label :id="`replaces-${i}`">In the place of</label>
         <MultiSelect
@@ -228,23 +174,25 @@ const look = (): void => {
           reset-filter-on-hide
           :aria-labelledby="`replaces-${i}`"
           placeholder="nothing"
-          @update:model-value="(v) => setPackage(i, { replaces: v })"
+          @update:model-value="(v) => emit('change', setPackage(sheet, i, { replaces: v }))"
         />
         <label :id="`forbids-${i}`">Not together with</label>
         <MultiSelect
           :model-value="[...pack.forbids]"
-          :options="otherPackages(i)"
+          :options="[...otherPackages(sheet, i)]"
           option-label="label"
           option-value="key"
           :aria-labelledby="`forbids-${i}`"
           placeholder="no other"
-          @update:model-value="(v) => setPackage(i, { forbids: v })"
+          @update:model-value="(v) => emit('change', setPackage(sheet, i, { forbids: v }))"
         />
         <label :for="`note-${i}`">Worth saying</label>
         <InputText
           :id="`note-${i}`"
           :model-value="pack.note ?? ''"
-          @update:model-value="(v) => setPackage(i, { note: v || undefined })"
+          @update:model-value="
+            (v) => emit('change', setPackage(sheet, i, { note: v || undefined }))
+          "
         />
         <Button
           type="button"
@@ -254,7 +202,12 @@ const look = (): void => {
           @click="dropPackage(i)"
         />
       </details>
-      <Button type="button" severity="secondary" label="Add a package" @click="addPackage" />
+      <Button
+        type="button"
+        severity="secondary"
+        label="Add a package"
+        @click="emit('change', addPackage(sheet))"
+      />
     </fieldset>
     <fieldset>
       <legend>Changed in mid-year</legend>
@@ -265,19 +218,19 @@ const look = (): void => {
           :id="`from-${i}`"
           :model-value="change.from"
           placeholder="2026-02"
-          @update:model-value="(v) => setMidYear(i, { from: v ?? '' })"
+          @update:model-value="(v) => emit('change', setMidYear(sheet, i, { from: v ?? '' }))"
         />
         <label :for="`says-${i}`">In a few words</label>
         <InputText
           :id="`says-${i}`"
           :model-value="change.says"
-          @update:model-value="(v) => setMidYear(i, { says: v ?? '' })"
+          @update:model-value="(v) => emit('change', setMidYear(sheet, i, { says: v ?? '' }))"
         />
         <ValuesEditor
           v-model:texts="texts"
-          :name="`mid-${i}`"
+          :name="placeOfMidYear(i)"
           :model-value="change.values"
-          @update:model-value="(values) => setMidYear(i, { values })"
+          @update:model-value="(values) => emit('change', setMidYear(sheet, i, { values }))"
         />
         <label :id="`without-${i}`">No longer there</label>
         <MultiSelect
@@ -291,17 +244,22 @@ const look = (): void => {
           reset-filter-on-hide
           :aria-labelledby="`without-${i}`"
           placeholder="nothing"
-          @update:model-value="(v) => setMidYear(i, { without: v })"
+          @update:model-value="(v) => emit('change', setMidYear(sheet, i, { without: v }))"
         />
         <Button
           type="button"
           severity="secondary"
           size="small"
           label="Take this change out"
-          @click="set({ midYear: without(sheet.midYear, i) })"
+          @click="dropMidYear(i)"
         />
       </details>
-      <Button type="button" severity="secondary" label="Add a change" @click="addMidYear" />
+      <Button
+        type="button"
+        severity="secondary"
+        label="Add a change"
+        @click="emit('change', addMidYear(sheet))"
+      />
     </fieldset>
     <fieldset>
       <legend>Said of it</legend>
@@ -326,7 +284,7 @@ const look = (): void => {
         :model-value="texts['would-change'] ?? sheet.wouldChange.join('\n')"
         rows="3"
         @update:model-value="(text) => writing('would-change', text ?? '')"
-        @blur="written('would-change', (text) => set({ wouldChange: lines(text) }))"
+        @blur="written('would-change', (text) => set({ wouldChange: linesOf(text) }))"
       />
     </fieldset>
     <footer>

@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
 import type { ModelSheet, SheetChange } from '@fair-gable/core/unit/model-sheet';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { changesOfSheet } from './changes.ts';
@@ -13,16 +14,12 @@ const emit = defineEmits<{ back: [sheet: ModelSheet] }>();
 
 const session = useSession();
 const changes = ref<readonly SheetChange[]>();
-const problem = ref('');
-const read = async (): Promise<void> => {
-  try {
+const { problem, attempt } = useAttempt();
+const read = (): Promise<boolean> =>
+  attempt(async () => {
     const sheet = { params: { id: props.sheet } };
     changes.value = (await ask('GET /api/model-sheets/:id/history', sheet)).changes;
-    problem.value = '';
-  } catch (error) {
-    problem.value = saying(error);
-  }
-};
+  });
 watch(() => [props.sheet, props.version], read, { immediate: true });
 
 const lines = computed(() =>

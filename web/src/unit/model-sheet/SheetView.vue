@@ -5,7 +5,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ModelSheet, Offer, Touched } from '@fair-gable/core/unit/model-sheet';
 import { useClock } from '../../base/clock/index.ts';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import LostView from '../../base/controls/LostView.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -58,8 +58,7 @@ const {
 const draft = computed(() => editing.value.sheet);
 const taken = computed(() => editing.value.taken);
 const touched = ref<readonly Touched[]>();
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 const isDropping = ref(false);
 
 const begin = (): void => {
@@ -70,20 +69,6 @@ onMounted(async () => {
   begin();
 });
 watch(isNew, begin);
-
-const guarded = async (work: () => Promise<void>): Promise<boolean> => {
-  busy.value = true;
-  problem.value = '';
-  try {
-    await work();
-    return true;
-  } catch (error) {
-    problem.value = saying(error);
-    return false;
-  } finally {
-    busy.value = false;
-  }
-};
 
 const change = (sheet: ModelSheet): void => {
   const basedOn = draft.value ? editing.value.basedOn : (kept.value?.version ?? 0);
@@ -118,7 +103,7 @@ const takeOver = (offer: Offer): void => {
 };
 
 const look = (): Promise<boolean> =>
-  guarded(async () => {
+  attempt(async () => {
     if (draft.value) touched.value = await sheets.preview(draft.value);
   });
 
@@ -126,7 +111,7 @@ const keep = async (units: readonly string[]): Promise<void> => {
   const { sheet, basedOn, taken: over } = editing.value;
   if (!sheet) return;
   const isKept = await keepWith(() =>
-    guarded(async () => {
+    attempt(async () => {
       await sheets.put(sheet, basedOn, units);
       for (const offer of over) await sheets.dropOffer(sheet.id, offer.id);
     }),
@@ -148,7 +133,7 @@ const cancel = (): void => {
 };
 
 const drop = (): Promise<boolean> =>
-  guarded(async () => {
+  attempt(async () => {
     await sheets.drop(props.sheet);
     if (isStillHere()) await router.push({ name: 'model-sheets' });
   });
@@ -193,7 +178,7 @@ const openOffers = computed(() =>
               size="small"
               severity="secondary"
               label="Leave it"
-              @click="guarded(() => sheets.dropOffer(props.sheet, offer.id))"
+              @click="attempt(() => sheets.dropOffer(props.sheet, offer.id))"
             />
           </template>
         </li>

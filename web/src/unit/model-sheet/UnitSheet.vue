@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue';
 import Button from 'primevue/button';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
 import { entryFor, knownBy } from '@fair-gable/core/unit/catalog';
 import {
@@ -21,7 +21,7 @@ import {
   type SpecValue,
   type YardUnit,
 } from '@fair-gable/core/unit/record';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useSession } from '../../base/session/session.ts';
 import { useEdits } from '../record/edits.ts';
@@ -33,9 +33,7 @@ const sheets = useSheets();
 const session = useSession();
 const edits = useEdits();
 
-const problem = ref('');
-const news = ref('');
-const busy = ref(false);
+const { busy, done: news, problem, attempt } = useAttempt();
 
 const record = computed(() => props.unit.record);
 const inherited = computed(() => sheets.inherited(record.value));
@@ -77,28 +75,14 @@ const changesSince = computed(() => {
   }));
 });
 
-const guarded = async (work: () => Promise<void>, done: string): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
-  news.value = '';
-  try {
-    await work();
-    news.value = done;
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
-};
-
-const take = (): Promise<void> =>
-  guarded(
+const take = (): Promise<boolean> =>
+  attempt(
     () => edits.change(props.unit.id, toTake.value, 'the model sheet'),
     `${toTake.value.length} fields are taken over. What only the sheet says still wants your own eyes.`,
   );
 
-const offer = ({ part, key, unit }: UnitDifference): Promise<void> =>
-  guarded(
+const offer = ({ part, key, unit }: UnitDifference): Promise<boolean> =>
+  attempt(
     async () => {
       const found =
         'state' in unit.value ? { feature: unit.value.state } : { spec: unit.value as SpecValue };

@@ -13,7 +13,7 @@ import {
 } from '@fair-gable/core/unit/record';
 import { changesByLabelPhotos } from '@fair-gable/core/unit/round';
 import { wholeTimeOf } from '../../base/clock/index.ts';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import { useEdits } from '../record/edits.ts';
 import PhotoArrows from './PhotoArrows.vue';
@@ -36,7 +36,7 @@ const { draft, keepWith } = useDraft({
   fresh: () => ({ caption: entry.value?.value.caption ?? '' }),
 });
 const drawing = ref(false);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
 const shows = computed(() => (entry.value?.value.of ?? []).map(targetLabel).join(', '));
 const alt = computed(() => entry.value?.value.caption ?? `Photo of ${inText(shows.value)}`);
@@ -49,18 +49,13 @@ const unticked = (): readonly Change[] => {
   );
 };
 
-const save = async (value: Photo | null, what: string): Promise<boolean> => {
-  problem.value = '';
+const save = (value: Photo | null, what: string): Promise<boolean> => {
   const basedOn = entry.value?.version ?? 0;
   const change: Change = { part: 'photos', key: props.photo, value, how: 'seen', basedOn };
-  try {
+  return attempt(async () => {
     await edits.change(props.unit, [change, ...(value === null ? unticked() : [])], what);
     if (value === null) emit('close');
-    return true;
-  } catch (error) {
-    problem.value = saying(error);
-    return false;
-  }
+  });
 };
 
 /** The photo as it is, with other words or arrows; what is empty is left out. */

@@ -2,7 +2,7 @@
 import { Camera } from '@lucide/vue';
 import Button from 'primevue/button';
 import { ref } from 'vue';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useEdits } from '../record/edits.ts';
 import { prepared } from './prepare.ts';
 
@@ -19,26 +19,19 @@ const emit = defineEmits<{ taken: [id: string] }>();
 
 const edits = useEdits();
 const input = ref<HTMLInputElement>();
-const busy = ref(false);
-const problem = ref('');
+const { busy, problem, attempt } = useAttempt();
 
 const take = async (): Promise<void> => {
   const files = [...(input.value?.files ?? [])];
-  busy.value = true;
-  problem.value = '';
-  try {
+  await attempt(async () => {
     for (const file of files) {
       const { blob, width, height } = await prepared(file);
       const id = crypto.randomUUID();
       await edits.addPhoto(props.unit, { id, blob }, { of: [...props.of], width, height });
       emit('taken', id);
     }
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-    if (input.value) input.value.value = '';
-  }
+  });
+  if (input.value) input.value.value = '';
 };
 </script>
 

@@ -1,4 +1,3 @@
-import { ref } from 'vue';
 import {
   changesToAnswer,
   ofSameModel,
@@ -6,7 +5,7 @@ import {
   type Asked,
 } from '@fair-gable/core/unit/questions';
 import type { Change, Question, YardUnit } from '@fair-gable/core/unit/record';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useEdits } from '../record/edits.ts';
 import { useUnits } from '../units/units.ts';
 
@@ -14,21 +13,10 @@ import { useUnits } from '../units/units.ts';
 export const useAsking = () => {
   const edits = useEdits();
   const units = useUnits();
-  const problem = ref('');
-
-  const guarded = async (work: () => Promise<void>): Promise<boolean> => {
-    problem.value = '';
-    try {
-      await work();
-      return true;
-    } catch (error) {
-      problem.value = saying(error);
-      return false;
-    }
-  };
+  const { problem, attempt } = useAttempt();
 
   const ask = (unit: string, question: Question): Promise<boolean> =>
-    guarded(() => {
+    attempt(() => {
       const key = crypto.randomUUID();
       const change: Change = { part: 'questions', key, value: question, how: 'told', basedOn: 0 };
       return edits.change(unit, [change], 'question');
@@ -44,7 +32,7 @@ export const useAsking = () => {
 
   /** The unit where it was asked comes last: where a device is cut off in between, the question stays open. */
   const answer = (asked: Asked, text: string, value?: AnswerValue): Promise<boolean> =>
-    guarded(async () => {
+    attempt(async () => {
       const all = changesToAnswer(asked, text, await unitsAsked(asked), value);
       for (const { unit, changes } of all.toSorted(
         (a, b) => Number(a.unit === asked.unit) - Number(b.unit === asked.unit),
@@ -54,7 +42,7 @@ export const useAsking = () => {
     });
 
   const drop = ({ id, unit, entry }: Asked): Promise<boolean> =>
-    guarded(() => {
+    attempt(() => {
       const basedOn = entry.version;
       const change: Change = { part: 'questions', key: id, value: null, how: 'told', basedOn };
       return edits.change(unit, [change], 'question taken off');

@@ -27,6 +27,7 @@ import PhotoStrip from '../photo/PhotoStrip.vue';
 import FieldHelp from './FieldHelp.vue';
 import FieldHistory from './FieldHistory.vue';
 import PlaceEditor from './PlaceEditor.vue';
+import { afterTap, afterTrying, type Tapped } from './tapped-feature.ts';
 
 /** One feature of a station: its state in one tap or one digit, and more when opened. */
 const props = defineProps<{
@@ -68,24 +69,13 @@ const options = computed(() => {
   return all.filter((o) => o.key === likely || o.key === 'none');
 });
 
-const save = (value: Change['value'], knownHow: How): void => {
+const save = ({ value, how: known }: Tapped): void => {
   const { key, label } = props.feature;
   const basedOn = entry.value?.version ?? 0;
-  void props.keep(
-    { part: 'features', key, value, how: knownHow, basedOn } as Change,
-    inText(label),
-  );
+  void props.keep({ part: 'features', key, value, how: known, basedOn }, inText(label));
 };
-
-/** What only the sheet says is looked at now: a tap says that it was seen. */
-const isFromSheet = computed(() => entry.value?.how === 'sheet');
-const seenHow = computed<How>(() => (isFromSheet.value ? 'seen' : how.value));
-
-/** A second tap on the same state takes it back: not checked. On what the sheet says it confirms it. */
 const choose = (next: FeatureState | null): void => {
-  if (!props.mayWrite) return;
-  const chosen = next ?? (isFromSheet.value ? state.value : undefined);
-  save(chosen ? { state: chosen } : null, seenHow.value);
+  if (props.mayWrite) save(afterTap(entry.value, next));
 };
 
 const setHow = (to: How): void => {
@@ -111,9 +101,8 @@ const onDigit = (event: KeyboardEvent): void => {
 };
 
 const setTried = (value: 'works' | 'faulty'): void => {
-  if (!state.value) return;
-  const same = entry.value?.value.tried === value;
-  save(same ? { state: state.value } : { state: state.value, tried: value }, seenHow.value);
+  const tapped = afterTrying(entry.value, value);
+  if (tapped) save(tapped);
 };
 
 const triedWord = computed(() => {

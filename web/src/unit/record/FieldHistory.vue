@@ -3,7 +3,7 @@ import { ref, watch } from 'vue';
 import type { System } from '@fair-gable/core/base/quantity';
 import { knownBy, type HowKnown } from '@fair-gable/core/unit/catalog';
 import { fieldText, type HistoryRow, type Part } from '@fair-gable/core/unit/record';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useOutbox } from '../../base/device/index.ts';
@@ -21,16 +21,12 @@ const props = defineProps<{
 
 const outbox = useOutbox();
 const rows = ref<readonly HistoryRow[]>();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
-const read = async (): Promise<void> => {
-  try {
+const read = (): Promise<boolean> =>
+  attempt(async () => {
     rows.value = await readHistory(props.unit, { part: props.part, key: props.field, limit: 6 });
-    problem.value = '';
-  } catch (error) {
-    problem.value = saying(error);
-  }
-};
+  });
 // A change counts up at once, and is in the history when the server has it.
 watch(() => [props.unit, props.field, props.version, outbox.unsent], read, { immediate: true });
 

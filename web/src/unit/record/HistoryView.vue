@@ -10,7 +10,7 @@ import {
   type HistoryRow,
   type YardUnit,
 } from '@fair-gable/core/unit/record';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { dayOf, timeOf } from '../../base/clock/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import { useSession } from '../../base/session/session.ts';
@@ -25,23 +25,16 @@ const edits = useEdits();
 const page = 50;
 const rows = shallowRef<readonly HistoryRow[]>([]);
 const isWhole = ref(false);
-const isReading = ref(false);
-const problem = ref('');
-const done = ref('');
+const { busy: isReading, problem: unread, attempt: tryToRead } = useAttempt();
+const { done, problem: notPutBack, attempt } = useAttempt();
+const problem = computed(() => notPutBack.value || unread.value);
 
-const read = async (before?: string): Promise<void> => {
-  isReading.value = true;
-  try {
+const read = (before?: string): Promise<boolean> =>
+  tryToRead(async () => {
     const more = await readHistory(props.unit.id, { before, limit: page });
     rows.value = before ? [...rows.value, ...more] : more;
     isWhole.value = more.length < page;
-    problem.value = '';
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    isReading.value = false;
-  }
-};
+  });
 onMounted(() => read());
 
 const days = computed(() => {
@@ -64,7 +57,7 @@ const isNow = (row: HistoryRow): boolean => {
 };
 
 /** Puts back what was there before a change, as a change of its own. */
-const putBack = async (row: HistoryRow): Promise<void> => {
+const putBack = (row: HistoryRow): Promise<boolean> => {
   const basedOn = entryOf(props.unit.record, row.part, row.key)?.version ?? 0;
   const { part, key } = row;
   const back = { part, key, value: row.from, how: row.fromHow ?? row.how, basedOn };
@@ -72,13 +65,13 @@ const putBack = async (row: HistoryRow): Promise<void> => {
   // What was there before is put in the place of all that is said now.
   const change = (isDisputable ? { ...back, others: [] } : back) as Change;
   const label = inText(fieldLabel(part, key));
-  try {
-    await edits.change(props.unit.id, [change], label);
-    done.value = `${fieldLabel(part, key)} is ${shown(row, 'from')} again.`;
-    await read();
-  } catch (error) {
-    problem.value = saying(error);
-  }
+  return attempt(
+    async () => {
+      await edits.change(props.unit.id, [change], label);
+      await read();
+    },
+    `${fieldLabel(part, key)} is ${shown(row, 'from')} again.`,
+  );
 };
 </script>
 

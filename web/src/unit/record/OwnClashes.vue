@@ -24,6 +24,8 @@ const session = useSession();
 const { refusalOf, guarded } = useFieldSaving(() => props.unit ?? '');
 
 const fieldOf = ({ change }: OwnClash): string => `${change.part}.${change.key}`;
+/** Of several units the same field may be open. */
+const nameOf = (clash: OwnClash): string => `${clash.unit}.${fieldOf(clash)}`;
 const clashes = computed(() =>
   outbox.shelf.clashes
     .filter((clash) => props.unit === undefined || clash.unit === props.unit)
@@ -40,17 +42,17 @@ watch(
 );
 const recordOf = (unit: string) => units.units.get(unit)?.record ?? emptyRecord;
 const choose = (clash: OwnClash, mine: boolean): Promise<boolean> =>
-  guarded(clash.change.key, () => edits.settle(clash, mine));
+  guarded(nameOf(clash), () => edits.settle(clash, mine));
 </script>
 
 <template>
-  <div v-for="clash in clashes" :key="`${clash.unit}.${fieldOf(clash)}`" class="clash-of">
+  <div v-for="clash in clashes" :key="nameOf(clash)" class="clash-of">
     <slot name="before" :clash="clash" />
     <ClashNote
       :clash="clash"
       :record="recordOf(clash.unit)"
       :system="session.system"
-      :problem="refusalOf(clash.change.key)"
+      :problem="refusalOf(nameOf(clash))"
       @settle="(mine) => choose(clash, mine)"
     />
   </div>

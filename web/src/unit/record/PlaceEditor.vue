@@ -3,12 +3,11 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
-import { sentence } from '@fair-gable/core/base/problems';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import type { Feature, Spec } from '@fair-gable/core/unit/catalog';
 import {
   doubtOfDistance,
-  typedDistance,
+  sides,
   type Change,
   type Place,
   type UnitRecord,
@@ -16,6 +15,7 @@ import {
 import SelectField from '../../base/controls/SelectField.vue';
 import HowKnown from '../../base/evidence/HowKnown.vue';
 import { usePlaceDraft } from './field-draft.ts';
+import { placeChange, readDistance } from './typed-place.ts';
 
 /** Where something is on this unit, and how that is known: how far back from the coupler, and on which side. */
 const props = defineProps<{
@@ -38,38 +38,18 @@ const { draft, isTyped, clear, keepWith } = usePlaceDraft(() => props);
 const problem = ref('');
 const kept = ref('');
 
-const sides = [
-  { key: 'door', label: 'door side' },
-  { key: 'off-door', label: 'off-door side' },
-  { key: 'centre', label: 'middle' },
-  { key: 'front', label: 'front' },
-  { key: 'rear', label: 'rear' },
-];
-
-const inches = (label: string, text: string): number | undefined => {
-  const read = typedDistance(text, props.system);
-  if (!read.ok) problem.value = sentence(label, read.problem);
-  return read.ok ? read.value : undefined;
-};
-
 /** Said beside what is typed: it may be kept, and is objected to. */
 const doubt = computed(() => {
-  const read = typedDistance(draft.value.back, props.system);
-  return read.ok ? doubtOfDistance(props.record, read.value, props.system) : undefined;
+  const { inches } = readDistance('', draft.value.back, props.system);
+  return inches === undefined ? undefined : doubtOfDistance(props.record, inches, props.system);
 });
 
 const keepPlace = async (): Promise<void> => {
-  problem.value = '';
   kept.value = '';
-  const { back: typed, length, depth, side, how, basedOn } = draft.value;
-  const back = inches('Distance from the coupler', typed);
-  const given = Object.entries(isSlide.value ? { length, depth } : {}).filter(
-    ([, text]) => text.trim() !== '',
-  );
-  const sizes = given.map(([key, text]) => [key, inches(`Slide ${key}`, text)] as const);
-  if (back === undefined || problem.value) return;
-  const value: Place = { back, side, ...Object.fromEntries(sizes) };
-  const change: Change = { part: 'places', key: props.entry.key, value, how, basedOn };
+  const change = placeChange(draft.value, props.entry, props.system);
+  problem.value = typeof change === 'string' ? change : '';
+  if (typeof change === 'string') return;
+  const { back, side } = change.value as Place;
   if (!(await keepWith(() => props.keep(change, what.value)))) return;
   kept.value = `Kept: ${like(back)} back, ${sides.find(({ key }) => key === side)?.label ?? side}.`;
 };

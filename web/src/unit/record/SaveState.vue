@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
 import { useOutbox } from '../../base/device/index.ts';
 import { useSaid } from '../../base/controls/said.ts';
@@ -16,7 +16,7 @@ const outbox = useOutbox();
 const drafts = useDrafts();
 const route = useRoute();
 const said = useSaid();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
 const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
 const isSaved = computed(
@@ -29,14 +29,7 @@ const words = computed(() => {
   return '● the rest is saved';
 });
 
-const undo = async (): Promise<void> => {
-  problem.value = '';
-  try {
-    await edits.undo();
-  } catch (error) {
-    problem.value = saying(error);
-  }
-};
+const undo = (): Promise<boolean> => attempt(() => edits.undo());
 
 const loadAgain = (): void => window.location.reload();
 </script>

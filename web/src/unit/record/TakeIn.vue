@@ -3,16 +3,9 @@ import Button from 'primevue/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
-import {
-  knownBy,
-  specEntry,
-  type HowKnown as How,
-  type Spec,
-  type SpecKey,
-} from '@fair-gable/core/unit/catalog';
-import type { Objection, Way } from '@fair-gable/core/unit/checks';
+import { knownBy, specEntry, type HowKnown as How } from '@fair-gable/core/unit/catalog';
 import { emptyRecord, type Change } from '@fair-gable/core/unit/record';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import SelectField from '../../base/controls/SelectField.vue';
 import { useDraft } from '../../base/draft/index.ts';
 import HowKnown from '../../base/evidence/HowKnown.vue';
@@ -22,7 +15,7 @@ import { drafted, objectionsTo } from '../units/units.ts';
 import { useEdits } from './edits.ts';
 import MarginNote from './MarginNote.vue';
 import SpecInput from './SpecInput.vue';
-import { asTyped, readTyped } from './typing.ts';
+import { emptyUnit, textsOf, unitGroups, unitTyped, waysHere } from './typed-unit.ts';
 import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** A new unit from nothing, by typing what its labels say. */
@@ -32,53 +25,13 @@ const router = useRouter();
 const isStillHere = useStillHere();
 const newId = crypto.randomUUID();
 
-interface Group {
-  readonly title: string;
-  readonly keys: readonly SpecKey[];
-  /** How such things are mostly known when a unit comes in. */
-  readonly how: How;
-}
-const groups: readonly Group[] = [
-  {
-    title: 'What it is called',
-    keys: ['stockNumber', 'series', 'floorPlan', 'modelYear', 'condition'],
-    how: 'read',
-  },
-  {
-    title: 'VIN and weight labels',
-    keys: ['vin', 'gvwr', 'uvw', 'ccc', 'hitchWeight', 'axleRating'],
-    how: 'read',
-  },
-  {
-    title: 'Tire label',
-    keys: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
-    how: 'read',
-  },
-  { title: 'The tires on it', keys: ['tyreSize', 'loadRange'], how: 'read' },
-  { title: 'Size', keys: ['overallLength', 'boxLength', 'width', 'heightWithAc'], how: 'measured' },
-  {
-    title: 'Tanks, propane, power',
-    keys: ['freshTank', 'grayTank', 'blackTank', 'lpCylinders', 'shoreAmps'],
-    how: 'read',
-  },
-];
-const keys = groups.flatMap((group) => group.keys);
-
 const { draft, isTyped, clear, keepWith } = useDraft({
   place: () => 'take-in',
   what: () => 'A unit being taken in',
-  fresh: () => ({
-    // One id for all tries, also after the page was closed: sent twice, the unit is made once.
-    id: newId,
-    typed: Object.fromEntries(keys.map((key) => [key, ''])) as Record<string, string>,
-    hows: Object.fromEntries(groups.map(({ title, how }) => [title, how])) as Record<string, How>,
-    /** Fields that are known otherwise than the rest of their group. */
-    own: {} as Partial<Record<string, How>>,
-  }),
+  fresh: () => emptyUnit(newId),
   typed: ({ typed }) => typed,
 });
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 /** Groups whose fields say one by one how they are known. */
 const oneByOne = ref<readonly string[]>([]);
 const toggleOneByOne = (title: string): void => {
@@ -87,30 +40,14 @@ const toggleOneByOne = (title: string): void => {
     : [...oneByOne.value, title];
 };
 
-const howOfKey = (key: SpecKey): How => {
-  const group = groups.find((one) => one.keys.includes(key));
-  return draft.value.own[key] ?? draft.value.hows[group?.title ?? ''] ?? 'read';
-};
 const setHow = (title: string, how: How): void => {
   draft.value.hows[title] = how;
 };
 const howChoices = knownBy.map(({ key, label }) => ({ key, label }));
 
-const readings = computed(() =>
-  keys.map((key) => {
-    const spec: Spec = specEntry(key);
-    return { key, reading: readTyped(spec, draft.value.typed[key] ?? '', session.system) };
-  }),
-);
-
-const changes = computed<readonly Change[]>(() =>
-  readings.value.flatMap(({ key, reading }) =>
-    reading.value
-      ? [{ part: 'specs', key, value: reading.value, how: howOfKey(key), basedOn: 0 } as const]
-      : [],
-  ),
-);
-const unreadable = computed(() => readings.value.filter(({ reading }) => reading.problem));
+const read = computed(() => unitTyped(draft.value, session.system));
+const changes = computed(() => read.value.changes);
+const unreadable = computed(() => read.value.unreadable);
 const record = computed(() => drafted(emptyRecord, changes.value, 'you'));
 
 /** What can be mended on this page; the rest is said on the record. */
@@ -120,18 +57,8 @@ const objections = computed(() =>
 
 /** A suggested value goes back into its field as it would be typed. */
 const enter = (changed: readonly Change[]): void => {
-  for (const { key, part } of changed) {
-    if (part !== 'specs') continue;
-    const entry = drafted(record.value, changed, 'you').specs[key as SpecKey];
-    draft.value.typed[key] = asTyped(specEntry(key as SpecKey), entry, session.system);
-  }
+  Object.assign(draft.value.typed, textsOf(record.value, changed, session.system));
 };
-
-/** Ways that can be gone on this page: a reason is stated on the record, and only fields that stand here are gone to. */
-const waysHere = ({ ways }: Objection): readonly Way[] =>
-  ways.filter(
-    (way) => way.kind === 'enter' || (way.kind === 'go' && String(way.field) in draft.value.typed),
-  );
 
 const focusOn = (key: string): void =>
   document.querySelector<HTMLInputElement>(`[data-take="${key}"] input`)?.focus();
@@ -141,19 +68,10 @@ const emptyAll = (): void => {
 };
 
 const take = async (): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
   const { id } = draft.value;
-  const isTaken = await keepWith(async () => {
-    try {
-      await edits.create(id, changes.value, 'a unit taken in');
-      return true;
-    } catch (error) {
-      problem.value = saying(error);
-      return false;
-    }
-  });
-  busy.value = false;
+  const isTaken = await keepWith(() =>
+    attempt(() => edits.create(id, changes.value, 'a unit taken in')),
+  );
   if (isTaken && isStillHere())
     await router.push({ name: 'record', params: { id, station: 'labels' } });
 };
@@ -168,7 +86,7 @@ const take = async (): Promise<void> => {
       </p>
     </header>
     <div class="fields">
-      <fieldset v-for="group in groups" :key="group.title">
+      <fieldset v-for="group in unitGroups" :key="group.title">
         <legend>{{ group.title }}</legend>
         <div v-for="key in group.keys" :key="key" :data-take="key">
           <SpecInput

@@ -1,7 +1,8 @@
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import type { Feature, HowKnown, Spec } from '@fair-gable/core/unit/catalog';
-import { howOf, type Place, type UnitRecord } from '@fair-gable/core/unit/record';
+import { howOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import { useDraft, type Drafting } from '../../base/draft/index.ts';
+import type { PlaceDraft } from './typed-place.ts';
 import { asTyped } from './typing.ts';
 
 interface Of {
@@ -38,18 +39,6 @@ export const useSpecDraft = (
     },
     typed: ({ text, how }) => [text, how],
   });
-
-/** A place as it is typed, or tapped on the outline. */
-export interface PlaceDraft {
-  back: string;
-  length: string;
-  depth: string;
-  side: Place['side'];
-  how: HowKnown;
-  basedOn: number;
-  /** Inches back from the coupler, where it was only tapped. */
-  tapped?: number | undefined;
-}
 
 /** @param of is called anew whenever something in it changes */
 export const usePlaceDraft = (

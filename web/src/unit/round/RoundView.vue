@@ -12,8 +12,16 @@ import {
   type StationKey,
 } from '@fair-gable/core/unit/catalog';
 import type { Change, YardUnit } from '@fair-gable/core/unit/record';
-import { countOf, nextStop, roundOf, stopsLeft, type Step } from '@fair-gable/core/unit/round';
-import { saying } from '../../base/api/client.ts';
+import {
+  countOf,
+  listedAt,
+  nextStop,
+  roundOf,
+  stopsLeft,
+  type AtStop,
+  type Step,
+} from '@fair-gable/core/unit/round';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useTried } from '../../base/draft/index.ts';
 import OutlineMap from '../outline/OutlineMap.vue';
 import OutlineStrip from '../outline/OutlineStrip.vue';
@@ -42,55 +50,24 @@ const here = computed<StationKey>(() => {
 const stop = computed(() => round.value.find(({ station }) => station === here.value));
 const steps = computed(() => stop.value?.steps ?? []);
 
-/** What one has done with a stop's list: it is there again whoever leads away from it meanwhile. */
-interface AtStop {
-  /** Put off on this round; offered again when the rest of the station is done. */
-  readonly later: readonly string[];
-  /** What may be looked at beside what is wanted. */
-  readonly all: boolean;
-  readonly chosen?: string | undefined;
-}
+/** What one has done with a stop's list is there again whoever leads away from it meanwhile. */
 const untouched: AtStop = { later: [], all: false };
 const { value: atStop, set } = useTried<AtStop>(
   () => `round.${props.unit.id}.${here.value}`,
   () => untouched,
 );
 const setAtStop = (more: Partial<AtStop>): void => set({ ...atStop.value, ...more });
-const later = computed(() => new Set(atStop.value.later));
-const all = computed(() => atStop.value.all);
-const chosen = computed(() => atStop.value.chosen);
 const choose = (id?: string): void => setAtStop({ chosen: id });
-const putOff = (id: string): void => setAtStop({ later: [...later.value, id], chosen: undefined });
+const putOff = (id: string): void =>
+  setAtStop({ later: [...atStop.value.later, id], chosen: undefined });
 const usualHow = ref<HowKnown>('measured');
 /** What was refused, and of which step: one goes back to it oneself. */
 const refused = ref<{ readonly step: Step; readonly text: string }>();
+const { problem, attempt } = useAttempt();
 const said = ref('');
 const walking = ref(false);
 
-const wanted = computed(() =>
-  steps.value.filter((step) => (all.value || step.must) && step.state !== 'seen'),
-);
-const current = computed<Step | undefined>(
-  () =>
-    steps.value.find(({ id }) => id === chosen.value) ??
-    wanted.value.find(({ id }) => !later.value.has(id)) ??
-    wanted.value[0],
-);
-const listed = computed(() =>
-  steps.value.filter(
-    (step) => all.value || step.must || step.state !== 'open' || step === current.value,
-  ),
-);
-/** The current one first, then what is still wanted; what was seen stands at the end. */
-const ahead = computed(() =>
-  listed.value.filter((step) => step.state !== 'seen' || step === current.value),
-);
-const inOrder = computed(() => [
-  ...ahead.value.filter((step) => step === current.value),
-  ...ahead.value.filter((step) => step !== current.value),
-]);
-const behind = computed(() => listed.value.filter((step) => !ahead.value.includes(step)));
-const more = computed(() => steps.value.length - listed.value.length);
+const list = computed(() => listedAt(steps.value, atStop.value));
 
 const musts = computed(() => round.value.flatMap((r) => r.steps).filter(({ must }) => must));
 const total = computed(() => countOf(musts.value));
@@ -120,7 +97,7 @@ watch(
 const slide = 400;
 let steppedAt = -Infinity;
 watch(
-  () => current.value?.id,
+  () => list.value.current?.id,
   () => (steppedAt = performance.now()),
 );
 /** What slid under the thumb is not hit; the keypad stands still, and keys are not taps. */
@@ -138,21 +115,19 @@ const keep = async (step: Step, changes: readonly Change[], how: HowKnown): Prom
   // What is only taken from the sheet still wants looking at; it does not come up again at this stop.
   if (changes.every((change) => change.how === 'sheet')) putOff(step.id);
   else choose();
-  try {
-    await edits.change(props.unit.id, changes, inText(step.entry.label));
-    await nextTick();
-    return true;
-  } catch (error) {
-    refused.value = { step, text: saying(error) };
-    return false;
-  }
+  const isKept = await attempt(() =>
+    edits.change(props.unit.id, changes, inText(step.entry.label)),
+  );
+  if (isKept) await nextTick();
+  else refused.value = { step, text: problem.value };
+  return isKept;
 };
 const backTo = (step: Step): void => {
   refused.value = undefined;
   choose(step.id);
 };
 const skip = (step: Step): void => {
-  const isAlone = wanted.value.every(({ id }) => id === step.id);
+  const isAlone = list.value.wanted.every(({ id }) => id === step.id);
   putOff(step.id);
   said.value = isAlone
     ? `${step.entry.label} is the only thing left here: it stays till you’ve looked, or till you go on.`
@@ -199,9 +174,9 @@ const skip = (step: Step): void => {
     </div>
     <p class="page-part" role="status">{{ said }}</p>
     <ol aria-label="To look at here">
-      <li v-for="step in inOrder" :key="step.id" :data-step="step.id">
+      <li v-for="step in list.ahead" :key="step.id" :data-step="step.id">
         <StepEditor
-          v-if="step.id === current?.id && session.may('record')"
+          v-if="step.id === list.current?.id && session.may('record')"
           :key="step.id"
           :unit="unit.id"
           :record="record"
@@ -217,15 +192,15 @@ const skip = (step: Step): void => {
           :step="step"
           :record="record"
           :system="session.system"
-          :later="later.has(step.id)"
+          :later="atStop.later.includes(step.id)"
           @choose="choose(step.id)"
         />
       </li>
     </ol>
-    <button v-if="more > 0" type="button" class="more" @click="setAtStop({ all: true })">
-      {{ more }} more could be looked at here
+    <button v-if="list.more > 0" type="button" class="more" @click="setAtStop({ all: true })">
+      {{ list.more }} more could be looked at here
     </button>
-    <div v-if="wanted.length === 0" class="page-part finished">
+    <div v-if="list.wanted.length === 0" class="page-part finished">
       <p>
         <strong>All that is wanted here is seen.</strong>
       </p>
@@ -234,7 +209,7 @@ const skip = (step: Step): void => {
       v-if="onward && onward.station !== here"
       type="button"
       class="onward"
-      :class="{ main: wanted.length === 0 }"
+      :class="{ main: list.wanted.length === 0 }"
       @click="go(onward.station)"
     >
       On to {{ stationEntry(onward.station).number }} {{ stationEntry(onward.station).label }}
@@ -243,10 +218,10 @@ const skip = (step: Step): void => {
       The round is done: everything wanted was seen.
       <RouterLink :to="{ name: 'record', params: { id: unit.id } }">To the record</RouterLink>
     </p>
-    <details v-if="behind.length" class="behind">
-      <summary>{{ behind.length }} seen here</summary>
+    <details v-if="list.behind.length" class="behind">
+      <summary>{{ list.behind.length }} seen here</summary>
       <ol>
-        <li v-for="step in behind" :key="step.id" :data-step="step.id">
+        <li v-for="step in list.behind" :key="step.id" :data-step="step.id">
           <StepRow
             :unit="unit.id"
             :step="step"

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref } from 'vue';
-import { sentence } from '@fair-gable/core/base/problems';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import {
   featureStates,
-  isSpecKey,
   knownBy,
   wordsFor,
   type FeatureKey,
@@ -15,9 +13,7 @@ import {
 } from '@fair-gable/core/unit/catalog';
 import {
   adviceFor,
-  formatSpec,
   doubtOfDistance,
-  typedDistance,
   type Change,
   type Place,
   type UnitRecord,
@@ -25,11 +21,19 @@ import {
 import { keypadFor, type Step } from '@fair-gable/core/unit/round';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
-import { readTyped, type Typed } from '../record/typing.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import TakePhoto from '../photo/TakePhoto.vue';
 import KeyPad from './KeyPad.vue';
 import PlaceTap from './PlaceTap.vue';
+import {
+  asTheSheetSays,
+  hintAt,
+  placeAt,
+  readStep,
+  sheetText,
+  stateChange,
+  stepChange,
+} from './typed-step.ts';
 
 /** One step of a round under the thumb: a state in one tap, a number on the keypad, a place on the outline. */
 const props = defineProps<{
@@ -45,9 +49,10 @@ const props = defineProps<{
 const emit = defineEmits<{ skip: [] }>();
 
 const entry = computed(() => props.step.entry);
-const help = computed(() => wordsFor(entry.value.key));
 const isPlace = props.step.part === 'places';
-const caution = computed(() => (isPlace ? undefined : adviceFor(props.record, help.value.caution)));
+const caution = computed(() =>
+  isPlace ? undefined : adviceFor(props.record, wordsFor(entry.value.key).caution),
+);
 const spec = computed(() => (props.step.part === 'specs' ? (entry.value as Spec) : undefined));
 const distance = {
   kind: 'quantity',
@@ -88,25 +93,9 @@ const tapped = computed(() => place?.draft.value.tapped);
 const isTyped = computed(() => drafting?.isTyped.value ?? false);
 const showAll = ref(false);
 
-const offered = computed(() => {
-  const { key } = entry.value;
-  if (!isSpecKey(key) || props.step.part !== 'specs') return undefined;
-  const known = props.record.specs[key];
-  return known && formatSpec(key, known.value, props.system, known.how);
-});
-
-const readDistance = (text: string): Typed & { readonly inches?: number } => {
-  const read = typedDistance(text, props.system);
-  const label = `${entry.value.label}, its place`;
-  if (!read.ok) return { value: undefined, echo: '', problem: sentence(label, read.problem) };
-  const echo = (['us', 'metric'] as const).map((s) => formatQuantity(read.value, 'feet', s));
-  return { value: undefined, inches: read.value, echo: echo.join(' = '), problem: '' };
-};
-const reading = computed((): (Typed & { readonly inches?: number }) | undefined => {
-  if (spec.value) return readTyped(spec.value, typed.value, props.system);
-  return typed.value.trim() === '' ? undefined : readDistance(typed.value);
-});
-const back = computed(() => reading.value?.inches ?? tapped.value);
+const offered = computed(() => sheetText(props.record, props.step, props.system));
+const reading = computed(() => readStep(props.step, typed.value, props.system));
+const back = computed(() => reading.value.inches ?? tapped.value);
 /** Said on the spot; it may be kept all the same. */
 const doubt = computed(() =>
   isPlace && back.value !== undefined
@@ -114,50 +103,39 @@ const doubt = computed(() =>
     : undefined,
 );
 
-const version = computed(() => {
-  const { key } = entry.value;
-  const entries = props.record[props.step.part] as Partial<Record<string, { version: number }>>;
-  return draft.value?.basedOn ?? entries[key]?.version ?? 0;
-});
-
-const change = (value: unknown, known: HowKnown): readonly Change[] => [
-  {
-    part: props.step.part,
-    key: entry.value.key,
-    value,
-    how: known,
-    basedOn: version.value,
-  } as Change,
-];
-
 const isReady = computed(() =>
   isPlace
-    ? back.value !== undefined && !reading.value?.problem
-    : reading.value?.value !== undefined,
+    ? back.value !== undefined && reading.value.problem === ''
+    : reading.value.value !== undefined,
 );
 
-const keepChange = (changes: readonly Change[], known: HowKnown): void => {
-  const work = () => props.keep(changes, known);
+const keep = (change: Change, known: HowKnown): void => {
+  const work = () => props.keep([change], known);
   void (drafting ? drafting.keepWith(work) : work());
 };
-
 const keepTyped = (): void => {
   if (!isReady.value) return;
-  if (!place) return keepChange(change(reading.value?.value, how.value), how.value);
-  const had = props.record.places[entry.value.key as FeatureKey]?.value ?? {};
-  // What was only tapped is no measurement.
-  const known = reading.value?.inches === undefined ? 'guessed' : how.value;
-  const { side } = place.draft.value;
-  keepChange(change({ ...had, back: back.value, side }, known), how.value);
+  const { record, step, system } = props;
+  const change = place
+    ? placeAt(record, step, place.draft.value, system)
+    : stepChange(step, reading.value.value, {
+        how: how.value,
+        basedOn: draft.value?.basedOn ?? 0,
+      });
+  keep(change, how.value);
 };
-
-const choose = (state: FeatureState): void => keepChange(change({ state }, 'seen'), props.usualHow);
-const confirm = (): void => {
-  const { key } = entry.value;
-  const part = props.record[props.step.part] as Partial<Record<string, { value: unknown }>>;
-  // Who takes the sheet's word has neither read nor measured it.
-  keepChange(change(part[key]?.value, 'sheet'), props.usualHow);
-};
+const choose = (state: FeatureState): void =>
+  keep(stateChange(props.record, props.step, state), props.usualHow);
+const chooseOne = (choice: string): void =>
+  keep(
+    stepChange(
+      props.step,
+      { kind: 'choice', choice },
+      { how: 'seen', basedOn: draft.value?.basedOn ?? 0 },
+    ),
+    props.usualHow,
+  );
+const confirm = (): void => keep(asTheSheetSays(props.record, props.step), props.usualHow);
 
 const states = computed(() =>
   showAll.value
@@ -165,18 +143,6 @@ const states = computed(() =>
     : featureStates.filter(({ key }) => key === 'standard' || key === 'none'),
 );
 const words: Partial<Record<FeatureState, string>> = { standard: 'It is there', none: 'Not there' };
-/** Long things are measured to their forward edge, small ones to their middle. */
-const edged = new Set(['slide', 'awning', 'door']);
-const placeHint = computed(
-  () =>
-    `Tape along the skirt to its ${edged.has(entry.value.located?.shape ?? '') ? 'forward edge' : 'middle'}; tap for the side.`,
-);
-const hint = computed(() => {
-  if (props.step.part === 'places') return placeHint.value;
-  return props.step.state === 'offered'
-    ? `The sheet says so. ${help.value.check}`
-    : help.value.check;
-});
 const choices = computed(() =>
   spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
 );
@@ -192,7 +158,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 <template>
   <div ref="root" class="editor">
     <h3 v-takes-focus>{{ entry.label }}<template v-if="isPlace">, from the coupler</template></h3>
-    <p class="small soft">{{ hint }}</p>
+    <p class="small soft">{{ hintAt(step) }}</p>
     <p v-if="caution" class="small caution">{{ caution }}</p>
 
     <div v-if="step.part === 'features'" class="states">
@@ -214,7 +180,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
           v-for="choice in choices"
           :key="choice.key"
           type="button"
-          @click="keepChange(change({ kind: 'choice', choice: choice.key }, 'seen'), usualHow)"
+          @click="chooseOne(choice.key)"
         >
           {{ choice.label }}
         </button>
@@ -242,12 +208,12 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
           :spellcheck="false"
           @keydown.enter.prevent="keepTyped"
         />
-        <span v-if="reading?.echo" class="small soft">{{ reading.echo }}</span>
+        <span v-if="reading.echo" class="small soft">{{ reading.echo }}</span>
         <span v-else-if="tapped !== undefined" class="small guess"
           >about {{ formatQuantity(tapped, 'feet', system) }}</span
         >
       </p>
-      <p v-if="reading?.problem && typed.length > 1" class="small wrong" role="alert">
+      <p v-if="reading.problem && typed.length > 1" class="small wrong" role="alert">
         {{ reading.problem }}
       </p>
       <p v-else-if="doubt" class="small amber" role="status">{{ doubt }}</p>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { AnswerOf } from '@fair-gable/core/base/contract';
 import Button from 'primevue/button';
 import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
@@ -12,19 +11,25 @@ import type { Column, Decimal } from '@fair-gable/core/unit/stock-list';
 import { featureChoices, searched, specChoices } from '../../base/controls/field-choices.ts';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { vOneTab } from '../../base/controls/one-tab.ts';
-import type { Routes } from '../../base/api/routes.ts';
-import { ask, saying, Stopped } from '../../base/api/client.ts';
+import { ask, Stopped } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useLongWork } from '../../base/long-work/index.ts';
 import WorkBar from '../../base/long-work/WorkBar.vue';
 import { useSession } from '../../base/session/session.ts';
 import { systemNames } from '../../base/controls/systems.ts';
 import { textOfList } from './decode.ts';
+import {
+  countsOf,
+  problemAt,
+  understoodAt,
+  unmatched,
+  withColumn,
+  type Preview,
+} from './preview.ts';
 import { useUnits } from '../units/units.ts';
 import { useStillHere } from '../../base/controls/still-here.ts';
 
 /** A list of units from elsewhere: columns matched, looked at, then taken in. */
-type Preview = AnswerOf<Routes['POST /api/stock-list/preview']>;
-
 const session = useSession();
 const units = useUnits();
 const router = useRouter();
@@ -38,8 +43,7 @@ const columns = ref<Column[]>();
 /** How its numbers are written, once somebody said so; else the list itself says. */
 const decimal = ref<Decimal>();
 const preview = ref<Preview>();
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 const { isAtWork, progress, run, stop } = useLongWork();
 
 const choices = [
@@ -49,18 +53,6 @@ const choices = [
 ];
 const systems = (['us', 'metric'] as const).map((key) => ({ key, label: systemNames[key] }));
 const hows = knownBy.map(({ key, word }) => ({ key, label: word }));
-
-const guarded = async (work: () => Promise<void>): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
-  try {
-    await work();
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
-};
 
 const given = () => ({
   text: text.value,
@@ -74,7 +66,7 @@ const given = () => ({
 let looked = 0;
 const look = async (): Promise<void> => {
   const mine = (looked += 1);
-  await guarded(async () => {
+  await attempt(async () => {
     try {
       const seen = await run((as) => ask('POST /api/stock-list/preview', { body: given() }, as));
       preview.value = seen;
@@ -92,7 +84,7 @@ const choose = async (): Promise<void> => {
   columns.value = undefined;
   decimal.value = undefined;
   preview.value = undefined;
-  await guarded(async () => {
+  await attempt(async () => {
     text.value = '';
     text.value = textOfList(new Uint8Array(await file.arrayBuffer()), file.name);
   });
@@ -101,10 +93,7 @@ const choose = async (): Promise<void> => {
 };
 
 const setColumn = (i: number, key: Column): void => {
-  // A field is taken once: the column chosen last has it.
-  columns.value = columns.value?.map((had, j) =>
-    j === i ? key : had === key && key !== null ? null : had,
-  );
+  columns.value = columns.value && [...withColumn(columns.value, i, key)];
   void look();
 };
 
@@ -117,30 +106,10 @@ const setDecimal = (to: Decimal): void => {
   void look();
 };
 
-/** Of a cell: what was understood where that is not what stands there, and what the unit says so far. */
-const understoodAt = (line: number, column: number): readonly string[] => {
-  const seen = preview.value;
-  const { says, before } = seen?.understood[line]?.[column] ?? { says: null, before: null };
-  if (says === null) return [];
-  const isAsWritten = says === seen?.sample[line]?.[column]?.trim();
-  const isNews = before !== null && before !== says;
-  return [
-    ...(isAsWritten ? [] : [`understood: ${says}`]),
-    ...(isNews ? [`so far: ${before}`] : []),
-  ];
-};
-const unmatched = computed(
-  () => preview.value?.headings.filter((_, i) => columns.value?.[i] === null) ?? [],
-);
+const counts = computed(() => (preview.value ? countsOf(preview.value) : { good: 0, bad: 0 }));
 
-const problemAt = (line: number, column: number): string | undefined =>
-  preview.value?.problems.find((p) => p.line === line && p.column === column)?.sentence;
-
-const bad = computed(() => (preview.value?.badCells ?? 0) + (preview.value?.badLines ?? 0));
-const good = computed(() => (preview.value?.fresh ?? 0) + (preview.value?.changed ?? 0));
-
-const take = (onlyGood: boolean): Promise<void> =>
-  guarded(async () => {
+const take = (onlyGood: boolean): Promise<boolean> =>
+  attempt(async () => {
     const list = { ...given(), onlyGood };
     await run((as) => ask('POST /api/stock-list', { body: list }, as)).finally(() => units.load());
     if (isStillHere()) await router.push({ name: 'yard' });
@@ -209,9 +178,10 @@ const figure = (n: number): string => n.toLocaleString('en-US');
           >, <span class="wrong">{{ counted(preview.badCells, 'cell') }} left out</span></template
         >.
       </p>
-      <p v-if="unmatched.length" class="notice soft">
-        Left out, for nobody knows what they hold: {{ unmatched.join(', ') }}. Choose a field over a
-        column to take it in.
+      <p v-if="unmatched(preview, columns ?? []).length" class="notice soft">
+        Left out, for nobody knows what they hold:
+        {{ unmatched(preview, columns ?? []).join(', ') }}. Choose a field over a column to take it
+        in.
       </p>
       <div class="notice numbers">
         <span id="list-decimal">Its numbers are written</span>
@@ -262,11 +232,11 @@ const figure = (n: number): string => n.toLocaleString('en-US');
               <td
                 v-for="(cell, i) in cells"
                 :key="i"
-                :class="{ out: columns?.[i] === null, bad: problemAt(line + 1, i) }"
-                :title="problemAt(line + 1, i)"
+                :class="{ out: columns?.[i] === null, bad: problemAt(preview, line + 1, i) }"
+                :title="problemAt(preview, line + 1, i)"
               >
                 {{ cell }}
-                <small v-for="says in understoodAt(line, i)" :key="says" class="soft">{{
+                <small v-for="says in understoodAt(preview, line, i)" :key="says" class="soft">{{
                   says
                 }}</small>
               </td>
@@ -287,16 +257,18 @@ const figure = (n: number): string => n.toLocaleString('en-US');
       </section>
       <footer>
         <Button
-          v-if="bad === 0"
-          :label="good === 0 ? 'Nothing to take in' : `Take it in: ${counted(good, 'unit')}`"
-          :disabled="good === 0"
+          v-if="counts.bad === 0"
+          :label="
+            counts.good === 0 ? 'Nothing to take in' : `Take it in: ${counted(counts.good, 'unit')}`
+          "
+          :disabled="counts.good === 0"
           :loading="busy"
           @click="take(false)"
         />
         <Button
           v-else
-          :label="`Take in what can be read: ${counted(good, 'unit')}`"
-          :disabled="good === 0"
+          :label="`Take in what can be read: ${counted(counts.good, 'unit')}`"
+          :disabled="counts.good === 0"
           :loading="busy"
           @click="take(true)"
         />

@@ -5,7 +5,7 @@ import { ref } from 'vue';
 import { formatDate } from '@fair-gable/core/base/dates';
 import { buyerSchema, type Buyer, type KeptBuyer } from '@fair-gable/core/yard/follow-up';
 import { useDraft } from '../../base/draft/index.ts';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 
 /** For whom a walk was given: only what a follow-up needs. */
@@ -25,7 +25,7 @@ const { draft, isTyped, keepWith } = useDraft({
   },
 });
 const isOpen = ref(isTyped.value);
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const keep = async (): Promise<void> => {
   const read = buyerSchema.safeParse({
@@ -38,7 +38,7 @@ const keep = async (): Promise<void> => {
     problem.value = read.error.issues[0]?.message ?? '';
     return;
   }
-  if (await keepWith(() => save(() => props.name(read.data), 'Kept.'))) isOpen.value = false;
+  if (await keepWith(() => attempt(() => props.name(read.data), 'Kept.'))) isOpen.value = false;
 };
 </script>
 

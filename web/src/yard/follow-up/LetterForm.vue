@@ -18,7 +18,7 @@ import {
 import { ask } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
 import { useSession } from '../../base/session/session.ts';
 import { usePresenting } from '../../show/plan/presenting.ts';
@@ -36,7 +36,7 @@ const session = useSession();
 const units = useUnits();
 const presenting = usePresenting();
 const letters = shallowRef<readonly KeptLetter[]>([]);
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const load = async (): Promise<void> => {
   letters.value = (await ask('GET /api/letters', { query: { walk: props.plan.id } })).letters;
@@ -93,7 +93,7 @@ const send = async (): Promise<void> => {
     sent = await ask('PUT /api/letters/:id', { params: { id: letter.id }, body: letter });
     await load();
   };
-  if (!(await keepWith(() => save(putting, '')))) return;
+  if (!(await keepWith(() => attempt(putting, '')))) return;
   if (!sent?.sentAt) {
     problem.value = 'The mail does not take it now. It is kept here; send it again later.';
     return;

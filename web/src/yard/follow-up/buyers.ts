@@ -1,20 +1,17 @@
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import type { Buyer, KeptBuyer } from '@fair-gable/core/yard/follow-up';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 
 /** The buyers whose names this yard keeps, for those who may see them. */
 export const useBuyers = () => {
   const all = shallowRef<readonly KeptBuyer[]>();
-  const problem = ref('');
+  const { problem, attempt } = useAttempt();
 
-  const load = async (): Promise<void> => {
-    try {
+  const load = (): Promise<boolean> =>
+    attempt(async () => {
       all.value = (await ask('GET /api/buyers')).buyers;
-      problem.value = '';
-    } catch (error) {
-      problem.value = saying(error);
-    }
-  };
+    });
   const of = (walk: string) => computed(() => all.value?.find(({ walks }) => walks.includes(walk)));
 
   /** Says for whom a walk was given, and keeps their name. @throws Refused, NoNetwork */

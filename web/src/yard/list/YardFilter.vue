@@ -3,7 +3,7 @@ import InputText from 'primevue/inputtext';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { counted } from '@fair-gable/core/base/words';
 import { sentenceOf, wholeYard, type SavedView, type YardView } from '@fair-gable/core/yard/list';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 // Its lists to choose from are heavy, and most days nobody opens it.
@@ -24,17 +24,11 @@ const session = useSession();
 
 const isOpen = ref(false);
 const name = ref('');
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
 const isWhole = computed(() => JSON.stringify(props.view) === JSON.stringify(wholeYard));
-const guarded = async (work: () => Promise<void>): Promise<void> => {
-  problem.value = '';
-  try {
-    await work();
-    name.value = '';
-  } catch (error) {
-    problem.value = saying(error);
-  }
+const emptied = async (work: () => Promise<void>): Promise<void> => {
+  if (await attempt(work)) name.value = '';
 };
 </script>
 
@@ -68,7 +62,7 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
           v-if="isOpen"
           type="button"
           :aria-label="`Drop the view ${s.name}`"
-          @click="guarded(() => drop(s.name))"
+          @click="emptied(() => drop(s.name))"
         >
           ×
         </button>
@@ -81,7 +75,7 @@ const guarded = async (work: () => Promise<void>): Promise<void> => {
       :system="session.system"
       :problem="problem"
       @set="(more) => emit('set', more)"
-      @keep="(as) => guarded(() => keep(as))"
+      @keep="(as) => emptied(() => keep(as))"
     />
   </div>
 </template>

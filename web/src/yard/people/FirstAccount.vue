@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { reactive, ref } from 'vue';
+import { reactive } from 'vue';
 import { useRouter } from 'vue-router';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import BrandMark from '../../base/controls/BrandMark.vue';
 import { useSession } from '../../base/session/session.ts';
 
 const session = useSession();
 const router = useRouter();
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 const given = reactive({ token: '', yard: '', name: '', email: '', password: '' });
 
 const fields = [
@@ -33,18 +32,11 @@ const fields = [
   },
 ] as const;
 
-const make = async (): Promise<void> => {
-  busy.value = true;
-  problem.value = '';
-  try {
+const make = (): Promise<boolean> =>
+  attempt(async () => {
     await session.firstAccount({ ...given });
     await router.replace({ name: 'yard' });
-  } catch (error) {
-    problem.value = saying(error);
-  } finally {
-    busy.value = false;
-  }
-};
+  });
 </script>
 
 <template>

@@ -4,25 +4,25 @@ import type { SignedIn } from '@fair-gable/core/yard/people';
 import { ask } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 
 /** The browsers one is signed in with; each can be signed out. */
 const sessions = ref<readonly SignedIn[]>([]);
-const { done, problem, save } = useSaving();
+const { done, problem, attempt } = useAttempt();
 
 const read = async (): Promise<void> => {
   sessions.value = (await ask('GET /api/me/sessions')).sessions;
 };
-onMounted(() => save(read, ''));
+onMounted(() => attempt(read, ''));
 
 const end = (one: SignedIn): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     await ask('DELETE /api/me/sessions/:id', { params: { id: one.id } });
     await read();
   }, `${one.device} is signed out.`);
 
 const endOthers = (): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     await ask('DELETE /api/me/sessions');
     await read();
   }, 'Signed out everywhere else.');

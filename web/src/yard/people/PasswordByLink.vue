@@ -7,7 +7,7 @@ import type { LinkFor } from '@fair-gable/core/yard/people';
 import { ask } from '../../base/api/client.ts';
 import BrandMark from '../../base/controls/BrandMark.vue';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /**
@@ -20,22 +20,22 @@ const token = route.hash.slice(1);
 const link = ref<LinkFor>();
 const password = ref('');
 const isSet = ref(false);
-const { busy, problem, save } = useSaving();
+const { busy, problem, attempt } = useAttempt();
 
 onMounted(async () => {
   if (!token) return;
   await session.load();
-  await save(async () => {
+  await attempt(async () => {
     link.value = await ask('POST /api/links/look', { body: { token } });
   }, '');
 });
 
 const set = async (): Promise<void> => {
   const given = { token, password: password.value };
-  isSet.value = await save(() => ask('POST /api/password', { body: given }), 'Set.');
+  isSet.value = await attempt(() => ask('POST /api/password', { body: given }), 'Set.');
 };
 const accept = (): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     await ask('POST /api/invitations/accept', { body: { token } });
     // Another yard: everything is read anew.
     window.location.assign('/yard');

@@ -4,19 +4,19 @@ import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
 import { ask } from '../../base/api/client.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** A change of one's own password. */
 const session = useSession();
 const present = ref('');
 const next = ref('');
-const { busy, done, problem, field, save } = useSaving();
+const { busy, done, problem, field, attempt } = useAttempt();
 
 const change = async (): Promise<void> => {
   const given = { present: present.value, next: next.value };
   const news = 'Changed. Every other sign-in of yours has ended.';
-  if (await save(() => ask('PUT /api/me/password', { body: given }), news))
+  if (await attempt(() => ask('PUT /api/me/password', { body: given }), news))
     present.value = next.value = '';
 };
 </script>

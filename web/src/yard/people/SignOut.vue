@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { saying } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useOutbox } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
@@ -9,18 +8,16 @@ import { useSession } from '../../base/session/session.ts';
 const router = useRouter();
 const session = useSession();
 const outbox = useOutbox();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
 const signOut = async (): Promise<void> => {
   const entries = outbox.unsent === 1 ? '1 entry is' : `${outbox.unsent} entries are`;
   const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
   if (outbox.unsent > 0 && !window.confirm(warning)) return;
-  try {
+  await attempt(async () => {
     await session.signOut();
     window.location.assign(router.resolve({ name: 'sign-in' }).href);
-  } catch (error) {
-    problem.value = saying(error);
-  }
+  });
 };
 </script>
 

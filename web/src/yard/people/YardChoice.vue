@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useShown } from '../../base/controls/shown.ts';
 import { useRouter } from 'vue-router';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../../unit/units/units.ts';
 
@@ -11,27 +12,21 @@ import { useUnits } from '../../unit/units/units.ts';
 const session = useSession();
 const units = useUnits();
 const router = useRouter();
-const problem = ref('');
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 const shown = useShown(
   () => session.session?.yard.id,
   () => busy.value,
 );
 const yards = computed(() => session.session?.yards ?? []);
 
-const go = async (yard: string): Promise<void> => {
-  busy.value = true;
-  try {
+const go = (yard: string): Promise<boolean> =>
+  attempt(async () => {
     await ask('PUT /api/session/yard', { body: { yard } });
     await session.reload();
     units.leave();
     await units.load();
     await router.push({ name: 'yard' });
-  } catch (error) {
-    problem.value = saying(error);
-  }
-  busy.value = false;
-};
+  });
 </script>
 
 <template>

@@ -11,7 +11,7 @@ import { ask } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import RoleChoice from './RoleChoice.vue';
 
@@ -27,15 +27,15 @@ const { draft: given, keepWith } = useDraft({
   what: () => 'Somebody to invite',
   fresh: () => ({ name: '', email: '', role: 'specialist' as Role }),
 });
-const list = useSaving();
-const adding = useSaving();
+const list = useAttempt();
+const adding = useAttempt();
 const choices = roles.map((role) => ({ key: role, label: role }));
 
 const read = async (): Promise<void> => {
   people.value = (await ask('GET /api/people')).people;
   emit('changed');
 };
-onMounted(() => list.save(read, ''));
+onMounted(() => list.attempt(read, ''));
 
 const show = (name: string, { token, until }: Link): void => {
   link.value = { name, address: `${window.location.origin}/password#${token}`, until };
@@ -43,7 +43,7 @@ const show = (name: string, { token, until }: Link): void => {
 
 const add = (): Promise<boolean> =>
   keepWith(() =>
-    adding.save(async () => {
+    adding.attempt(async () => {
       link.value = undefined;
       const { link: made } = await ask('POST /api/people', { body: { ...given.value } });
       show(given.value.name, made);
@@ -52,13 +52,13 @@ const add = (): Promise<boolean> =>
   );
 
 const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
-  list.save(async () => {
+  list.attempt(async () => {
     await ask('PUT /api/people/:id', { params: { id: person.id }, body: { role } }).finally(read);
     if (person.id === session.session?.person.id) await session.reload();
   }, `${person.name} is ${role} now.`);
 
 const makeLink = (person: YardPerson): Promise<boolean> =>
-  list.save(async () => {
+  list.attempt(async () => {
     show(person.name, await ask('POST /api/people/:id/link', { params: { id: person.id } }));
     emit('changed');
   }, '');
@@ -68,7 +68,7 @@ const remove = async (person: YardPerson): Promise<void> => {
     ? `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`
     : `Take back the invitation of ${person.name}? Its link stops working.`;
   if (!window.confirm(question)) return;
-  await list.save(
+  await list.attempt(
     async () => {
       await ask('DELETE /api/people/:id', { params: { id: person.id } });
       await read();

@@ -8,7 +8,7 @@ import { ask, Plain } from '../../base/api/client.ts';
 import { useBuyers } from '../follow-up/buyers.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** Buyers’ names: for how long they are kept, given out to whoever they are of, and forgotten when they ask. */
@@ -22,11 +22,11 @@ const { draft: days, keepWith } = useDraft<number | null>({
   what: () => 'Days for which names and contacts are kept',
   fresh: () => session.session?.yard.keepBuyers ?? keepDays.usual,
 });
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const keep = (): Promise<boolean> =>
   keepWith(() =>
-    save(async () => {
+    attempt(async () => {
       const yard = session.session?.yard;
       if (!yard) return;
       const { name, system } = yard;
@@ -40,7 +40,7 @@ const keep = (): Promise<boolean> =>
 
 /** A file of all that is kept of somebody, to be handed to them. */
 const give = ({ buyer }: KeptBuyer): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     const everything = JSON.stringify(await buyers.everything(buyer.id), null, 2);
     const url = URL.createObjectURL(new Blob([everything], { type: 'application/json' }));
     const link = document.createElement('a');
@@ -53,7 +53,7 @@ const give = ({ buyer }: KeptBuyer): Promise<boolean> =>
 /** What cannot be taken back is asked first. */
 const asked = ref<string>();
 const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     await buyers.forget(buyer.id);
     asked.value = undefined;
     emit('changed');

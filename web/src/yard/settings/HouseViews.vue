@@ -5,13 +5,13 @@ import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** Which side the yard takes where practitioners disagree; it is then named first beside the feature. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 /** Those that stand beside a field or on a bench today; a view on the others would be seen nowhere. */
 const onBenches: readonly SchoolKey[] = ['tow-margin'];
@@ -34,7 +34,7 @@ const set = (key: SchoolKey, side: string): void => {
 
 const keep = (): Promise<boolean> =>
   keepWith(() =>
-    save(async () => {
+    attempt(async () => {
       const yard = session.session?.yard;
       if (!yard) return;
       const { name, system } = yard;

@@ -9,7 +9,7 @@ import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import SignOut from '../people/SignOut.vue';
 import { useSession } from '../../base/session/session.ts';
 import { systemNames } from '../../base/controls/systems.ts';
@@ -31,7 +31,7 @@ const paceNow = computed(() => {
     ? `Left empty, your walks are planned at ${usualPace} words a minute until enough of them show how you speak.`
     : `Left empty, it goes by your last walks: ${learned} words a minute.`;
 });
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const choices = computed(() => [
   { key: 'yard', label: `As the yard (${systemNames[session.session?.yard.system ?? 'us']})` },
@@ -41,7 +41,7 @@ const choices = computed(() => [
 
 const keep = (): Promise<boolean> =>
   keepWith(() =>
-    save(async () => {
+    attempt(async () => {
       const { name, system, pace } = draft.value;
       await ask('PUT /api/me', { body: { name, system: system === 'yard' ? null : system, pace } });
       await session.reload();

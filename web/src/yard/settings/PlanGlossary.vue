@@ -11,13 +11,13 @@ import {
 import { ask } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** What letters in floor-plan codes stand for here; the common readings stay beside the yard's own. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const own = computed<readonly GlossaryRow[]>(() => session.session?.yard.glossary ?? []);
 const { draft, keepWith } = useDraft({
@@ -32,7 +32,7 @@ const reading = computed(() => {
 });
 
 const put = (glossary: readonly GlossaryRow[], words: string): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     const yard = session.session?.yard;
     if (!yard) return;
     await ask('PUT /api/yard', { body: { name: yard.name, system: yard.system, glossary } });

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import type { YardChange } from '@fair-gable/core/yard/people';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
 
 /** What was changed about the yard and its people. */
 const changes = ref<readonly YardChange[]>();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
-onMounted(async () => {
-  try {
+onMounted(() =>
+  attempt(async () => {
     changes.value = (await ask('GET /api/yard/history')).changes;
-  } catch (error) {
-    problem.value = saying(error);
-  }
-});
+  }),
+);
 
 const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,

@@ -7,6 +7,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import {
   legs,
+  movedLeg,
   routesOf,
   usualRoutes,
   type LegKey,
@@ -16,13 +17,13 @@ import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft, useDrafts } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** The ways round that this yard walks: the order of their parts, by drag or by key. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const own = computed<readonly Route[]>(() => session.session?.yard.routes ?? []);
 const all = computed(() => routesOf(own.value));
@@ -81,9 +82,7 @@ const put = (order: readonly LegKey[]): void => {
   if (draft.value) draft.value = { ...draft.value, legs: order };
 };
 const moved = (from: number, to: number): void => {
-  const order = [...(draft.value?.legs ?? [])];
-  const [leg] = order.splice(from, 1);
-  if (leg && to >= 0 && to <= order.length) put([...order.slice(0, to), leg, ...order.slice(to)]);
+  if (draft.value) draft.value = movedLeg(draft.value, from, to);
 };
 /** Moved by key the focus goes along. */
 const step = async (from: number, by: -1 | 1): Promise<void> => {
@@ -114,7 +113,7 @@ onBeforeUnmount(() => sortable?.destroy());
 const send = async (routes: readonly Route[], news: string): Promise<boolean> => {
   const yard = session.session?.yard;
   if (!yard) return false;
-  const kept = await save(async () => {
+  const kept = await attempt(async () => {
     await ask('PUT /api/yard', { body: { name: yard.name, system: yard.system, routes } });
     await session.reload();
   }, news);

@@ -9,7 +9,7 @@ import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft } from '../../base/draft/index.ts';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { zoneChoices } from './time-zones.ts';
 import { useSession } from '../../base/session/session.ts';
 import { systemNames } from '../../base/controls/systems.ts';
@@ -29,11 +29,11 @@ const { draft, keepWith } = useDraft({
 });
 const choices = Object.entries(systemNames).map(([key, label]) => ({ key, label }));
 const timeZones = computed(() => zoneChoices(draft.value.timeZone));
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const keep = (): Promise<boolean> =>
   keepWith(() =>
-    save(async () => {
+    attempt(async () => {
       await ask('PUT /api/yard', { body: draft.value });
       await session.reload();
       emit('changed');

@@ -6,14 +6,14 @@ import type { WaterRates } from '@fair-gable/core/unit/record';
 import { ask } from '../../base/api/client.ts';
 import WaterRatesFields from '../../numbers/benches/WaterRatesFields.vue';
 import FormNews from '../../base/controls/FormNews.vue';
-import { useSaving } from '../../base/controls/saved.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
 /** How much water a person uses in a day, as this yard reckons it; every new question about nights starts from it. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const water = ref<YardWater>({ ...session.session?.yard.water });
-const { busy, done, problem, save } = useSaving();
+const { busy, done, problem, attempt } = useAttempt();
 
 const rows = computed(() =>
   waterStyles.map((style) => ({
@@ -29,7 +29,7 @@ const usual = (key: keyof YardWater): void => {
   water.value = Object.fromEntries(Object.entries(water.value).filter(([style]) => style !== key));
 };
 const keep = (): Promise<boolean> =>
-  save(async () => {
+  attempt(async () => {
     const yard = session.session?.yard;
     if (!yard) return;
     const { name, system } = yard;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { ToldWalk } from '@fair-gable/core/show/walk';
 import Button from 'primevue/button';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, shallowRef, watch } from 'vue';
 import { foldWalk, type WalksSummary } from '@fair-gable/core/show/walk';
 import { nameOf, textOf } from '@fair-gable/core/unit/record';
-import { ask, saying } from '../../base/api/client.ts';
+import { ask } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
 import FollowUpRow from '../follow-up/FollowUpRow.vue';
 import { useFollowUps } from '../follow-up/follow-ups.ts';
@@ -19,16 +20,12 @@ const session = useSession();
 const followUps = useFollowUps();
 const walks = shallowRef<readonly ToldWalk[]>();
 const summary = shallowRef<WalksSummary>();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
-const load = async (): Promise<void> => {
-  problem.value = '';
-  try {
+const load = (): Promise<boolean> =>
+  attempt(async () => {
     walks.value = (await ask('GET /api/walks')).walks;
-  } catch (error) {
-    problem.value = saying(error);
-  }
-};
+  });
 onMounted(() => {
   if (!units.loaded) void units.load();
   void followUps.load();

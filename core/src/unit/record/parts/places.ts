@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { formatQuantity, type System } from '../../../base/quantity/index.ts';
 import { isLocatedKey } from '../../catalog/index.ts';
 import { entryLabel } from '../values/entry-label.ts';
-import { sideSchema } from '../values/side.ts';
+import { sides, sideSchema } from '../values/side.ts';
 import { part } from './part.ts';
 
 /** No travel trailer reaches farther back from its coupler, inches: common practice. */
@@ -19,18 +19,13 @@ export const placeSchema = z.strictObject({
 });
 export type Place = z.infer<typeof placeSchema>;
 
-const sides: Readonly<Record<Place['side'], string>> = {
-  door: 'door side',
-  'off-door': 'off-door side',
-  centre: 'in the middle',
-  front: 'in front',
-  rear: 'at the rear',
-};
+const whereOf = (side: Place['side']): string =>
+  sides.find(({ key }) => key === side)?.where ?? side;
 
 const placeText = ({ back, side, length, depth }: Place, system: System): string => {
   const show = (inches: number): string => formatQuantity(inches, 'feet', system);
   const size = [length && `${show(length)} long`, depth && `${show(depth)} deep`].filter(Boolean);
-  return [`${show(back)} back, ${sides[side]}`, ...size].join(', ');
+  return [`${show(back)} back, ${whereOf(side)}`, ...size].join(', ');
 };
 
 /** Where things are on this unit. */

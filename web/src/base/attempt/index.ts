@@ -1,0 +1,1 @@
+export { useAttempt } from './attempt.ts';

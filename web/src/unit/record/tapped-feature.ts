@@ -1,0 +1,36 @@
+import type { FeatureState, HowKnown } from '@fair-gable/core/unit/catalog';
+import type { Entry, FeatureValue } from '@fair-gable/core/unit/record';
+
+/** What a tap keeps of a feature; null takes it back: not checked. */
+export interface Tapped {
+  readonly value: FeatureValue | null;
+  readonly how: HowKnown;
+}
+
+/** What only the sheet says is looked at now: a tap says that it was seen. */
+const howAfter = (entry: Entry<FeatureValue> | undefined): HowKnown =>
+  entry && entry.how !== 'sheet' ? entry.how : 'seen';
+
+/**
+ * A tap on a state. A second one on the same takes it back; on what the sheet says it confirms it.
+ * @param state what is chosen then; null where it was chosen before
+ */
+export const afterTap = (
+  entry: Entry<FeatureValue> | undefined,
+  state: FeatureState | null,
+): Tapped => {
+  const confirmed = entry?.how === 'sheet' ? entry.value.state : undefined;
+  const chosen = state ?? confirmed;
+  return { value: chosen ? { state: chosen } : null, how: howAfter(entry) };
+};
+
+/** A tap on whether it works, which a second one takes back; nothing where nobody knows that it is there. */
+export const afterTrying = (
+  entry: Entry<FeatureValue> | undefined,
+  tried: 'works' | 'faulty',
+): Tapped | undefined => {
+  if (!entry) return undefined;
+  const { state } = entry.value;
+  const value = entry.value.tried === tried ? { state } : { state, tried };
+  return { value, how: howAfter(entry) };
+};
