@@ -53,6 +53,8 @@ const editors: readonly Editor[] = [
     keep: async (page) => {
       await page.getByRole('combobox', { name: 'What' }).focus();
       await page.keyboard.type('scratch');
+      // Its search has all that was typed before the keys go on.
+      await expect(page.locator('.p-select-filter')).toHaveValue('scratch');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');
       await page.getByLabel('Station').first().selectOption({ index: 2 });

@@ -17,7 +17,7 @@ import {
   conclude,
   findingInputs,
   gravityNow,
-  isToldFirst,
+  isDisclosedFirst,
   findingsOf,
   inspectionInputs,
   inspectionOf,
@@ -27,7 +27,7 @@ import {
   oddWheels,
   operableOf,
   operableWords,
-  saidFirst,
+  disclosedFirst,
   signInspection,
   wheelsOf,
   type Answers,
@@ -185,7 +185,7 @@ describe('findings', () => {
       'fading',
       'dent',
     ]);
-    expect(saidFirst(record).map(({ finding: f }) => f.kind)).toEqual(['brakes', 'rust']);
+    expect(disclosedFirst(record).map(({ finding: f }) => f.kind)).toEqual(['brakes', 'rust']);
   });
 
   it('structural, of brakes, gas and wiring wait for a technician, whatever they are called', () => {
@@ -221,7 +221,7 @@ describe('findings', () => {
     const record = withFindings(bubbles);
     const [found] = findingsOf(record);
     expect(found?.proposes).toBe('technician');
-    expect(found && [gravityNow(found), isToldFirst(found), needsTechnician(found)]).toEqual([
+    expect(found && [gravityNow(found), isDisclosedFirst(found), needsTechnician(found)]).toEqual([
       'technician',
       true,
       true,
@@ -234,7 +234,7 @@ describe('findings', () => {
       } as never);
     const signed = sign(record, findingInputs(record, bubbles));
     const [after] = findingsOf(signed);
-    expect(after && [gravityNow(after), isToldFirst(after), needsTechnician(after)]).toEqual([
+    expect(after && [gravityNow(after), isDisclosedFirst(after), needsTechnician(after)]).toEqual([
       'cosmetic',
       false,
       false,
@@ -251,9 +251,11 @@ describe('findings', () => {
   it('of bubbling, waves and an odd tire are told first whatever they are called, until signed', () => {
     for (const kind of ['skin-bubbling', 'delamination', 'tyre-mismatch'] as const) {
       const record = withFindings(finding({ kind, gravity: 'cosmetic', saidFirst: false }));
-      expect(saidFirst(record).map(({ finding: f }) => f.kind)).toEqual([kind]);
+      expect(disclosedFirst(record).map(({ finding: f }) => f.kind)).toEqual([kind]);
     }
-    expect(saidFirst(withFindings(finding({ kind: 'dent', gravity: 'cosmetic' })))).toEqual([]);
+    expect(disclosedFirst(withFindings(finding({ kind: 'dent', gravity: 'cosmetic' })))).toEqual(
+      [],
+    );
   });
 
   it('have a station by where they were tapped, in every layer of every demo unit', () => {

@@ -8,7 +8,7 @@ import {
   emptyRecord,
   formatSpec,
   inverseOf,
-  saidBy,
+  statedBy,
   statementsOf,
   typedSpec,
   writtenOut,
@@ -119,7 +119,10 @@ describe('what several sources say of one field', () => {
     const change = saying('gvwr', '7000', 'told', before);
     const written = writtenOut(before, change);
     expect(written.others).toHaveLength(1);
-    expect([written.how, saidBy(written)]).toEqual(['read', { value: change.value, how: 'told' }]);
+    expect([written.how, statedBy(written)]).toEqual([
+      'read',
+      { value: change.value, how: 'told' },
+    ]);
     expect(applyChange(before, written, 'Bram', at)).toEqual(
       applyChange(before, change, 'Bram', at),
     );

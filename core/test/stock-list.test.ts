@@ -67,13 +67,13 @@ describe('a line of a list', () => {
   it('is read cell by cell; an empty one says nothing and “about” is a guess', () => {
     const line = readLine(3, ['TQ-1', '7,490', "about 26'4", 'prep', 'x'], reading(columns));
     expect(line).toMatchObject({ number: 3, stockNumber: 'TQ-1', problems: [] });
-    expect(line.sayings.map((s) => [s.key, s.how])).toEqual([
+    expect(line.values.map((s) => [s.key, s.how])).toEqual([
       ['stockNumber', 'told'],
       ['gvwr', 'told'],
       ['overallLength', 'guessed'],
       ['solar', 'told'],
     ]);
-    expect(readLine(1, ['TQ-1', '', '', '', ''], reading(columns)).sayings).toHaveLength(1);
+    expect(readLine(1, ['TQ-1', '', '', '', ''], reading(columns)).values).toHaveLength(1);
   });
 
   it('is read in the list’s units, and undoes what keeps spreadsheets from running cells', () => {
@@ -83,7 +83,7 @@ describe('a line of a list', () => {
       reading(['stockNumber', 'gvwr'], { system: 'metric' }),
     );
     expect(line.stockNumber).toBe('=A1');
-    const value = line.sayings[1]?.value;
+    const value = line.values[1]?.value;
     expect(value && 'amount' in value ? Math.round(value.amount) : 0).toBe(7496);
   });
 
@@ -158,7 +158,7 @@ describe('how a list writes its numbers', () => {
   it('is read so, and no text is touched', () => {
     const reading = { columns: ['uvw', 'floorPlan'], system: 'us', how: 'told' } as const;
     const line = readLine(1, ['2.150', '24.5 RK'], { ...reading, decimal: 'comma' });
-    expect(line.sayings.map(({ value }) => value)).toEqual([
+    expect(line.values.map(({ value }) => value)).toEqual([
       { kind: 'quantity', amount: 2150 },
       { kind: 'text', text: '24.5 RK' },
     ]);

@@ -5,6 +5,7 @@ import { checkRecord } from '@fair-gable/core/unit/checks';
 import { drawingOf, outlineOf } from '@fair-gable/core/unit/outline';
 import { modelKeyOf } from '@fair-gable/core/unit/questions';
 import {
+  amountOf,
   applyChange,
   basicsOf,
   briefParts,
@@ -86,6 +87,13 @@ const values = fc.oneof(
 const linesOf = (record: Brief): readonly string[] => searchText(record).split(' \n').toSorted();
 
 describe('a record in brief', () => {
+  it('is asked for nothing that it has not: a basic that is missing is not known, another is no question', () => {
+    const basics = basicsOf(emptyRecord);
+    expect(amountOf(basics, 'gvwr')).toBeUndefined();
+    // @ts-expect-error The tanks are not among the basics: undefined would not say that nobody knows them.
+    expect(amountOf(basics, 'freshTank')).toBeUndefined();
+  });
+
   it.each(all)('draws, finds and compares unit %d as its whole record does', (_, record) => {
     const [brief, basics] = [briefOf(record), basicsOf(record)];
     for (const read of [nameOf, particularsOf, calledText, modelKeyOf])

@@ -11,7 +11,7 @@ import {
   leadOf,
   specEntry,
   specs,
-  toldWith,
+  specsOnCard,
   wordingsOf,
   type Feature,
   type HowKnown,
@@ -158,7 +158,7 @@ describe('a guess', () => {
     'is nowhere said, where every number of %s is one',
     (_, entry) => {
       const base = baseFor(entry);
-      const keys = [...new Set([...asks(entry), ...toldWith(entry)])];
+      const keys = [...new Set([...asks(entry), ...specsOnCard(entry)])];
       const record = keys.reduce((r, key) => withSpec(r, key, 'guessed'), base);
       const without = everything(base);
       const said = everything(record);
@@ -216,7 +216,7 @@ describe('a sentence', () => {
       for (const wording of wordings) {
         for (const { spec } of blanksIn(wording, entry.key)) {
           const isTogether =
-            spec === entry.key || toldWith(entry).includes(spec) || isSibling(entry, spec);
+            spec === entry.key || specsOnCard(entry).includes(spec) || isSibling(entry, spec);
           expect([entry.key, spec, isTogether]).toEqual([entry.key, spec, true]);
         }
       }
@@ -265,7 +265,7 @@ describe('a weight that a bench can work out', () => {
 /** A member of a group may name the others of its group. */
 const isSibling = (entry: Spec | Feature, spec: SpecKey): boolean => {
   const lead = 'value' in entry ? leadOf(entry.key) : undefined;
-  return lead !== undefined && (toldWith(lead).includes(spec) || lead.key === spec);
+  return lead !== undefined && (specsOnCard(lead).includes(spec) || lead.key === spec);
 };
 
 const unsayable = '\u0000';
@@ -313,9 +313,9 @@ describe('what is known', () => {
   });
 
   it('is led by one entry alone, and no lead is led by another', () => {
-    const members = entries.flatMap((entry) => toldWith(entry));
+    const members = entries.flatMap((entry) => specsOnCard(entry));
     expect(members.filter((key, i) => members.indexOf(key) !== i)).toEqual([]);
-    for (const key of members) expect([key, toldWith(specEntry(key))]).toEqual([key, []]);
+    for (const key of members) expect([key, specsOnCard(specEntry(key))]).toEqual([key, []]);
   });
 });
 

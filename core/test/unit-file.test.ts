@@ -11,7 +11,7 @@ import {
   statementsOf,
   type UnitRecord,
   whoBriefly,
-  whoSaid,
+  byWhom,
 } from '@fair-gable/core/unit/record';
 import {
   asTheFileSays,
@@ -58,7 +58,7 @@ describe('a unit file', () => {
       expect(others.every((other) => other.filed)).toBe(true);
     }
     const gvwr = entryOf(record, 'specs', 'gvwr') as Entry<FieldValue>;
-    expect([whoSaid(gvwr), whoBriefly(gvwr)]).toEqual([
+    expect([byWhom(gvwr), whoBriefly(gvwr)]).toEqual([
       'Bram Oake, as the file says',
       'from a file',
     ]);

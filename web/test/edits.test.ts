@@ -167,10 +167,10 @@ describe('changing a record', () => {
       record = applyChange(record, gvwr(9999, version), 'Osk', at);
       await edits.change(id, [gvwr(8000, version)], 'gross weight rating');
       expect([amount(), edits.lastUndo]).toEqual([9999, undefined]);
-      const [clash] = outbox.shelf.clashes;
+      const [clash] = outbox.waiting.clashes;
       expect(clash?.change.value).toEqual({ kind: 'quantity', amount: 8000 });
       await edits.settle(clash!, mine);
-      expect(outbox.shelf.clashes).toEqual([]);
+      expect(outbox.waiting.clashes).toEqual([]);
       expect(amount()).toBe(mine ? 8000 : 9999);
     }
   });

@@ -74,10 +74,10 @@ describe('a voice memo', () => {
     await useOutbox().openFor(ines, yard);
     await speak();
     await useOutbox().flush();
-    const [declined] = useOutbox().shelf.declined;
+    const [declined] = useOutbox().waiting.declined;
     expect(declined).toMatchObject({ reason: 'The voice memo is not sound.' });
     expect(await keptMemo(memo)).toBeDefined();
-    await useOutbox().takeUp(useOutbox().shelf.declined, false);
+    await useOutbox().takeUp(useOutbox().waiting.declined, false);
     expect(await keptMemo(memo)).toBeUndefined();
   });
 

@@ -165,13 +165,13 @@ describe('the outbox', () => {
     await outbox.addEdit(edit([gvwr(7000)]));
     await outbox.flush();
     expect(outbox.unsent).toBe(0);
-    expect(outbox.shelf.declined.map((d) => [d.item.kind, d.reason])).toEqual([
+    expect(outbox.waiting.declined.map((d) => [d.item.kind, d.reason])).toEqual([
       ['event', 'There is no such walk in this yard.'],
     ]);
     server.answer = () => ({ status: 204 });
-    await outbox.takeUp(outbox.shelf.declined, true);
+    await outbox.takeUp(outbox.waiting.declined, true);
     await outbox.flush();
-    expect([outbox.unsent, outbox.shelf.declined.length]).toEqual([0, 0]);
+    expect([outbox.unsent, outbox.waiting.declined.length]).toEqual([0, 0]);
     expect(server.sent.at(-1)?.path).toBe(`/api/walks/${plan.id}/events`);
   });
 
@@ -264,7 +264,9 @@ describe('edits of a record', () => {
     await outbox.addEdit(edit([gvwr(7000, 2), { ...gvwr(5000), key: 'uvw' }]));
     await outbox.flush();
     expect(outbox.unsent).toBe(0);
-    expect(outbox.shelf.clashes).toEqual([{ unit, change: gvwr(7000, 2), at, person: ines, yard }]);
+    expect(outbox.waiting.clashes).toEqual([
+      { unit, change: gvwr(7000, 2), at, person: ines, yard },
+    ]);
     expect(conflicts).toEqual([unit]);
     expect((server.sent.at(-1)?.body as { changes: Change[] }).changes.map((c) => c.key)).toEqual([
       'uvw',
@@ -275,9 +277,9 @@ describe('edits of a record', () => {
     newPage();
     const next = useOutbox();
     await next.openFor(ines, yard);
-    expect(next.shelf.clashes).toHaveLength(1);
-    await next.settle(next.shelf.clashes[0]!);
-    expect(next.shelf.clashes).toEqual([]);
+    expect(next.waiting.clashes).toHaveLength(1);
+    await next.settle(next.waiting.clashes[0]!);
+    expect(next.waiting.clashes).toEqual([]);
     next.close();
   });
 
@@ -291,7 +293,7 @@ describe('edits of a record', () => {
     const bad = edit([gvwr(7000)]);
     await outbox.addEdit(bad);
     await expect(outbox.fared(bad.id)).rejects.toThrow('VIN: another unit has it.');
-    expect([outbox.unsent, outbox.shelf.declined.length]).toEqual([0, 0]);
+    expect([outbox.unsent, outbox.waiting.declined.length]).toEqual([0, 0]);
   });
 });
 

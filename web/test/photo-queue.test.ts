@@ -140,10 +140,10 @@ describe('a photo on its way', () => {
         : answer(path, method, body);
     await outbox.flush();
     expect(outbox.unsent).toBe(0);
-    expect(outbox.shelf.declined.map(({ reason }) => reason)).toEqual(['This is not a picture.']);
+    expect(outbox.waiting.declined.map(({ reason }) => reason)).toEqual(['This is not a picture.']);
     expect(await keptPicture(photo)).toBeDefined();
     expect(await keptPicture(second)).toBeUndefined();
-    await outbox.takeUp(outbox.shelf.declined, false);
+    await outbox.takeUp(outbox.waiting.declined, false);
     expect(await keptPicture(photo)).toBeUndefined();
   });
 

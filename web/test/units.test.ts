@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { applyChange, emptyRecord, type Change, type UnitNow } from '@fair-gable/core/unit/record';
 import { checkedOn, summaryOf, type UnitSummary } from '@fair-gable/core/yard/summary';
-import { Refused, saying } from '../src/base/api/client.ts';
+import { Refused, reasonOf } from '../src/base/api/client.ts';
 import {
   device,
   keepFetched,
@@ -245,8 +245,8 @@ describe('records on the page', () => {
   });
 
   it('never show a program’s own words for an error', () => {
-    expect(saying(new TypeError('x is undefined'))).toMatch(/^Something went wrong in this page/);
-    expect(saying(new Refused(409, 'stale', 'Somebody was faster.', {}))).toBe(
+    expect(reasonOf(new TypeError('x is undefined'))).toMatch(/^Something went wrong in this page/);
+    expect(reasonOf(new Refused(409, 'stale', 'Somebody was faster.', {}))).toBe(
       'Somebody was faster.',
     );
   });

@@ -20,10 +20,10 @@ export const contract = <const R extends Readonly<Record<RouteName, RouteShape>>
   routes;
 
 /** Something as it is told: whoever hears it does not change it. */
-export type Told<T> = T extends readonly (infer E)[]
-  ? readonly Told<E>[]
+export type DeepReadonly<T> = T extends readonly (infer E)[]
+  ? readonly DeepReadonly<E>[]
   : T extends object
-    ? { readonly [K in keyof T]: Told<T[K]> }
+    ? { readonly [K in keyof T]: DeepReadonly<T[K]> }
     : T;
 
 /**
@@ -37,7 +37,7 @@ export type AnswerOf<R> = R extends { readonly answer: infer S extends z.ZodType
   ? z.output<S>
   : undefined;
 
-type Input<S> = S extends z.ZodType ? Told<z.input<S>> : never;
+type Input<S> = S extends z.ZodType ? DeepReadonly<z.input<S>> : never;
 
 /** What a route is given. */
 export type GivenTo<R> = (R extends { readonly params: infer S }

@@ -6,5 +6,5 @@ export {
   type Method,
   type RouteName,
   type RouteShape,
-  type Told,
+  type DeepReadonly,
 } from './contract.ts';

@@ -5,7 +5,7 @@ import {
   measureSchema,
   outcomeSchema,
   positiveSchema,
-  said,
+  hedged,
   withoutAnswer,
   type Confidence,
   type Missing,
@@ -60,7 +60,7 @@ const source =
 
 const ageWords = (oldest: TyresInput['oldest']): string => {
   if (oldest === undefined) return ' Nobody has read their dates.';
-  const years = said(`${oldest.amount} years`, confidenceOf([oldest]));
+  const years = hedged(`${oldest.amount} years`, confidenceOf([oldest]));
   if (oldest.amount >= replaceBy)
     return ` The oldest is ${years} old: to be replaced, whatever it carries.`;
   return oldest.amount >= watchFrom ? ` The oldest is ${years} old: watch it.` : '';
@@ -88,8 +88,8 @@ const pressureStep = (input: TyresInput, one: number, system: System): readonly 
   const psi = (amount: number): string => formatQuantity(amount, 'pressure', system);
   const about = confidenceOf([each, highest, pressure]);
   const sum = isCapped(input)
-    ? `${show(each.amount)} at ${psi(highest.amount)}, its highest; ${psi(pressure.amount)} carries no more = ${said(show(one), about)}`
-    : `${show(each.amount)} × ${psi(pressure.amount)} ÷ ${psi(highest.amount)} = ${said(show(one), about)}`;
+    ? `${show(each.amount)} at ${psi(highest.amount)}, its highest; ${psi(pressure.amount)} carries no more = ${hedged(show(one), about)}`
+    : `${show(each.amount)} × ${psi(pressure.amount)} ÷ ${psi(highest.amount)} = ${hedged(show(one), about)}`;
   return [{ what: 'One tire at the pressure it has', arithmetic: sum }];
 };
 
@@ -106,7 +106,7 @@ const stepsFor = (
       ? [
           {
             what,
-            arithmetic: `${show(all)} ÷ ${show(load.amount)} − 1 = ${said(percent(share), confidenceOf([...tires, load]))}`,
+            arithmetic: `${show(all)} ÷ ${show(load.amount)} − 1 = ${hedged(percent(share), confidenceOf([...tires, load]))}`,
           },
         ]
       : [];
@@ -114,7 +114,7 @@ const stepsFor = (
     ...pressureStep(input, each, system),
     {
       what: 'All of them',
-      arithmetic: `${count} × ${show(each)} = ${said(show(all), confidenceOf(tires))}`,
+      arithmetic: `${count} × ${show(each)} = ${hedged(show(all), confidenceOf(tires))}`,
     },
     ...over('In hand over the axle ratings', gawr, reserve),
     ...over('In hand over what lies on them', onAxles, overLoad ?? 0),
@@ -128,18 +128,18 @@ const verdictOf = (input: TyresInput, value: TyresValue, system: System): string
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const tires = [input.each, input.highest, input.pressure];
   const [ofRating, ofLoad] = [confidenceOf([...tires, gawr]), confidenceOf([...tires, onAxles])];
-  const carry = `They carry ${said(show(all), confidenceOf(tires))}`;
+  const carry = `They carry ${hedged(show(all), confidenceOf(tires))}`;
   if (onAxles && (overLoad ?? 0) < 0)
-    return `${carry}, ${said(show(onAxles.amount - all), ofLoad)} too little for what lies on them.`;
+    return `${carry}, ${hedged(show(onAxles.amount - all), ofLoad)} too little for what lies on them.`;
   if (gawr && reserve < 0)
-    return `${carry}, ${said(show(gawr.amount - all), ofRating)} less than the axles are rated for: the tires are too little for them.`;
+    return `${carry}, ${hedged(show(gawr.amount - all), ofRating)} less than the axles are rated for: the tires are too little for them.`;
   const rated = gawr
-    ? `, ${said(percent(reserve), ofRating)} more than the axles are rated for${reserve >= reserveWanted ? '' : '; ten per cent is wanted'}`
+    ? `, ${hedged(percent(reserve), ofRating)} more than the axles are rated for${reserve >= reserveWanted ? '' : '; ten per cent is wanted'}`
     : '';
   const loaded =
     overLoad === undefined
       ? ''
-      : `${gawr ? '; ' : ', '}${said(percent(overLoad), ofLoad)} more than lies on them`;
+      : `${gawr ? '; ' : ', '}${hedged(percent(overLoad), ofLoad)} more than lies on them`;
   return `${carry}${rated}${loaded}.`;
 };
 

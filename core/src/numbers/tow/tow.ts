@@ -4,7 +4,7 @@ import {
   confidenceOf,
   outcomeSchema,
   refusedAnswer,
-  said,
+  hedged,
   withoutAnswer,
   type Confidence,
   type Given,
@@ -219,14 +219,14 @@ const limitSteps = (input: TowInput, value: TowValue, show: Show): readonly Work
   const keeps = input.reserve > 0 ? `, ${percent(input.reserve, 0)} kept in hand` : '';
   return value.limits.map(({ key, label, rating, used, left }) => ({
     what: `${label}${keeps}`,
-    arithmetic: `${show(rating)} − ${show(used)} = ${said(show(left), confidenceOf(inputsOf(key, input)))}${left < 0 ? ': too much' : ''}`,
+    arithmetic: `${show(rating)} − ${show(used)} = ${hedged(show(left), confidenceOf(inputsOf(key, input)))}${left < 0 ? ': too much' : ''}`,
   }));
 };
 
 const largestSteps = (input: TowInput, share: number, show: Show): readonly Working[] =>
   linesOf(input, share).map((line) => ({
     what: `Largest trailer by ${inText(line.label)}`,
-    arithmetic: `(${show(line.rating * (1 - input.reserve))} − ${show(line.fixed)}${fixedWords(line, input, show)}) ÷ ${divisorText(line.rating * (1 - input.reserve) - line.fixed, line.slope)} = ${said(show(largestBy(line, input.reserve)), confidenceOf(inputsOf(line.key, { ...input, loaded: undefined })))}`,
+    arithmetic: `(${show(line.rating * (1 - input.reserve))} − ${show(line.fixed)}${fixedWords(line, input, show)}) ÷ ${divisorText(line.rating * (1 - input.reserve) - line.fixed, line.slope)} = ${hedged(show(largestBy(line, input.reserve)), confidenceOf(inputsOf(line.key, { ...input, loaded: undefined })))}`,
   }));
 
 const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Working[] => {
@@ -239,7 +239,7 @@ const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Wo
       : [
           {
             what: 'On the hitch',
-            arithmetic: `${show(loaded)} × ${percent(share)} = ${said(show(hitch), confidenceOf([input.loaded, input.share]))}`,
+            arithmetic: `${show(loaded)} × ${percent(share)} = ${hedged(show(hitch), confidenceOf([input.loaded, input.share]))}`,
           },
         ]),
     ...limitSteps(input, value, show),
@@ -262,7 +262,7 @@ const peopleWords = ({ payload, aboard, hardware }: TowInput, show: Show): strin
 
 /** How the hitch stands, where it is not within what a bumper pull wants. */
 const shareWords = ({ share }: TowValue, about: Confidence): string => {
-  const text = said(`${percent(share)}`, about);
+  const text = hedged(`${percent(share)}`, about);
   if (share < shareWanted.from)
     return `That’s ${text}, on the light side: below 10 % a trailer can sway.`;
   return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: 10 to 15 % is wanted.` : '';
@@ -280,11 +280,11 @@ const passedWords = (input: TowInput, value: TowValue, about: Confidence, show: 
   const largest =
     value.largest === undefined
       ? ''
-      : ` The most it can tow is ${said(show(value.largest), about)}, loaded.`;
+      : ` The most it can tow is ${hedged(show(value.largest), about)}, loaded.`;
   const by =
     beyond > 0
-      ? `its ${name} is passed by ${said(show(beyond), about)}`
-      : `its ${name} holds, but the ${percent(input.reserve, 0)} kept in reserve is passed by ${said(show(-limit.left), about)}`;
+      ? `its ${name} is passed by ${hedged(show(beyond), about)}`
+      : `its ${name} holds, but the ${percent(input.reserve, 0)} kept in reserve is passed by ${hedged(show(-limit.left), about)}`;
   return `It is too much for this vehicle: ${by}.${largest}`;
 };
 
@@ -300,14 +300,14 @@ const verdictOf = (input: TowInput, value: TowValue, show: Show): string => {
   const guess =
     about === 'about' ? 'Going by figures that are partly only usual or guessed, this' : 'This';
   const kept = input.reserve > 0 ? `, with ${percent(input.reserve, 0)} to spare` : '';
-  return `${guess} vehicle can tow it${kept}; its ${first} is reached first, at ${said(show(value.largest ?? 0), about)}.`;
+  return `${guess} vehicle can tow it${kept}; its ${first} is reached first, at ${hedged(show(value.largest ?? 0), about)}.`;
 };
 
 const trailerWords = (input: TowInput, value: TowValue, show: Show): string => {
   const weight = confidenceOf([input.loaded]);
   const about = confidenceOf([input.loaded, input.share]);
   const begins = (value.as ?? '').replace(/^./, (first) => first.toUpperCase());
-  return `${begins}, it weighs ${said(show(input.loaded?.amount ?? 0), weight)} and puts ${said(show(value.hitch ?? 0), about)} on the hitch.`;
+  return `${begins}, it weighs ${hedged(show(input.loaded?.amount ?? 0), weight)} and puts ${hedged(show(value.hitch ?? 0), about)} on the hitch.`;
 };
 
 const sentenceFor = (
@@ -321,7 +321,7 @@ const sentenceFor = (
   const unchecked =
     value.unchecked.length > 0 ? ` Not checked: ${value.unchecked.join(', ')}.` : '';
   if (value.hitch === undefined || !input.loaded) {
-    const heaviest = said(show(value.largest ?? 0), confidence);
+    const heaviest = hedged(show(value.largest ?? 0), confidence);
     return [
       people,
       `This vehicle can tow a trailer of up to ${heaviest}, loaded; go by GVWR, not by dry weight.${unchecked}`,
@@ -331,7 +331,7 @@ const sentenceFor = (
   }
   const asksFor =
     value.limits.length === 0 && value.least
-      ? `It asks for ${said(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
+      ? `It asks for ${hedged(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
       : '';
   return [
     trailerWords(input, value, show),

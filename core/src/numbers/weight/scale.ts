@@ -5,7 +5,7 @@ import {
   confidenceOf,
   outcomeSchema,
   positiveSchema,
-  said,
+  hedged,
   withoutAnswer,
   type Confidence,
   type Missing,
@@ -147,13 +147,13 @@ const sentenceFor = (
   const show = (pounds: number): string => formatQuantity(Math.abs(pounds), 'weight', system);
   const { total, share, unknown, limits } = value;
   const over = limits.find(({ left }) => left < 0);
-  const weighed = `On the scale it weighs ${said(show(total), about.weighed)}, ${said(percent(share), about.weighed)} of it on the hitch; ${hitchWords(share)}.`;
+  const weighed = `On the scale it weighs ${hedged(show(total), about.weighed)}, ${hedged(percent(share), about.weighed)} of it on the hitch; ${hitchWords(share)}.`;
   const known =
     unknown === undefined || Math.abs(unknown) < scaleStep
       ? ''
-      : ` That is ${said(show(unknown), about.known)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
+      : ` That is ${hedged(show(unknown), about.known)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
   return over
-    ? `${weighed} It is ${said(show(over.left), about.limits)} over the ${inText(over.label)}: not to be towed so.${known}`
+    ? `${weighed} It is ${hedged(show(over.left), about.limits)} over the ${inText(over.label)}: not to be towed so.${known}`
     : `${weighed}${known}`;
 };
 

@@ -8,7 +8,7 @@ import {
   positiveSchema,
   ratingsProblem,
   refusedAnswer,
-  said,
+  hedged,
   withoutAnswer,
   type Confidence,
   type Given,
@@ -219,15 +219,15 @@ const hitchSteps = (
   return [
     ...onIt.map(({ label: name, weight, back }) => ({
       what: `${name} on the hitch`,
-      arithmetic: `${show(weight.amount)} × (1 − ${at(back.amount)} ÷ ${at(axle.amount)}) = ${said(show(weight.amount * (1 - back.amount / axle.amount)), confidenceOf([weight, back, axle]))}`,
+      arithmetic: `${show(weight.amount)} × (1 − ${at(back.amount)} ÷ ${at(axle.amount)}) = ${hedged(show(weight.amount * (1 - back.amount / axle.amount)), confidenceOf([weight, back, axle]))}`,
     })),
     {
       what: 'On the hitch',
-      arithmetic: `${said(show(hitch.amount), confidenceOf([hitch]))} dry, and these = ${said(show(value.hitch), confidenceOf(all))}, ${percent(value.share)} of ${show(value.total)}`,
+      arithmetic: `${hedged(show(hitch.amount), confidenceOf([hitch]))} dry, and these = ${hedged(show(value.hitch), confidenceOf(all))}, ${percent(value.share)} of ${show(value.total)}`,
     },
     {
       what: 'On the axles',
-      arithmetic: `${show(value.total)} − ${show(value.hitch)} = ${said(show(value.axles ?? 0), confidenceOf(all))}`,
+      arithmetic: `${show(value.total)} − ${show(value.hitch)} = ${hedged(show(value.axles ?? 0), confidenceOf(all))}`,
     },
   ];
 };
@@ -241,7 +241,7 @@ const stepsFor = (
 ): readonly Working[] => {
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const onIt = input.items.filter(({ weight }) => weight.amount > 0);
-  const marked = (given: Given): string => said(show(given.amount), confidenceOf([given]));
+  const marked = (given: Given): string => hedged(show(given.amount), confidenceOf([given]));
   const inTotal = confidenceOf([dry, ...onIt.map(({ weight }) => weight)]);
   return [
     ...(input.uvw
@@ -254,12 +254,12 @@ const stepsFor = (
         ]),
     {
       what: 'All of it',
-      arithmetic: `${[marked(dry), ...onIt.map(({ label: name, weight }) => `${inText(name)} ${marked(weight)}`)].join(' + ')} = ${said(show(value.total), inTotal)}`,
+      arithmetic: `${[marked(dry), ...onIt.map(({ label: name, weight }) => `${inText(name)} ${marked(weight)}`)].join(' + ')} = ${hedged(show(value.total), inTotal)}`,
     },
     ...hitchSteps(input, value, dry, system),
     ...value.limits.map(({ label: name, rating, used, left }) => ({
       what: name,
-      arithmetic: `${show(rating)} − ${show(used)} = ${said(show(left), confidence)}${left < 0 ? ': too much' : ''}`,
+      arithmetic: `${show(rating)} − ${show(used)} = ${hedged(show(left), confidence)}${left < 0 ? ': too much' : ''}`,
     })),
   ];
 };
@@ -279,8 +279,8 @@ const roomWords = (value: WeightValue, about: Confidence, system: System): strin
     return 'Nobody can say how much more it can take before a rating is read.';
   const name = inText(limit.label);
   return left < 0
-    ? `It’s ${said(show(-left), about)} too heavy: the ${name} is passed.`
-    : `There’s room for ${said(show(left), about)} more; the ${name} is reached first.`;
+    ? `It’s ${hedged(show(-left), about)} too heavy: the ${name} is passed.`
+    : `There’s room for ${hedged(show(left), about)} more; the ${name} is reached first.`;
 };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -296,7 +296,7 @@ const sentenceFor = (
     const names = wantedForBalance(input).map(({ label: name }) => inText(name));
     return `${room} What’s on the hitch can’t be said yet; still to find out: ${names.join(' and ')}.`;
   }
-  const share = capital(said(percent(value.share), about.share));
+  const share = capital(hedged(percent(value.share), about.share));
   return `${room} ${share} of it is on the hitch, ${hitchWords(value.share)}.`;
 };
 

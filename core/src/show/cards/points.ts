@@ -8,7 +8,7 @@ import {
   leadOf,
   specEntry,
   specs,
-  toldWith,
+  specsOnCard,
   wordingsOf,
   wordsFor,
   blanksIn,
@@ -254,7 +254,7 @@ const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {
       label: feature.label,
       sentence,
       how: worded.how,
-      numbers: fitted ? [...numbersUnder(telling, feature, toldWith(feature), sentence)] : [],
+      numbers: fitted ? [...numbersUnder(telling, feature, specsOnCard(feature), sentence)] : [],
       ...(show ? { show: show.what } : {}),
       ...besides(record, feature, state),
       seconds: secondsFor(sentence, pace, show?.seconds),
@@ -286,7 +286,7 @@ const once = (points: readonly Point[]): readonly Point[] => [
 /** A thing, its kind and its numbers: one card. */
 const cardsOf = (entry: Spec | Feature, telling: Telling): readonly Point[] => {
   const { record } = telling;
-  const keys = toldWith(entry);
+  const keys = specsOnCard(entry);
   const isSpec = 'value' in entry;
   const here = isSpokenOf(record, entry);
   const own = !here

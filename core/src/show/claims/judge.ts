@@ -17,7 +17,7 @@ import {
 } from '../../unit/record/index.ts';
 import type { System } from '../../base/quantity/index.ts';
 import type { ClaimRow, ComparedRow, Judged } from './rows.ts';
-import { type SaidFigure } from './spoken.ts';
+import { type SpokenFigure } from './spoken.ts';
 
 /** Whether a claim may be made: yes; no; or nobody knows enough. */
 export type Grade = 'holds' | 'not' | 'open';
@@ -176,7 +176,7 @@ export const judge = (row: ClaimRow, words: string, evidence: Evidence): Judgeme
 const roughly = { about: 0.06, flat: 0.02 } as const;
 
 /** Whether a figure is as it was said: about so much, under it, over it, or just so. */
-const isAsSaid = ({ amount, hedge }: SaidFigure, value: number): boolean => {
+const isAsSaid = ({ amount, hedge }: SpokenFigure, value: number): boolean => {
   const off = Math.abs(amount - value) / value;
   if (/under/.test(hedge)) return value <= amount && off <= 0.15;
   if (/over|more|least|good/.test(hedge)) return value >= amount && off <= 0.15;
@@ -184,7 +184,7 @@ const isAsSaid = ({ amount, hedge }: SaidFigure, value: number): boolean => {
 };
 
 /** Judges a figure that was said of something by what the record has of it. */
-export const judgeFigure = (said: SaidFigure, { record, system }: Evidence): Judgement => {
+export const judgeFigure = (said: SpokenFigure, { record, system }: Evidence): Judgement => {
   const { key } = said;
   const { label } = specEntry(key);
   const value = amountIn(record.specs[key]?.value);

@@ -50,7 +50,7 @@ const beforeNumber =
   'about|around|roughly|almost|nearly|just under|under|over|more than|at least|up to|a good|some';
 
 /** A figure with its unit, as it was said. */
-export interface SaidFigure {
+export interface SpokenFigure {
   readonly key: SpecKey;
   /** Internal units. */
   readonly amount: number;
@@ -96,7 +96,7 @@ const named = sizedRows.flatMap((row) =>
 );
 const bare = sizedRows.flatMap((row) => patternsOf(row, (figure) => [`${figure}${alone}`]));
 
-const found = (text: string, patterns: readonly Pattern[]): readonly SaidFigure[] =>
+const found = (text: string, patterns: readonly Pattern[]): readonly SpokenFigure[] =>
   patterns.flatMap(({ key, unit, of }) =>
     [...text.matchAll(of)].map((match) => ({
       key,
@@ -111,7 +111,7 @@ const found = (text: string, patterns: readonly Pattern[]): readonly SaidFigure[
  * Figures that are said of this unit's things, in figures or in words.
  * @param about what the card is of: of its own spec a figure needs no name, “it holds forty gallons”
  */
-export const figuresIn = (text: string, about: readonly SpecKey[]): readonly SaidFigure[] => [
+export const figuresIn = (text: string, about: readonly SpecKey[]): readonly SpokenFigure[] => [
   ...found(text, named),
   ...found(
     text,

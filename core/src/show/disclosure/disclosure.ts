@@ -37,7 +37,7 @@ export interface Disclosed {
 }
 
 /** A tire as the buyer reads it. */
-export interface WheelTold {
+export interface DisclosedWheel {
   readonly key: string;
   readonly label: string;
   readonly text: string;
@@ -47,7 +47,7 @@ export interface WheelTold {
 export interface Disclosure {
   readonly faults: readonly Disclosed[];
   readonly repaired: readonly Disclosed[];
-  readonly wheels: readonly WheelTold[];
+  readonly wheels: readonly DisclosedWheel[];
   /** Moisture readings, each in a sentence. */
   readonly moisture: readonly string[];
   readonly inspection: string;
@@ -120,7 +120,7 @@ const treadText = (tread: readonly number[] | undefined, system: System): string
     : `tread ${tread.map((inches) => (inches * 25.4).toFixed(1)).join(', ')} mm`;
 };
 
-const wheelTold = ({ key, label, wheel, ageTold }: WheelOn, system: System): WheelTold => {
+const wheelTold = ({ key, label, wheel, ageTold }: WheelOn, system: System): DisclosedWheel => {
   const parts = [
     wheel.make,
     wheel.size,

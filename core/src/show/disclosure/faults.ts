@@ -1,6 +1,6 @@
 import { findingKind } from '../../unit/catalog/index.ts';
 import type { Look } from '../../unit/checks/index.ts';
-import { isToldFirst, openFindings, type FoundThing } from '../../unit/condition/index.ts';
+import { isDisclosedFirst, openFindings, type FoundThing } from '../../unit/condition/index.ts';
 import type { UnitRecord } from '../../unit/record/index.ts';
 import type { Fault } from './fault.ts';
 import { knownFaults } from './known-faults.ts';
@@ -17,7 +17,7 @@ const entered = (found: FoundThing): Fault => {
     title: label,
     where: station,
     text: note ? `${plain} ${ended(note)}` : plain,
-    first: isToldFirst(found),
+    first: isDisclosedFirst(found),
     about: [],
   };
 };

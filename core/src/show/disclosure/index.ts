@@ -1,4 +1,9 @@
-export { disclosureOf, type Disclosed, type Disclosure, type WheelTold } from './disclosure.ts';
+export {
+  disclosureOf,
+  type Disclosed,
+  type Disclosure,
+  type DisclosedWheel,
+} from './disclosure.ts';
 export type { Fault } from './fault.ts';
 export { faultsOf } from './faults.ts';
 export { buyersChecks } from './known-faults.ts';

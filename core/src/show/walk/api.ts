@@ -3,7 +3,7 @@ import { contract, shaped } from '../../base/contract/index.ts';
 import { walkEventSchema, walkPlanSchema, type WalkEvent, type WalkPlan } from './events.ts';
 
 /** A walk as somebody is told of it. */
-export interface ToldWalk {
+export interface YardWalk {
   readonly plan: WalkPlan;
   readonly by: string;
   readonly createdAt: string;
@@ -20,7 +20,7 @@ const one = z.strictObject({ id: z.uuid() });
 const plan = shaped<WalkPlan>(walkPlanSchema);
 const event = shaped<WalkEvent>(walkEventSchema);
 
-const told = shaped<ToldWalk>(
+const told = shaped<YardWalk>(
   z.strictObject({
     plan: walkPlanSchema,
     by: z.string(),

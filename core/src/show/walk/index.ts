@@ -23,4 +23,4 @@ export {
   type WalkSeen,
   type WalksSummary,
 } from './statistics.ts';
-export { walkApi, type ToldWalk } from './api.ts';
+export { walkApi, type YardWalk } from './api.ts';

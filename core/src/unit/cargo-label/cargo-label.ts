@@ -6,7 +6,7 @@ import {
   positiveSchema,
   ratingsProblem,
   refusedAnswer,
-  said,
+  hedged,
   withoutAnswer,
   type Confidence,
   type Given,
@@ -103,18 +103,18 @@ const stepsFor = (
   return [
     {
       what: 'Rating less weight as built',
-      arithmetic: `${show(amount(gvwr))} − ${show(amount(uvw))} = ${said(show(left), confidenceOf([gvwr, uvw]))}`,
+      arithmetic: `${show(amount(gvwr))} − ${show(amount(uvw))} = ${hedged(show(left), confidenceOf([gvwr, uvw]))}`,
     },
     {
       what: 'Against the label',
-      arithmetic: `${show(left)} − ${show(amount(ccc))} = ${said(show(difference), confidenceOf([gvwr, uvw, ccc]))}${agrees ? ', within rounding' : ''}`,
+      arithmetic: `${show(left)} − ${show(amount(ccc))} = ${hedged(show(difference), confidenceOf([gvwr, uvw, ccc]))}${agrees ? ', within rounding' : ''}`,
     },
     ...(line === undefined || toLine === undefined
       ? []
       : [
           {
             what: 'Before the label is corrected',
-            arithmetic: `the lesser of ${show(100)} and 1.5 % of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} fitted = ${said(show(toLine), confidenceOf([gvwr, fitted]))}`,
+            arithmetic: `the lesser of ${show(100)} and 1.5 % of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} fitted = ${hedged(show(toLine), confidenceOf([gvwr, fitted]))}`,
           },
         ]),
   ];
@@ -127,7 +127,7 @@ const sentenceFor = (
 ): string => {
   const { difference, agrees, explained, toLine } = value;
   const bare = (pounds: number): string => formatQuantity(Math.abs(pounds), 'weight', system);
-  const apart = said(bare(difference), about.apart);
+  const apart = hedged(bare(difference), about.apart);
   const because = explanationWords(explained, bare);
   const adds = agrees
     ? `The label adds up${about.apart === 'about' ? ', as far as these figures go' : ''}: its capacity is the rating less the weight as built.`
@@ -135,7 +135,7 @@ const sentenceFor = (
       ? `The label says ${apart} less than rating and weight leave: that ${because.startsWith('could be') ? because : `is ${because}`}.`
       : `The label says ${apart} ${difference > 0 ? 'less' : 'more'} than rating and weight leave, and nothing usual explains it. Read the labels again.`;
   if (toLine === undefined) return adds;
-  const left = said(bare(toLine), about.line);
+  const left = hedged(bare(toLine), about.line);
   return toLine < 0
     ? `${adds} What was fitted here is ${left} past the line: the label is corrected before the first sale.`
     : `${adds} ${left.replace(/^./, (first) => first.toUpperCase())} more may be fitted here before it has to be corrected.`;

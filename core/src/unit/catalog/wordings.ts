@@ -34,12 +34,12 @@ export const filledIn = (wording: string, own: string, text: (blank: Blank) => s
   );
 
 /** The specs that are told on an entry's card, beside its own. */
-export const toldWith = (entry: Spec | Feature): readonly SpecKey[] =>
+export const specsOnCard = (entry: Spec | Feature): readonly SpecKey[] =>
   (entry.numbers ?? []).filter(isSpecKey);
 
 /** On whose card a spec is told. */
 const leads: ReadonlyMap<string, string> = new Map(
-  [...specs, ...features].flatMap((entry) => toldWith(entry).map((key) => [key, entry.key])),
+  [...specs, ...features].flatMap((entry) => specsOnCard(entry).map((key) => [key, entry.key])),
 );
 
 /** The entry on whose card a spec is told; undefined where it has a card of its own. */

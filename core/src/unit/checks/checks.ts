@@ -1,5 +1,5 @@
 import { isFeatureKey, isSpecKey, type FeatureKey, type SpecKey } from '../catalog/index.ts';
-import { whoSaid, type Entry, type FieldValue, type UnitRecord } from '../record/index.ts';
+import { byWhom, type Entry, type FieldValue, type UnitRecord } from '../record/index.ts';
 import { axlesAndHitch } from './axles-and-hitch.ts';
 import { cccIdentity } from './ccc-identity.ts';
 import { countTimesSize } from './count-times-size.ts';
@@ -105,7 +105,7 @@ const objectionOf = (rule: Rule, finding: RuleFinding, record: UnitRecord): Obje
   const base = { ...finding, id, rule: rule.key, inputs, guesses };
   const entry = record.settlements[id];
   if (!entry || !isFor(entry.value.inputs, inputs)) return base;
-  return { ...base, settled: { reason: entry.value.reason, by: whoSaid(entry), at: entry.at } };
+  return { ...base, settled: { reason: entry.value.reason, by: byWhom(entry), at: entry.at } };
 };
 
 /** What a look at a record found, to begin the next look from. */

@@ -1,6 +1,6 @@
 import { counted, listed } from '../../base/words/index.ts';
 import { amountOf, hasFeature, isKnownMissing, textOf } from '../record/index.ts';
-import { heat, say } from './say.ts';
+import { heat, asFinding } from './as-finding.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
 import type { FeatureKey } from '../catalog/index.ts';
@@ -23,7 +23,7 @@ const coldClaim: Rule = {
     const missing = coldEvidence.filter(({ key }) => isKnownMissing(record, key));
     if (missing.length < 2) return [];
     return [
-      say({
+      asFinding({
         field: 'fourSeasonLabel',
         severity: 'doubtful',
         title: 'A four-season label without the rest',
@@ -44,7 +44,7 @@ const furnaceThere: Rule = {
     const rated = amountOf(record, 'furnace');
     if (rated === undefined || !isKnownMissing(record, 'furnaceFitted')) return [];
     return [
-      say({
+      asFinding({
         field: 'furnaceFitted',
         severity: 'wrong',
         title: 'A rating without a furnace',
@@ -65,7 +65,7 @@ const slideOverride: Rule = {
     // A slide that is pushed by hand has nothing to override.
     if (textOf(record, 'slideMechanism') === 'manual') return [];
     return [
-      say({
+      asFinding({
         field: 'slideOverride',
         severity: 'look',
         title: 'How does the slide move by hand?',
@@ -90,7 +90,7 @@ const bunksRated: Rule = {
     if (!hasFeature(record, 'bunks') || record.specs.bunkRating) return [];
     const count = Number(textOf(record, 'bunkCount'));
     return [
-      say({
+      asFinding({
         field: 'bunkRating',
         severity: 'look',
         title: 'What may a bunk carry?',
@@ -109,7 +109,7 @@ const ladderRoof: Rule = {
   test: (record) => {
     if (!hasFeature(record, 'ladder') || !isKnownMissing(record, 'walkableRoof')) return [];
     return [
-      say({
+      asFinding({
         field: 'ladder',
         severity: 'look',
         title: 'A ladder to a roof not to be walked on',
@@ -129,7 +129,7 @@ const spareInWay: Rule = {
   test: (record) => {
     if (!hasFeature(record, 'spareCarrier') || !hasFeature(record, 'rearDoor')) return [];
     return [
-      say({
+      asFinding({
         field: 'spareCarrier',
         severity: 'look',
         title: 'A spare before the rear door?',

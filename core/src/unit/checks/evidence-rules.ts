@@ -24,7 +24,7 @@ import {
   type UnitRecord,
 } from '../record/index.ts';
 import type { System } from '../../base/quantity/index.ts';
-import { say } from './say.ts';
+import { asFinding } from './as-finding.ts';
 import type { RuleFinding, Rule, Way } from './types.ts';
 
 type Key = SpecKey | FeatureKey;
@@ -75,7 +75,7 @@ const conflict = (
   const onlySheet = all.slice(1).every(({ how }) => how === 'sheet');
   if (onlySheet && all.slice(1).every((s) => isAsSheet(key, s.value, entry.value)))
     return undefined;
-  return say({
+  return asFinding({
     field: key,
     severity: onlySheet ? 'look' : 'doubtful',
     title: onlySheet ? 'Not what the model sheet says' : 'Two sources disagree',
@@ -112,7 +112,7 @@ const labelPhotoMissing: Rule = {
     const read = offLabels.filter((key) => howOf(record, key) === 'read').length;
     if (read < 3 || hasFeature(record, 'labelPhotos')) return [];
     return [
-      say({
+      asFinding({
         field: 'labelPhotos',
         severity: 'look',
         title: 'No photograph of the labels',
@@ -138,7 +138,7 @@ const labelTickWithoutPhotos: Rule = {
     if (missing.length === 0) return [];
     const names = missing.map(({ label }) => inText(label)).join(', ');
     return [
-      say({
+      asFinding({
         field: 'labelPhotos',
         severity: 'doubtful',
         title: 'Ticked, but no photo',

@@ -2,7 +2,7 @@ import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
 import { modelYearsOf, readFloorPlan } from '../identity/index.ts';
 import { amountOf, textOf } from '../record/index.ts';
-import { feet, say, todayOf } from './say.ts';
+import { feet, asFinding, todayOf } from './as-finding.ts';
 import type { Rule } from './types.ts';
 
 /** Model year against the tenth character of the VIN. */
@@ -17,7 +17,7 @@ const vinYear: Rule = {
     const years = modelYearsOf(vin);
     if (!year || years.length === 0 || years.includes(year)) return [];
     return [
-      say({
+      asFinding({
         field: 'modelYear',
         severity: 'doubtful',
         title: 'Model year and VIN disagree',
@@ -41,7 +41,7 @@ const buildYear: Rule = {
     const [from, until] = [`${year - 1}-01`, `${year}-12`];
     if (built >= from && built <= until) return [];
     return [
-      say({
+      asFinding({
         field: 'buildDate',
         severity: 'doubtful',
         title: 'Built outside its model year',
@@ -66,7 +66,7 @@ const inOrder = (
     const [a, b] = [textOf(record, earlier), textOf(record, later)];
     if (!a || !b || b.slice(0, a.length) >= a) return [];
     return [
-      say({
+      asFinding({
         field: later,
         severity: 'wrong',
         title: `${second[0]?.toUpperCase()}${second.slice(1)} before it was ${first}`,
@@ -91,7 +91,7 @@ const future: Rule = {
         const date = textOf(record, field);
         if (!date || date <= look.today.slice(0, date.length)) return [];
         return [
-          say({
+          asFinding({
             field,
             severity: 'wrong',
             title: 'A day still to come',
@@ -117,7 +117,7 @@ const nominalLength: Rule = {
     const over = overall / 12 - nominal;
     if (over >= 0 && over <= 6) return [];
     return [
-      say({
+      asFinding({
         field: 'overallLength',
         severity: over < -1 ? 'wrong' : 'doubtful',
         title: over < 0 ? 'Shorter than its name' : 'Much longer than its name',
@@ -138,7 +138,7 @@ const recallStale: Rule = {
     const checked = textOf(record, 'recallChecked');
     if (!checked || monthsBetween(checked, look.today) < 3) return [];
     return [
-      say({
+      asFinding({
         field: 'recallChecked',
         severity: 'look',
         title: 'Look the recalls up again',
@@ -158,7 +158,7 @@ const priceOverList: Rule = {
     const [asking, list] = [textOf(record, 'askingPrice'), textOf(record, 'listPrice')].map(Number);
     if (!asking || !list || asking <= list) return [];
     return [
-      say({
+      asFinding({
         field: 'askingPrice',
         severity: 'doubtful',
         title: 'Asking more than the list',
@@ -184,11 +184,11 @@ const optionWithoutPackage: Rule = {
     const options = Object.values(record.features).filter((f) => f?.value.state === 'option');
     if (options.length < manyOptions) return [];
     return [
-      say({
+      asFinding({
         field: 'packages',
         severity: 'look',
         title: 'Many options, no package named',
-        sentence: `${options.length} things are recorded as options, and no package is. Read the order sheet; if they were ordered one by one, say so.`,
+        sentence: `${options.length} things are recorded as options, and no package is. Read the order sheet; if they were ordered one by one, asFinding so.`,
       }),
     ];
   },
@@ -205,7 +205,7 @@ const inspectionDate: Rule = {
     const typed = textOf(record, 'inspected');
     if (!typed || inspectedAt(record)) return [];
     return [
-      say({
+      asFinding({
         field: 'inspected',
         severity: 'doubtful',
         title: 'A date of inspection, and no signature',

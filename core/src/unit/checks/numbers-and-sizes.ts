@@ -2,7 +2,7 @@ import { specs, type Spec, type ValueKind } from '../catalog/index.ts';
 import { formatQuantity } from '../../base/quantity/index.ts';
 import { sidesOf } from '../record/index.ts';
 import { isWithin, rangeOf } from './plausible.ts';
-import { say } from './say.ts';
+import { asFinding } from './as-finding.ts';
 import type { Rule } from './types.ts';
 
 interface Of<K extends ValueKind['kind']> extends Spec {
@@ -28,7 +28,7 @@ export const plausibleNumbers: Rule = {
       if (value?.kind !== 'number') return [];
       if (value.number >= plausible.from && value.number <= plausible.to) return [];
       return [
-        say({
+        asFinding({
           field: key,
           severity: 'doubtful',
           title: `${label}: out of the ordinary`,
@@ -53,7 +53,7 @@ export const plausibleSizes: Rule = {
       if (side === undefined) return [];
       const show = (amount: number): string => formatQuantity(amount, value.display, system);
       return [
-        say({
+        asFinding({
           field: key,
           severity: 'doubtful',
           title: `${label}: out of the ordinary`,

@@ -8,7 +8,7 @@ import {
   textOf,
   type UnitRecord,
 } from '../record/index.ts';
-import { amps, say, watts } from './say.ts';
+import { amps, asFinding, watts } from './as-finding.ts';
 import type { System } from '../../base/quantity/index.ts';
 import type { Rule, RuleFinding } from './types.ts';
 
@@ -38,7 +38,7 @@ const shoreSize: Rule = {
     const rated = amountOf(record, 'shoreAmps');
     if (rated === undefined || shoreSizes.some((size) => size === rated)) return [];
     return [
-      say({
+      asFinding({
         field: 'shoreAmps',
         severity: 'doubtful',
         title: 'No pedestal has this size',
@@ -57,7 +57,7 @@ const shoreForCooling: Rule = {
     const [rated, cooling] = [amountOf(record, 'shoreAmps'), howMany(record, 'acUnits')];
     if (rated === undefined || cooling === undefined || cooling < 2 || rated >= 50) return [];
     return [
-      say({
+      asFinding({
         field: 'shoreAmps',
         severity: 'doubtful',
         title: 'Little power for this cooling',
@@ -81,7 +81,7 @@ const coolingCount: Rule = {
     const isThere = hasFeature(record, 'secondAc');
     if (isThere === count > 1) return [];
     return [
-      say({
+      asFinding({
         field: 'secondAc',
         severity: 'wrong',
         title: 'How many air conditioners?',
@@ -103,7 +103,7 @@ const controllerMissing: Rule = {
     if (!hasFeature(record, 'solar')) return [];
     if (record.features.solarController?.value.state !== 'none') return [];
     return [
-      say({
+      asFinding({
         field: 'solarController',
         severity: 'doubtful',
         title: 'A panel without a controller',
@@ -134,7 +134,7 @@ const askForPlate = 'Read the short-circuit current off the panels’ plates.';
 const beyondPower = (power: number, limit: number, system: System): RuleFinding | undefined => {
   const current = power / chargingVolts;
   if (current <= limit) return undefined;
-  return say({
+  return asFinding({
     field: 'controllerAmps',
     severity: 'look',
     title: 'Panels beyond the controller',
@@ -152,7 +152,7 @@ const beyondCurrent = (
 ): RuleFinding | undefined => {
   if (current === undefined || current.amount <= limit) return undefined;
   const { amount, isAbout } = current;
-  return say({
+  return asFinding({
     field: 'controllerAmps',
     severity: isAbout ? 'doubtful' : 'wrong',
     title: 'More current than the controller stands',
@@ -189,7 +189,7 @@ const portSize: Rule = {
     if (current.amount <= limit) return [];
     const about = current.isAbout ? 'about ' : '';
     return [
-      say({
+      asFinding({
         field: 'solarPortAmps',
         severity: 'look',
         title: 'More panel than the port passes',
@@ -209,7 +209,7 @@ const wiringSize: Rule = {
     const [power, limit] = [panelWatts(record), amountOf(record, 'solarAllowance')];
     if (power === undefined || limit === undefined || power <= limit) return [];
     return [
-      say({
+      asFinding({
         field: 'solarAllowance',
         severity: 'doubtful',
         title: 'More panel than the wiring allows',
@@ -231,7 +231,7 @@ const controllerSetting: Rule = {
     const [setting, kind] = [textOf(record, 'controllerSetting'), textOf(record, 'batteryKind')];
     if (!setting || !kind || setting === kind) return [];
     return [
-      say({
+      asFinding({
         field: 'controllerSetting',
         severity: isLead(setting) === isLead(kind) ? 'doubtful' : 'wrong',
         title: 'Set for another battery',
@@ -252,7 +252,7 @@ const converterSetting: Rule = {
     if (!setting || !kind || setting === 'automatic') return [];
     if ((setting === 'lithium') === (kind === 'lithium')) return [];
     return [
-      say({
+      asFinding({
         field: 'converterSetting',
         severity: 'wrong',
         title: 'The converter charges another kind',
@@ -277,7 +277,7 @@ const batteryVolts: Rule = {
     const inRow = wiring === 'series' ? count : wiring === 'both' ? 2 : 1;
     if (volts * inRow === 12) return [];
     return [
-      say({
+      asFinding({
         field: 'batteryWiring',
         severity: 'wrong',
         title: 'Not twelve volts',
@@ -301,7 +301,7 @@ const inverterBank: Rule = {
     const hours = bank.count * bank.each;
     if (current <= hours) return [];
     return [
-      say({
+      asFinding({
         field: 'inverterWatts',
         severity: 'doubtful',
         title: 'A small battery for this inverter',

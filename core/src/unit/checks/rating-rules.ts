@@ -2,7 +2,7 @@ import { entryFor, featureEntry, type FeatureKey, type SpecKey } from '../catalo
 import { fieldText, hasFeature } from '../record/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
 import { specsOfKind } from './plausible.ts';
-import { say } from './say.ts';
+import { asFinding } from './as-finding.ts';
 import type { Rule, RuleFinding } from './types.ts';
 
 /** What carries people or things and has a rating of its own, and what it is part of. */
@@ -21,7 +21,7 @@ const rated: readonly {
 ];
 
 const unread = (spec: SpecKey, where: string, how: 'told' | 'guessed', text: string): RuleFinding =>
-  say({
+  asFinding({
     field: spec,
     severity: 'doubtful',
     title: 'A rating nobody read',
@@ -32,7 +32,7 @@ const missing = (spec: SpecKey, of: FeatureKey, where: string, system: System): 
   const range = rangeByKey.get(spec);
   const show = (amount: number): string => formatQuantity(amount, 'weight', system);
   const usual = range ? `; ${show(range.from)} to ${show(range.to)} is usual` : '';
-  return say({
+  return asFinding({
     field: spec,
     severity: 'look',
     title: 'What may it carry?',

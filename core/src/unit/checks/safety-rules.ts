@@ -4,7 +4,7 @@ import { entryFor } from '../catalog/index.ts';
 import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
 import { hasFeature, textOf } from '../record/index.ts';
-import { say, todayOf } from './say.ts';
+import { asFinding, todayOf } from './as-finding.ts';
 import type { Rule } from './types.ts';
 
 const alarms: readonly SpecKey[] = ['smokeAlarmDate', 'coAlarmDate', 'lpDetectorDate'];
@@ -20,7 +20,7 @@ const alarmDates: Rule = {
       const date = textOf(record, field);
       if (!date || date >= look.today.slice(0, date.length)) return [];
       return [
-        say({
+        asFinding({
           field,
           severity: 'wrong',
           title: 'An alarm past its date',
@@ -39,7 +39,7 @@ const extinguisherAge: Rule = {
     const date = textOf(record, 'extinguisherDate');
     if (!date || monthsBetween(date, today) < 144) return [];
     return [
-      say({
+      asFinding({
         field: 'extinguisherDate',
         severity: 'doubtful',
         title: 'An old extinguisher',
@@ -63,7 +63,7 @@ const missing: Rule = {
       .filter((key) => record.features[key]?.value.state === 'none')
       .filter((key) => key !== 'lpDetector' || record.specs.lpCylinders)
       .map((field) =>
-        say({
+        asFinding({
           field,
           severity: 'wrong',
           title: 'Something that protects is missing',
@@ -89,7 +89,7 @@ const labelMissing: Rule = {
     labels
       .filter(({ key }) => record.features[key]?.value.state === 'none')
       .map(({ key, label, proves }) =>
-        say({
+        asFinding({
           field: key,
           severity: 'doubtful',
           title: 'A label is missing',
@@ -109,7 +109,7 @@ const notInspected: Rule = {
     // A date without a signature is another check's.
     if (!arrived || inspectedAt(record) || textOf(record, 'inspected')) return [];
     return [
-      say({
+      asFinding({
         field: 'inspected',
         severity: 'look',
         title: 'Not inspected yet',
@@ -129,7 +129,7 @@ const fuelVents: Rule = {
       return [];
     }
     return [
-      say({
+      asFinding({
         field: 'fuelVents',
         severity: 'wrong',
         title: 'No way out for fuel vapour',
@@ -150,7 +150,7 @@ const tieDowns: Rule = {
     const tie = record.specs.tieDowns?.value;
     if (tie?.kind !== 'counted' || textOf(record, 'tieDownsInto') !== 'floor') return [];
     return [
-      say({
+      asFinding({
         field: 'tieDownsInto',
         severity: 'doubtful',
         title: 'Tied to the floor alone',
@@ -170,7 +170,7 @@ const gasPressure: Rule = {
     if (textOf(record, 'lpQuickPressure') !== 'high') return [];
     if (textOf(record, 'outsideCookerFuel') !== 'trailer-gas') return [];
     return [
-      say({
+      asFinding({
         field: 'lpQuickPressure',
         severity: 'doubtful',
         title: 'High pressure for a low-pressure cooker?',

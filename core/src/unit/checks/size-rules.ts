@@ -1,7 +1,7 @@
 import { counted, inText } from '../../base/words/index.ts';
 import { entryFor, locatedEntries, type SpecKey } from '../catalog/index.ts';
 import { amountOf, hasFeature, sidesOf, textOf, type UnitRecord } from '../record/index.ts';
-import { feet, inches, say } from './say.ts';
+import { feet, inches, asFinding } from './as-finding.ts';
 import type { Rule } from './types.ts';
 
 /** Something that cannot be longer or higher than what it is part of. */
@@ -19,7 +19,7 @@ const within = (
     const [a, b] = [amountOf(record, part), amountOf(record, whole)];
     if (a === undefined || b === undefined || a <= b) return [];
     return [
-      say({
+      asFinding({
         field: part,
         severity: 'wrong',
         title: words.title,
@@ -44,7 +44,7 @@ const hitchLength: Rule = {
     const rest = overall - box;
     if (rest >= usualHitch.from && rest <= usualHitch.to) return [];
     return [
-      say({
+      asFinding({
         field: 'boxLength',
         severity: 'doubtful',
         title: 'An odd length of hitch',
@@ -67,7 +67,7 @@ const heights: Rule = {
     const rest = outside - inside;
     if (rest >= 24 && rest <= 66) return [];
     return [
-      say({
+      asFinding({
         field: 'heightWithAc',
         severity: rest < 0 ? 'wrong' : 'doubtful',
         title: 'Outside and inside height do not go together',
@@ -93,7 +93,7 @@ const steps: Rule = {
     const rise = height / (count + 1);
     if (rise >= usualRise.from && rise <= usualRise.to) return [];
     return [
-      say({
+      asFinding({
         field: 'stepCount',
         severity: 'doubtful',
         title: 'Steps and floor do not go together',
@@ -116,7 +116,7 @@ const shower: Rule = {
     const [height, room] = [amountOf(record, 'showerHeight'), amountOf(record, 'insideHeight')];
     if (height === undefined || room === undefined || height <= room + skylight) return [];
     return [
-      say({
+      asFinding({
         field: 'showerHeight',
         severity: 'doubtful',
         title: 'A shower higher than its room',
@@ -145,7 +145,7 @@ const onTheUnit: Rule = {
     return placesOf(record)
       .filter(({ place }) => place.back > overall + 6)
       .map(({ key, place }) =>
-        say({
+        asFinding({
           field: key,
           severity: 'wrong',
           title: 'Placed behind the trailer',
@@ -174,7 +174,7 @@ const bedName: Rule = {
     if (!full || wide === undefined || long === undefined) return [];
     if (wide >= full.wide && long >= full.long) return [];
     return [
-      say({
+      asFinding({
         field: 'bedName',
         severity: 'wrong',
         title: 'A short bed under a long name',
@@ -248,7 +248,7 @@ const sleeps: Rule = {
     const usual = all.flatMap((bed) => bed.usual ?? []);
     const marked = usual.length > 0 ? `, with ${usual.join(' and ')} counted as usual` : '';
     return [
-      say({
+      asFinding({
         field: 'sleeps',
         severity: 'doubtful',
         title: 'More sleepers than beds',

@@ -15,7 +15,7 @@ import {
 } from '../identity/index.ts';
 import { amountOf, countedOf, textOf, type UnitRecord } from '../record/index.ts';
 import { formatQuantity } from '../../base/quantity/index.ts';
-import { inches, psi, say } from './say.ts';
+import { inches, psi, asFinding } from './as-finding.ts';
 import type { Rule } from './types.ts';
 import { pounds } from './ways.ts';
 
@@ -62,7 +62,7 @@ const age: Rule = {
       if (months < 60) return [];
       const isOver = months >= 84;
       return [
-        say({
+        asFinding({
           field: key,
           severity: isOver ? 'doubtful' : 'look',
           title: isOver ? 'Too old to be driven on' : 'An ageing tyre',
@@ -92,7 +92,9 @@ const readable: Rule = {
         week: `“${typed}” begins with week ${read.kind === 'week' ? read.week : 0}; weeks run from 1 to 53. Were the digits swapped?`,
         'no-date': `“${typed}” does not end in 4 digits, week and year. The code stands on one sidewall only.`,
       }[read.kind];
-      return [say({ field, severity: 'wrong', title: 'No date a tyre can have', sentence: why })];
+      return [
+        asFinding({ field, severity: 'wrong', title: 'No date a tyre can have', sentence: why }),
+      ];
     }),
 };
 
@@ -109,7 +111,7 @@ const mixedDates: Rule = {
     const apart = tyreMonths(oldest.date, builtOn(newest.date));
     if (apart < 12) return [];
     return [
-      say({
+      asFinding({
         field: oldest.key,
         severity: 'doubtful',
         title: 'Tyres of different ages',
@@ -135,7 +137,7 @@ const againstBuild: Rule = {
     if (!odd) return [];
     const months = tyreMonths(odd.date, built);
     return [
-      say({
+      asFinding({
         field: odd.key,
         severity: 'look',
         title: months < 0 ? 'A tyre newer than the trailer' : 'A tyre older than the trailer',
@@ -158,7 +160,7 @@ const code: Rule = {
     if (read?.service === 'ST' || read?.service === 'LT') return [];
     const isCar = read !== undefined && read.aspect !== undefined;
     return [
-      say({
+      asFinding({
         field: 'tyreSize',
         severity: isCar ? 'doubtful' : 'look',
         title: isCar ? 'A car’s tyre on a trailer' : 'A size that cannot be read',
@@ -181,7 +183,7 @@ const rim: Rule = {
     const wheel = amountOf(record, 'wheelSize');
     if (!read || wheel === undefined || Math.abs(read.rim - wheel) < 0.3) return [];
     return [
-      say({
+      asFinding({
         field: 'wheelSize',
         severity: 'wrong',
         title: 'Tyre and wheel do not fit',
@@ -201,7 +203,7 @@ const labelSize: Rule = {
     const [now, label] = [textOf(record, 'tyreSize'), textOf(record, 'labelTyreSize')];
     if (!now || !label || sizeOf(now) === sizeOf(label)) return [];
     return [
-      say({
+      asFinding({
         field: 'tyreSize',
         severity: 'doubtful',
         title: 'Not the tyres it left with',
@@ -224,7 +226,7 @@ const labelRange: Rule = {
     const cold = pressureOfRange(label);
     const at = cold === undefined ? '' : ` at ${psi(cold, system)}`;
     return [
-      say({
+      asFinding({
         field: 'loadRange',
         severity: 'wrong',
         title: 'Weaker tyres than the label asks for',
@@ -247,7 +249,7 @@ const carries: Rule = {
     const reserve = (2 * load) / axle.each - 1;
     if (reserve >= 0) return [];
     return [
-      say({
+      asFinding({
         field: 'tyreLoad',
         severity: 'wrong',
         title: 'The tyres carry less than the axle',
@@ -274,7 +276,7 @@ const againstTable: Rule = {
     if (load === undefined || table === undefined) return [];
     if (Math.abs(load - table) <= 0.03 * table) return [];
     return [
-      say({
+      asFinding({
         field: 'tyreLoad',
         severity: 'look',
         title: 'Not the load of the tables',
@@ -295,7 +297,7 @@ const worn: Rule = {
     if (tread === undefined || tread > 4 / 32) return [];
     const isOver = tread <= 2 / 32;
     return [
-      say({
+      asFinding({
         field: 'tyreTread',
         severity: isOver ? 'wrong' : 'doubtful',
         title: isOver ? 'Worn out' : 'Nearly worn out',

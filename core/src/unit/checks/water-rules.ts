@@ -1,6 +1,6 @@
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import { poundsPerGallon } from '../../base/quantity/index.ts';
-import { gallons, inches, manyAre, say, watts } from './say.ts';
+import { gallons, inches, manyAre, asFinding, watts } from './as-finding.ts';
 import type { Rule } from './types.ts';
 import { enter, pounds } from './ways.ts';
 
@@ -24,7 +24,7 @@ const outlets: Rule = {
     const unsure = stateOf(record, 'galleyOutlet') === undefined && seen === 1 && count === 2;
     if (count === seen || unsure) return [];
     return [
-      say({
+      asFinding({
         field: 'dumpOutletCount',
         severity: 'wrong',
         title: 'How many dump outlets?',
@@ -43,7 +43,7 @@ const galley: Rule = {
   test: (record) => {
     if (!hasFeature(record, 'galleyOutlet') || record.specs.galleyTank) return [];
     return [
-      say({
+      asFinding({
         field: 'galleyTank',
         severity: 'look',
         title: 'A second outlet, its tank unknown',
@@ -75,7 +75,7 @@ const graySum: Rule = {
         ? `If that is both together, this one holds ${gallons(other, system)} beside ${gallons(galleyHolds, system)} in the galley’s.`
         : `If that is both together, each holds less: half of it is ${gallons(gray / 2, system)}.`;
     return [
-      say({
+      asFinding({
         field: 'grayTank',
         severity: 'doubtful',
         title: 'One gray tank, or both together?',
@@ -99,7 +99,7 @@ const flush: Rule = {
     const tank = amountOf(record, 'blackTank');
     if (tank === undefined || stateOf(record, 'blackFlush') !== 'none') return [];
     return [
-      say({
+      asFinding({
         field: 'blackFlush',
         severity: 'look',
         title: 'A black tank without a flush',
@@ -121,7 +121,7 @@ const toilet: Rule = {
     const tank = amountOf(record, 'blackTank');
     if (tank === undefined || own || stateOf(record, 'toilet') !== 'none') return [];
     return [
-      say({
+      asFinding({
         field: 'toilet',
         severity: 'wrong',
         title: 'A black tank and no toilet',
@@ -142,7 +142,7 @@ const tankless: Rule = {
     const tank = amountOf(record, 'heaterTank');
     if (tank === undefined || textOf(record, 'heaterKind') !== 'tankless') return [];
     return [
-      say({
+      asFinding({
         field: 'heaterKind',
         severity: 'wrong',
         title: 'Tankless, with a tank',
@@ -163,7 +163,7 @@ const element: Rule = {
     const power = amountOf(record, 'heaterElement');
     if (power === undefined || textOf(record, 'heaterFuel') !== 'gas') return [];
     return [
-      say({
+      asFinding({
         field: 'heaterFuel',
         severity: 'wrong',
         title: 'Gas alone, with an element',
@@ -191,7 +191,7 @@ const freshBehind: Rule = {
     const takes = (size * poundsPerGallon * behind) / axle;
     if (behind < 12 || takes < 60) return [];
     return [
-      say({
+      asFinding({
         field: 'freshTank',
         severity: 'look',
         title: 'Water behind the axles',

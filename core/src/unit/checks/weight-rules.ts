@@ -3,7 +3,7 @@ import { labelLine } from '../cargo-label/index.ts';
 import { specEntry, type SpecKey } from '../catalog/index.ts';
 import { labelPoundsPerGallon, poundsPerGallon, type System } from '../../base/quantity/index.ts';
 import { amountOf, howMany, hasFeature, howOf, textOf } from '../record/index.ts';
-import { manyAre, say } from './say.ts';
+import { manyAre, asFinding } from './as-finding.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { pounds } from './ways.ts';
 
@@ -17,7 +17,7 @@ const emptyOverGross: Rule = {
     const [uvw, gvwr] = [amountOf(record, 'uvw'), amountOf(record, 'gvwr')];
     if (uvw === undefined || gvwr === undefined || uvw < gvwr) return [];
     return [
-      say({
+      asFinding({
         field: 'uvw',
         severity: 'wrong',
         title: 'Heavier empty than it may be full',
@@ -41,7 +41,7 @@ const hitchShare: Rule = {
     const share = hitch / uvw;
     if (share >= 0.08 && share <= 0.18) return [];
     return [
-      say({
+      asFinding({
         field: 'hitchWeight',
         severity: share < 0.05 || share > 0.25 ? 'wrong' : 'doubtful',
         title: share < 0.08 ? 'Very light on the hitch' : 'Very heavy on the hitch',
@@ -66,7 +66,7 @@ const capacityWithWater: Rule = {
     if (left >= 300) return [];
     const water = `Full water weighs ${pounds(gallons * poundsPerGallon, system)} of the ${pounds(ccc, system)} that may be loaded`;
     return [
-      say({
+      asFinding({
         field: 'ccc',
         severity: left < 0 ? 'doubtful' : 'look',
         title: left < 0 ? 'Full water is already too much' : 'Little is left beside full water',
@@ -93,7 +93,7 @@ const labelWater: Rule = {
     const computed = gallons * labelPoundsPerGallon;
     if (Math.abs(label - computed) <= Math.max(0.05 * computed, 10)) return [];
     return [
-      say({
+      asFinding({
         field: 'labelWater',
         severity: 'doubtful',
         title: 'The label’s water is not that of the tanks',
@@ -125,7 +125,7 @@ const atLeast = (
         ? pounds(gvwr, system)
         : `${pounds(gvwr * share, system)}, ${percent(share)} of ${pounds(gvwr, system)}`;
     return [
-      say({
+      asFinding({
         field,
         severity: share === 1 ? 'wrong' : 'doubtful',
         title: words.title,
@@ -150,7 +150,7 @@ const ballSize: Rule = {
     const limit = ballLimits[size];
     if (gvwr === undefined || limit === undefined || gvwr <= limit) return [];
     return [
-      say({
+      asFinding({
         field: 'ballSize',
         severity: 'doubtful',
         title: 'A small ball for this weight',
@@ -171,7 +171,7 @@ const singleAxle: Rule = {
     const uvw = amountOf(record, 'uvw');
     if (axles !== 1 || uvw === undefined || uvw <= 4200) return [];
     return [
-      say({
+      asFinding({
         field: 'axleRating',
         severity: 'doubtful',
         title: 'Heavy for one axle',
@@ -195,7 +195,7 @@ const ratingsByLabel: Rule = {
     if (!first) return [];
     const names = listed(poor.map((key) => inText(specEntry(key).label)));
     return [
-      say({
+      asFinding({
         field: first,
         severity: 'doubtful',
         title: 'A rating nobody read',
@@ -217,7 +217,7 @@ const heavyThings = [
 ] as const;
 
 const addUp = (count: number): RuleFinding =>
-  say({
+  asFinding({
     field: 'weightCorrection',
     severity: 'look',
     title: 'Add up what was fitted here',
@@ -226,7 +226,7 @@ const addUp = (count: number): RuleFinding =>
   });
 
 const overTheLine = (fitted: number, line: number, system: System): RuleFinding =>
-  say({
+  asFinding({
     field: 'weightCorrection',
     severity: 'wrong',
     title: 'Fitted here past the label’s line',
@@ -262,7 +262,7 @@ const breakawayPower: Rule = {
     if (!hasFeature(record, 'breakaway')) return [];
     if (record.features.battery?.value.state !== 'none') return [];
     return [
-      say({
+      asFinding({
         field: 'battery',
         severity: 'doubtful',
         title: 'A breakaway switch without a battery',

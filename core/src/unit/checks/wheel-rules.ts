@@ -9,7 +9,7 @@ import {
 } from '../identity/index.ts';
 import { toInternal, formatQuantity } from '../../base/quantity/index.ts';
 import { amountOf, hasFeature, textOf, type UnitRecord, type Wheel } from '../record/index.ts';
-import { psi, say } from './say.ts';
+import { psi, asFinding } from './as-finding.ts';
 import type { Rule, RuleFinding } from './types.ts';
 
 interface On {
@@ -40,7 +40,7 @@ const byPressure = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | 
   );
   if (off.length === 0) return undefined;
   const read = off.map(({ label: at, wheel }) => `${at} ${psi(wheel.pressure ?? 0, system)}`);
-  return say({
+  return asFinding({
     field: 'coldPressure',
     severity: 'doubtful',
     title: 'Not at the label’s pressure',
@@ -56,7 +56,7 @@ const byRange = (record: UnitRecord): RuleFinding | undefined => {
     ({ wheel: { range } }) => range !== undefined && order.indexOf(range) < order.indexOf(label),
   );
   if (weaker.length === 0) return undefined;
-  return say({
+  return asFinding({
     field: 'labelLoadRange',
     severity: 'wrong',
     title: 'A weaker tire than the label asks for',
@@ -72,7 +72,7 @@ const byPumped = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | un
   });
   const [first] = over;
   if (!first) return undefined;
-  return say({
+  return asFinding({
     field: 'loadRange',
     severity: 'wrong',
     title: 'More air than the tire takes',
@@ -89,7 +89,7 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
   );
   const [first] = other;
   if (!first) return undefined;
-  return say({
+  return asFinding({
     field: 'labelTyreSize',
     severity: 'doubtful',
     title: 'A tire of another size',
@@ -121,7 +121,7 @@ const capPressure: Rule = {
     if (cap === undefined || label === undefined || !hasFeature(record, 'pressureCaps')) return [];
     if (Math.abs(cap - label) < 1) return [];
     return [
-      say({
+      asFinding({
         field: 'capPressure',
         severity: 'wrong',
         title: 'Caps for another pressure',
@@ -148,7 +148,7 @@ const speed: Rule = {
     if (mph >= towedAt) return [];
     const show = (amount: number): string => formatQuantity(amount, 'speed', system);
     return [
-      say({
+      asFinding({
         field: 'tyreSize',
         severity: 'doubtful',
         title: 'Slow tires',

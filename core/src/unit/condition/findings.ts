@@ -63,7 +63,7 @@ export const gravityNow = ({ finding, proposes, signed }: FoundThing): Gravity =
   proposes && !signed ? proposes : finding.gravity;
 
 /** Whether a buyer is told of it before anything else. */
-export const isToldFirst = (found: FoundThing): boolean => {
+export const isDisclosedFirst = (found: FoundThing): boolean => {
   const { finding, proposes, signed } = found;
   if (finding.repaired) return false;
   const isUnsigned = signed === undefined;
@@ -76,7 +76,7 @@ export const isToldFirst = (found: FoundThing): boolean => {
 /** What still stands comes before what was repaired, then what is told first, then the worst, then the way round. */
 const byWeight = (a: FoundThing, b: FoundThing): number =>
   Number(Boolean(a.finding.repaired)) - Number(Boolean(b.finding.repaired)) ||
-  Number(isToldFirst(b)) - Number(isToldFirst(a)) ||
+  Number(isDisclosedFirst(b)) - Number(isDisclosedFirst(a)) ||
   gravityOf(gravityNow(b)) - gravityOf(gravityNow(a)) ||
   stationOf(a.finding.station) - stationOf(b.finding.station) ||
   (a.id < b.id ? -1 : 1);
@@ -99,8 +99,8 @@ export const openFindings = (record: UnitRecord): readonly FoundThing[] =>
   findingsOf(record).filter(({ finding }) => !finding.repaired);
 
 /** What is told before anything else. */
-export const saidFirst = (record: UnitRecord): readonly FoundThing[] =>
-  findingsOf(record).filter(isToldFirst);
+export const disclosedFirst = (record: UnitRecord): readonly FoundThing[] =>
+  findingsOf(record).filter(isDisclosedFirst);
 
 /** Whether only a technician may say that it is well: the program never clears it. */
 export const needsTechnician = (found: FoundThing): boolean => {
@@ -111,4 +111,4 @@ export const needsTechnician = (found: FoundThing): boolean => {
 };
 
 /** Offered for a new finding: all that is more than a matter of looks is said first. */
-export const isSaidFirst = (gravity: Gravity): boolean => gravity !== 'cosmetic';
+export const isUsuallyFirst = (gravity: Gravity): boolean => gravity !== 'cosmetic';

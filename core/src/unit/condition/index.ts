@@ -3,11 +3,11 @@ export {
   findingInputs,
   findingsOf,
   gravityNow,
-  isSaidFirst,
-  isToldFirst,
+  isUsuallyFirst,
+  isDisclosedFirst,
   needsTechnician,
   openFindings,
-  saidFirst,
+  disclosedFirst,
   type FoundThing,
 } from './findings.ts';
 export {

@@ -6,7 +6,7 @@ export {
   outcomeSchema,
   positiveSchema,
   refusedAnswer,
-  said,
+  hedged,
   withoutAnswer,
   worstHow,
   type Confidence,

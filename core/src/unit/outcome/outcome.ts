@@ -87,7 +87,7 @@ export const worstHow = (first: InputHow, ...more: readonly InputHow[]): InputHo
   more.reduce((worst, how) => (sureness[how] > sureness[worst] ? how : worst), first);
 
 /** A figure as it is said by how sure it is: a guess in, “about” out. */
-export const said = (text: string, confidence: Confidence): string =>
+export const hedged = (text: string, confidence: Confidence): string =>
   confidence === 'about' ? `about ${text}` : text;
 
 /** How an input is known that another answer was worked out for: no better than that answer. */

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../catalog/index.ts';
 import { isDate } from '../../base/dates/index.ts';
 import { problemOf, type Problem } from '../../base/problems/index.ts';
-import { isSameValue, statementsOf, withSaid, type Said } from './evidence.ts';
+import { isSameValue, statementsOf, withStatement } from './evidence.ts';
+import type { Known } from './brief.ts';
 import { partRow, parts, type FieldValue, type Part, type ValueOf } from './parts/index.ts';
 import { howKnownSchema, type Entry, type Statement, type UnitRecord } from './schema.ts';
 import type { SpecValue } from './values/spec.ts';
@@ -58,7 +59,7 @@ interface ChangeTo<P extends Part, V> {
   readonly value: V | null;
   readonly how: Entry<V>['how'];
   readonly basedOn: number;
-  readonly others?: readonly Said<V>[] | undefined;
+  readonly others?: readonly Known<V>[] | undefined;
   readonly said?: HowKnown | undefined;
 }
 
@@ -145,19 +146,19 @@ export const entryOf = (
 ): Entry<FieldValue> | undefined => (record[part] as Entries)[key];
 
 /** What a change wants said of a field from now on, the best known first; undefined when it is taken back. */
-const sayingsAfter = (
+const statementsAfter = (
   before: Entry<FieldValue> | undefined,
   { part, key, value, how, others }: Change,
-): readonly [Said<FieldValue>, ...Said<FieldValue>[]] | undefined => {
+): readonly [Known<FieldValue>, ...Known<FieldValue>[]] | undefined => {
   if (value === null) return undefined;
-  const said: Said<FieldValue> = { value, how };
+  const said: Known<FieldValue> = { value, how };
   if (others) return [said, ...others];
   return isDisputable(part)
-    ? withSaid<FieldValue, Said<FieldValue>>(statementsOf(before), said, key)
+    ? withStatement<FieldValue, Known<FieldValue>>(statementsOf(before), said, key)
     : [said];
 };
 
-const isSame = (a: Said<FieldValue>, b: Said<FieldValue>): boolean =>
+const isSame = (a: Known<FieldValue>, b: Known<FieldValue>): boolean =>
   a.how === b.how && isSameValue(a.value, b.value);
 
 /**
@@ -171,13 +172,13 @@ export const entryAfter = (
   change: Change,
   { by, at, version }: { readonly by: string; readonly at: string; readonly version: number },
 ): Entry<FieldValue> | undefined => {
-  const sayings = sayingsAfter(before, change);
-  if (!sayings) return undefined;
+  const statements = statementsAfter(before, change);
+  if (!statements) return undefined;
   const had = statementsOf(before);
-  const asBefore = (said: Said<FieldValue>) => had.find((s) => isSame(s, said));
+  const asBefore = (said: Known<FieldValue>) => had.find((s) => isSame(s, said));
   // Where nothing new is said somebody has looked again, and the shown value is signed anew.
-  const isNews = sayings.some((said) => !asBefore(said));
-  const signed = sayings.map(
+  const isNews = statements.some((said) => !asBefore(said));
+  const signed = statements.map(
     ({ value, how }, i) =>
       (isNews || i > 0 ? asBefore({ value, how }) : undefined) ?? { value, how, by, at },
   );
@@ -188,10 +189,10 @@ export const entryAfter = (
 /**
  * What a change says that was not said before, for the history; the shown value where all was.
  */
-export const newlySaid = (
+export const newlyStated = (
   before: Entry<FieldValue> | undefined,
   after: Entry<FieldValue>,
-): Said<FieldValue> => {
+): Known<FieldValue> => {
   const had = statementsOf(before);
   return statementsOf(after).find((s) => !had.some((h) => isSame(h, s))) ?? after;
 };
@@ -216,7 +217,7 @@ export const applyChange = (
   return { ...record, [part]: Object.fromEntries(after ? [...rest, [key, after]] : rest) };
 };
 
-const unsigned = ({ value, how }: Said<FieldValue>): Said<FieldValue> => ({ value, how });
+const unsigned = ({ value, how }: Known<FieldValue>): Known<FieldValue> => ({ value, how });
 
 /**
  * A change with all that is to be said of its field written out, so that it can wait, be replaced by a
@@ -224,20 +225,20 @@ const unsigned = ({ value, how }: Said<FieldValue>): Said<FieldValue> => ({ valu
  */
 export const writtenOut = (record: UnitRecord, change: Change): Change => {
   if (!isDisputable(change.part) || change.others || change.value === null) return change;
-  const sayings = sayingsAfter(entryOf(record, change.part, change.key), change);
-  if (!sayings) return change;
-  const [{ value, how }, ...others] = sayings;
+  const statements = statementsAfter(entryOf(record, change.part, change.key), change);
+  if (!statements) return change;
+  const [{ value, how }, ...others] = statements;
   return { ...change, value, how, others: others.map(unsigned), said: change.how } as Change;
 };
 
 /** What somebody says by a change, which a better source may keep from being shown. */
-export const saidBy = ({
+export const statedBy = ({
   value,
   how,
   others = [],
   said = how,
 }: Change): { readonly value: FieldValue | null; readonly how: HowKnown } =>
-  (others as readonly Said<FieldValue>[]).find((other) => other.how === said) ?? { value, how };
+  (others as readonly Known<FieldValue>[]).find((other) => other.how === said) ?? { value, how };
 
 /** Only how a field is known is put right: what is shown stays, known in another way, and others beside it. */
 export const knownOtherwise = (

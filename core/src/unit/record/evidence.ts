@@ -1,14 +1,9 @@
 import { isSpecKey, knownBy, specEntry, type HowKnown, type SpecKey } from '../catalog/index.ts';
 import { displayRow, fromInternal, toInternal, type Display } from '../../base/quantity/index.ts';
+import type { Known } from './brief.ts';
 import type { FeatureValue } from './parts/features.ts';
 import type { Statement } from './schema.ts';
 import type { SpecValue } from './values/spec.ts';
-
-/** What somebody says of a field: the value and how they know it. */
-export interface Said<V> {
-  readonly value: V;
-  readonly how: HowKnown;
-}
 
 const rank = (how: HowKnown): number => knownBy.findIndex((row) => row.key === how);
 
@@ -152,7 +147,7 @@ export const isAsSheet = (key: string, sheet: object, unit: object): boolean => 
  * @param had what was said before, in any order; left as it was
  * @param key of the field
  */
-export const withSaid = <V extends object, S extends Said<V>>(
+export const withStatement = <V extends object, S extends Known<V>>(
   had: readonly S[],
   said: S,
   key?: string,

@@ -30,8 +30,8 @@ export {
   entryOf,
   inverseOf,
   knownOtherwise,
-  newlySaid,
-  saidBy,
+  newlyStated,
+  statedBy,
   specProblem,
   writtenOut,
   type Change,
@@ -63,10 +63,10 @@ export {
   withoutOurs,
 } from './read.ts';
 export { editSchema, historyRowSchema, type Edit, type HistoryRow } from './edit.ts';
-export { fieldLabel, fieldText, targetLabel, whoBriefly, whoSaid } from './words.ts';
+export { fieldLabel, fieldText, targetLabel, whoBriefly, byWhom } from './words.ts';
 export { typedSpec } from './typed.ts';
 export { distanceProblem, doubtOfDistance, typedDistance } from './typed-place.ts';
-export { agree, isAsSheet, isSameValue, statementsOf, type Said } from './evidence.ts';
+export { agree, isAsSheet, isSameValue, statementsOf } from './evidence.ts';
 export { sides, sideSchema } from './values/side.ts';
 export { spotLayers, spotSchema, textLimit, type Spot } from './values/spot.ts';
 export { answers, type Answer, type Finding } from './parts/findings.ts';

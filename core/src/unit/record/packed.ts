@@ -13,7 +13,7 @@ type PlainSpec = number | string | readonly number[] | SpecValue;
 
 /**
  * A brief but for its questions, without what the catalog says anyway and without saying of every entry how it is known: about a
- * third of its text, so that a large yard can be fetched and held.
+ * seventh of its text, so that a large yard can be fetched and held.
  */
 export interface PackedBrief {
   readonly specs: ByHow<PlainSpec>;

@@ -12,20 +12,27 @@ import {
   type SpecKey,
   type WordsIf,
 } from '../catalog/index.ts';
-import type { Brief } from './brief.ts';
+import type { Basics, Brief } from './brief.ts';
 import type { UnitRecord } from './schema.ts';
 import { figureOf } from './values/spec.ts';
 
+type Specs = Brief['specs'];
+/** Whatever has specs: a record, a brief, or the basics alone, of which nothing else can be asked. */
+interface Has<S extends Specs> {
+  readonly specs: S;
+}
+type SpecIn<S extends Specs> = keyof S & SpecKey;
+
 /** A quantity in internal units; undefined when it is not known. */
-export const amountOf = (record: Pick<Brief, 'specs'>, key: SpecKey): number | undefined => {
+export const amountOf = <S extends Specs>(record: Has<S>, key: SpecIn<S>): number | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'quantity' ? figureOf(value) : undefined;
 };
 
 /** A counted size; undefined when it is not known, or only counted. */
-export const countedOf = (
-  record: Pick<Brief, 'specs'>,
-  key: SpecKey,
+export const countedOf = <S extends Specs>(
+  record: Has<S>,
+  key: SpecIn<S>,
 ): { readonly count: number; readonly each: number } | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind !== 'counted' || value.each === undefined) return undefined;
@@ -33,23 +40,23 @@ export const countedOf = (
 };
 
 /** How many there are, whether or not their size is known; undefined when nobody has counted. */
-export const howMany = (record: Pick<Brief, 'specs'>, key: SpecKey): number | undefined => {
+export const howMany = <S extends Specs>(record: Has<S>, key: SpecIn<S>): number | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'number') return value.number;
   return value?.kind === 'counted' ? value.count : undefined;
 };
 
 /** The sides of a thing; undefined when they are not known. */
-export const sidesOf = (
-  record: Pick<Brief, 'specs'>,
-  key: SpecKey,
+export const sidesOf = <S extends Specs>(
+  record: Has<S>,
+  key: SpecIn<S>,
 ): readonly number[] | undefined => {
   const value = record.specs[key]?.value;
   return value?.kind === 'size' ? value.sides : undefined;
 };
 
 /** A text, choice, date or plain number as text; undefined when it is not known. */
-export const textOf = (record: Pick<Brief, 'specs'>, key: SpecKey): string | undefined => {
+export const textOf = <S extends Specs>(record: Has<S>, key: SpecIn<S>): string | undefined => {
   const value = record.specs[key]?.value;
   if (value?.kind === 'text') return value.text;
   if (value?.kind === 'choice') return value.choice;
@@ -58,7 +65,7 @@ export const textOf = (record: Pick<Brief, 'specs'>, key: SpecKey): string | und
 };
 
 /** How a spec is known; undefined when it is not. */
-export const howOf = (record: Pick<Brief, 'specs'>, key: SpecKey): HowKnown | undefined =>
+export const howOf = <S extends Specs>(record: Has<S>, key: SpecIn<S>): HowKnown | undefined =>
   record.specs[key]?.how;
 
 /** Whether the thing itself is on the unit. */
@@ -128,13 +135,13 @@ export const withoutOurs = (record: UnitRecord): UnitRecord => ({
 });
 
 /** What people call the unit: series and floor plan, else its stock number, else what is missing. */
-export const nameOf = (record: Pick<Brief, 'specs'>): string => {
+export const nameOf = (record: Pick<Basics, 'specs'>): string => {
   const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
   return name || textOf(record, 'stockNumber') || 'Unit without a name';
 };
 
 /** Stock number, year, new or used: what stands under the name. */
-export const particularsOf = (record: Pick<Brief, 'specs'>): string =>
+export const particularsOf = (record: Pick<Basics, 'specs'>): string =>
   [textOf(record, 'stockNumber'), textOf(record, 'modelYear'), textOf(record, 'condition')]
     .filter(Boolean)
     .join(' · ');

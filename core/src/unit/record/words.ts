@@ -21,7 +21,7 @@ export const targetLabel = (target: string): string => {
 };
 
 /** Who says something of a unit; what came in by a file was written by whoever that file names. */
-export const whoSaid = ({
+export const byWhom = ({
   by,
   filed,
 }: {

@@ -8,6 +8,6 @@ export {
   type CellProblem,
   type Line,
   type Reading,
-  type Saying,
+  type LineValue,
 } from './rows.ts';
 export { listLimit, stockListApi } from './api.ts';

@@ -42,13 +42,13 @@ export interface Line {
   readonly number: number;
   readonly stockNumber: string | undefined;
   readonly vin: string | undefined;
-  readonly sayings: readonly Saying[];
+  readonly values: readonly LineValue[];
   /** The units it was written in. */
   readonly system: System;
   readonly problems: readonly CellProblem[];
 }
 
-export interface Saying {
+export interface LineValue {
   readonly part: 'specs' | 'features';
   readonly key: SpecKey | FeatureKey;
   readonly value: FieldValue;
@@ -80,7 +80,7 @@ const stateNamed = (text: string): FeatureState | undefined => {
 
 const stateWords = featureStates.map((row) => row.label).join(', ');
 
-type Read = Omit<Saying, 'part' | 'key'> | string;
+type Read = Omit<LineValue, 'part' | 'key'> | string;
 
 const readFeature = (key: FeatureKey, text: string, how: HowKnown): Read => {
   const state = stateNamed(text);
@@ -110,8 +110,8 @@ const readCell = (key: SpecKey | FeatureKey, text: string, reading: Reading): Re
   return isSpecKey(key) ? readSpec(key, text, reading) : readFeature(key, text, reading.how);
 };
 
-const textAt = (sayings: readonly Saying[], key: SpecKey): string | undefined => {
-  const value = sayings.find((s) => s.key === key)?.value;
+const textAt = (values: readonly LineValue[], key: SpecKey): string | undefined => {
+  const value = values.find((s) => s.key === key)?.value;
   return value && 'text' in value ? value.text : undefined;
 };
 
@@ -121,14 +121,14 @@ export const readLine = (number: number, cells: readonly string[], reading: Read
     const text = unescaped(cells[column] ?? '');
     return key === null || text === '' ? [] : [{ key, column, read: readCell(key, text, reading) }];
   });
-  const sayings = read.flatMap(({ key, read: r }): readonly Saying[] =>
+  const values = read.flatMap(({ key, read: r }): readonly LineValue[] =>
     typeof r === 'string' ? [] : [{ part: isSpecKey(key) ? 'specs' : 'features', key, ...r }],
   );
   const wrong = read.flatMap(({ column, read: r }) =>
     typeof r === 'string' ? [{ line: number, column, sentence: r }] : [],
   );
-  const stockNumber = textAt(sayings, 'stockNumber');
-  const vin = textAt(sayings, 'vin');
+  const stockNumber = textAt(values, 'stockNumber');
+  const vin = textAt(values, 'vin');
   const nameless =
     stockNumber || vin
       ? []
@@ -144,7 +144,7 @@ export const readLine = (number: number, cells: readonly string[], reading: Read
     number,
     stockNumber,
     vin: vin && tidyVin(vin),
-    sayings,
+    values,
     system: reading.system,
     problems: [...wrong, ...nameless],
   };
@@ -172,14 +172,14 @@ export const repeatedLines = (lines: readonly Line[]): readonly CellProblem[] =>
 };
 
 /** A list is rounded as it is written: what would be written alike is the same. */
-const isAlike = ({ part, key, value }: Saying, had: FieldValue, system: System): boolean => {
+const isAlike = ({ part, key, value }: LineValue, had: FieldValue, system: System): boolean => {
   const written = (v: FieldValue): string => fieldText(part, key, v, 'read', system);
   return agree(had, value) || written(had) === written(value);
 };
 
-const isSaidAlready = (record: UnitRecord, saying: Saying, system: System): boolean =>
-  statementsOf(entryOf(record, saying.part, saying.key)).some(
-    (s, i) => (i === 0 || s.how === saying.how) && isAlike(saying, s.value, system),
+const isThereAlready = (record: UnitRecord, cell: LineValue, system: System): boolean =>
+  statementsOf(entryOf(record, cell.part, cell.key)).some(
+    (s, i) => (i === 0 || s.how === cell.how) && isAlike(cell, s.value, system),
   );
 
 /**
@@ -188,10 +188,10 @@ const isSaidAlready = (record: UnitRecord, saying: Saying, system: System): bool
  * @param at ISO time
  */
 export const recordByLine = (line: Line, by: string, at: string): UnitRecord => {
-  const ofPart = (part: Saying['part']) =>
+  const ofPart = (part: LineValue['part']) =>
     Object.fromEntries(
-      line.sayings
-        .filter((saying) => saying.part === part)
+      line.values
+        .filter((cell) => cell.part === part)
         .map(({ key, value, how }) => [key, { value, how, by, at, version: 1 }]),
     );
   return { ...emptyRecord, specs: ofPart('specs'), features: ofPart('features') } as UnitRecord;
@@ -199,8 +199,8 @@ export const recordByLine = (line: Line, by: string, at: string): UnitRecord => 
 
 /** The changes by which a unit says what a line says: none where it does, so that a list can come twice. */
 export const changesByLine = (record: UnitRecord, line: Line): readonly Change[] =>
-  line.sayings
-    .filter((saying) => !isSaidAlready(record, saying, line.system))
+  line.values
+    .filter((cell) => !isThereAlready(record, cell, line.system))
     .map(
       ({ part, key, value, how }) =>
         ({

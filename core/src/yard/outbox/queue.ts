@@ -1,6 +1,6 @@
 import {
   applyChange,
-  saidBy,
+  statedBy,
   type Change,
   type Edit,
   type Entry,
@@ -118,6 +118,6 @@ export const withWaiting = (
 /** The change that settles a clash for what one said oneself, in the place of whatever is there now. */
 export const keepMine = (clash: Clash, theirs: Entry<FieldValue> | undefined): Change => {
   const { part, key, others } = clash.change;
-  const mine = { part, key, ...saidBy(clash.change), basedOn: theirs?.version ?? 0 };
+  const mine = { part, key, ...statedBy(clash.change), basedOn: theirs?.version ?? 0 };
   return (others ? { ...mine, others: [] } : mine) as Change;
 };

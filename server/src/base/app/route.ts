@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { z } from 'zod';
-import { shaped, type RouteShape, type Told } from '@fair-gable/core/base/contract';
+import { shaped, type RouteShape, type DeepReadonly } from '@fair-gable/core/base/contract';
 
 /** One of what a route takes and gives; a test holds it to the schemas. */
 export interface Example {
@@ -24,7 +24,7 @@ declare module 'fastify' {
   }
 }
 
-type Sample<S> = S extends z.ZodType ? Told<z.input<S>> : never;
+type Sample<S> = S extends z.ZodType ? DeepReadonly<z.input<S>> : never;
 /** An example of all that a route takes and gives, where that is anything. */
 type Exemplified<R> = R extends { readonly body: z.ZodType } | { readonly answer: z.ZodType }
   ? {

@@ -1,8 +1,8 @@
 import { answering, type Answered } from '../refusal/index.ts';
-import type { Given, Progress, Said } from './threads.ts';
+import type { Given, Progress, Reported } from './threads.ts';
 
 /** What work in a thread says while it goes on. */
-export interface Saying<P> {
+export interface Reporting<P> {
   readonly progress: (progress: Progress) => void;
   readonly piece: (piece: P) => void;
 }
@@ -12,9 +12,9 @@ export interface Saying<P> {
  * @example export default inThread((task: Task) => parse(task))
  */
 export const inThread =
-  <T, V, P = never>(work: (task: T, say: Saying<P>) => V | Promise<V>) =>
+  <T, V, P = never>(work: (task: T, report: Reporting<P>) => V | Promise<V>) =>
   async ({ task, port }: Given<T>): Promise<Answered<V>> => {
-    const post = (said: Said<P>): void => port.postMessage(said);
+    const post = (reported: Reported<P>): void => port.postMessage(reported);
     post({ at: 'began' });
     const answered = await answering(() =>
       work(task, {

@@ -1,3 +1,3 @@
-export { inThread, type Saying } from './in-thread.ts';
+export { inThread, type Reporting } from './in-thread.ts';
 export { threadFile, Threads, type Apart, type Progress } from './threads.ts';
 export { threadsPlugin } from './plugin.ts';

@@ -16,7 +16,7 @@ export interface Given<T> {
 }
 
 /** What a thread says beside its answer: that it has begun or ended, how far it is, or a piece of its answer. */
-export type Said<P> =
+export type Reported<P> =
   { readonly at: 'began' | 'ended' } | { readonly progress: Progress } | { readonly piece: P };
 
 export interface Apart<P> {
@@ -89,10 +89,10 @@ export class Threads {
     let clock: ReturnType<typeof setTimeout> | undefined;
     // Pieces come another way than the answer, which may overtake them.
     const hasEnded = new Promise<void>((resolve) => {
-      port1.on('message', (said: Said<P>) => {
-        if ('progress' in said) onProgress?.(said.progress);
-        else if ('piece' in said) onPiece?.(said.piece);
-        else if (said.at === 'ended') resolve();
+      port1.on('message', (reported: Reported<P>) => {
+        if ('progress' in reported) onProgress?.(reported.progress);
+        else if ('piece' in reported) onPiece?.(reported.piece);
+        else if (reported.at === 'ended') resolve();
         // Waiting for a thread is nothing that the file is to blame for.
         else clock = setTimeout(() => late.abort(), seconds * 1000);
       });

@@ -1,4 +1,4 @@
-import type { ToldWalk, WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
+import type { YardWalk, WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
 import { sample } from '../../base/app/index.ts';
 
 export const samplePlan: WalkPlan = {
@@ -25,7 +25,7 @@ export const sampleEvent: WalkEvent = {
   what: { kind: 'said', point: 'specs.gvwr' },
 };
 
-export const sampleWalk: ToldWalk = {
+export const sampleWalk: YardWalk = {
   plan: samplePlan,
   by: 'Ines Rook',
   own: true,

@@ -10,7 +10,7 @@ import {
   lastWalks,
   readWalk,
   refuseOthers,
-  toldTo,
+  asSeenBy,
   walksOf,
 } from './walks.ts';
 import { sampleEvent, samplePlan, sampleWalk } from './examples.ts';
@@ -77,7 +77,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request) => {
       const yard = yardOf(source, request);
       const walk = await readWalk(yard, request.params.id);
-      return (await toldTo(yard, [walk], callerIn(request)))[0];
+      return (await asSeenBy(yard, [walk], callerIn(request)))[0];
     },
   );
 
@@ -94,7 +94,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request) => {
       const yard = yardOf(source, request);
       const walks = await lastWalks(yard, request.query.take);
-      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] };
+      return { walks: [...(await asSeenBy(yard, walks, callerIn(request)))] };
     },
   );
 
@@ -111,7 +111,7 @@ const readingPlugin = async (app: App, { source }: { source: DataSource }) => {
     async (request) => {
       const yard = yardOf(source, request);
       const walks = await walksOf(yard, request.params.id);
-      return { walks: [...(await toldTo(yard, walks, callerIn(request)))] };
+      return { walks: [...(await asSeenBy(yard, walks, callerIn(request)))] };
     },
   );
 };

@@ -3,7 +3,7 @@ import type { Point } from '@fair-gable/core/show/cards';
 import {
   inOrder,
   paceFrom,
-  type ToldWalk,
+  type YardWalk,
   type WalkEvent,
   type WalkPlan,
 } from '@fair-gable/core/show/walk';
@@ -214,11 +214,11 @@ export const lastWalks = async (yard: InYard, take: number): Promise<readonly Wa
 };
 
 /** Whose some walks are, as the caller may be told. */
-export const toldTo = async (
+export const asSeenBy = async (
   yard: InYard,
   walks: readonly WalkView[],
   { personId, role }: { readonly personId: string; readonly role: Role },
-): Promise<readonly ToldWalk[]> => {
+): Promise<readonly YardWalk[]> => {
   const accounts = may(role, 'record') ? await accountsBehind(yard.manager, walks) : undefined;
   return walks.map(({ personId: owner, ...walk }) => {
     const account = accounts?.get(owner);

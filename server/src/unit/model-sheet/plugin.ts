@@ -13,7 +13,7 @@ import {
   type UnitDifference,
   modelSheetApi,
 } from '@fair-gable/core/unit/model-sheet';
-import { fieldLabel, fieldText, nameOf, whoSaid } from '@fair-gable/core/unit/record';
+import { fieldLabel, fieldText, nameOf, byWhom } from '@fair-gable/core/unit/record';
 import { sample, schemaOf, type App } from '../../base/app/index.ts';
 import { callerIn, yardOf } from '../../base/access/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
@@ -223,7 +223,7 @@ const lineOf = (
   fieldText(part, key, sheet, 'sheet', system),
   fieldText(part, key, unit.value, unit.how, system),
   word(unit.how),
-  whoSaid(unit),
+  byWhom(unit),
   dayIn(unit.at, timeZone),
 ];
 

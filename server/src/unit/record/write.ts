@@ -5,7 +5,7 @@ import {
   amountOf,
   entryAfter,
   entryOf,
-  newlySaid,
+  newlyStated,
   parts,
   textOf,
   type Change,
@@ -103,7 +103,7 @@ const auditOf = (
   { unitId, author, at, editId }: Making,
 ): Omit<RecordChange, 'yardId'> => {
   const had = entryBefore(before);
-  const said = after.value === null ? after : newlySaid(had, toEntry(after));
+  const said = after.value === null ? after : newlyStated(had, toEntry(after));
   return {
     id: randomUUID(),
     unitId,

@@ -146,17 +146,17 @@ const doings = (
 };
 
 const understoodOf = (
-  { sayings, system }: Line,
+  { values, system }: Line,
   columns: readonly Column[],
   record: UnitRecord | undefined,
 ): readonly Understood[] =>
   columns.map((key) => {
-    const saying = sayings.find((one) => one.key === key);
-    if (!saying) return { says: null, before: null };
-    const had = record && entryOf(record, saying.part, saying.key);
+    const cell = values.find((one) => one.key === key);
+    if (!cell) return { says: null, before: null };
+    const had = record && entryOf(record, cell.part, cell.key);
     return {
-      says: fieldText(saying.part, saying.key, saying.value, saying.how, system),
-      before: had ? fieldText(saying.part, saying.key, had.value, had.how, system) : null,
+      says: fieldText(cell.part, cell.key, cell.value, cell.how, system),
+      before: had ? fieldText(cell.part, cell.key, had.value, had.how, system) : null,
     };
   });
 

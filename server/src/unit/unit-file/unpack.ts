@@ -3,7 +3,7 @@ import { readUnitFile, type UnitFile } from '@fair-gable/core/unit/unit-file';
 import { photoLimit } from '@fair-gable/core/unit/photo';
 import { madeAnew, type Picture } from '../../base/picture/index.ts';
 import { Refusal } from '../../base/refusal/index.ts';
-import type { Saying } from '../../base/threads/index.ts';
+import type { Reporting } from '../../base/threads/index.ts';
 
 /** Bytes of a unit unpacked, as much as it may have alone; and of all that is unpacked together. */
 const unitLimit = 2_000_000;
@@ -97,7 +97,7 @@ export interface NamedPicture {
  */
 export const unpackUnit = async (
   bytes: Uint8Array,
-  { progress, piece }: Saying<NamedPicture>,
+  { progress, piece }: Reporting<NamedPicture>,
 ): Promise<UnitFile> => {
   const files = unpacked(bytes, (done) => progress({ phase: 'reading', done, of: bytes.length }));
   const read = readUnitFile(asJson(files.get(unitName)));

@@ -1,4 +1,4 @@
-import type { Told } from '@fair-gable/core/base/contract';
+import type { DeepReadonly } from '@fair-gable/core/base/contract';
 import type { SavedView } from '@fair-gable/core/yard/list';
 import type { Session, YardChange, YardPerson } from '@fair-gable/core/yard/people';
 import { sample } from '../../base/app/index.ts';
@@ -33,7 +33,7 @@ export const samplePerson: YardPerson = {
   ready: true,
 };
 
-export const sampleSession: Told<Session> = {
+export const sampleSession: DeepReadonly<Session> = {
   person: {
     id,
     name: 'Ines Rook',

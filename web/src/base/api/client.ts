@@ -157,7 +157,7 @@ export const sendFile = <N extends RouteName & keyof Routes>(
 };
 
 /** Any error as a sentence to show. */
-export const saying = (error: unknown): string =>
+export const reasonOf = (error: unknown): string =>
   error instanceof Plain
     ? error.message
     : 'Something went wrong in this page. Load it again; what was saved is safe.';

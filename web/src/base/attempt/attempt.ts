@@ -1,5 +1,5 @@
 import { ref } from 'vue';
-import { Refused, saying } from '../api/client.ts';
+import { Refused, reasonOf } from '../api/client.ts';
 
 /** What a page tries on somebody’s word: busy meanwhile, then either its good news or the sentence that says why not. */
 export const useAttempt = () => {
@@ -27,7 +27,7 @@ export const useAttempt = () => {
       done.value = news;
       return true;
     } catch (error) {
-      problem.value = saying(error);
+      problem.value = reasonOf(error);
       field.value = error instanceof Refused ? String(error.more['field'] ?? '') : '';
       return false;
     } finally {

@@ -24,6 +24,6 @@ export {
   keptUnitIds,
 } from './units.ts';
 export { useOutbox } from './outbox.ts';
-export type { KeptDeclined, Queued } from './shelf.ts';
+export type { KeptDeclined, Queued } from './waiting.ts';
 export { forgetPerson } from './forget.ts';
 export { describe } from './unsent/index.ts';

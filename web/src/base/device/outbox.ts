@@ -12,18 +12,18 @@ import {
   addPhoto,
   addSpoken,
   dropClash,
-  readShelf,
+  readWaiting,
   rewriteEdits,
   takeUpDeclined,
   type KeptDeclined,
   type Queued,
-  type Shelf,
-} from './shelf.ts';
+  type Waiting,
+} from './waiting.ts';
 
 const sendEvery = 4000;
 const longestWait = 3000;
 const nobody: Owner = { person: '' };
-const empty: Shelf = { queue: [], clashes: [], declined: [] };
+const empty: Waiting = { queue: [], clashes: [], declined: [] };
 
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -125,7 +125,7 @@ const useAdding = (own: () => Owner, read: () => Promise<unknown>, soon: () => v
  * says so, and is sent in order; nobody else ever sends it.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const shelf = shallowRef<Shelf>(empty);
+  const waiting = shallowRef<Waiting>(empty);
   const confirmed = createEventHook<UnitNow>();
   const conflicted = createEventHook<string>();
   const refusals = new Map<string, Refused>();
@@ -135,9 +135,9 @@ export const useOutbox = defineStore('outbox', () => {
   const own = (): Owner => owner ?? nobody;
 
   const read = async (): Promise<readonly Queued[]> => {
-    const now = owner ? await readShelf(owner) : empty;
+    const now = owner ? await readWaiting(owner) : empty;
     // Read every few seconds, and most often the same: what is worked out from it is not worked out again.
-    if (JSON.stringify(now) !== JSON.stringify(shelf.value)) shelf.value = now;
+    if (JSON.stringify(now) !== JSON.stringify(waiting.value)) waiting.value = now;
     return now.queue;
   };
 
@@ -159,7 +159,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const close = (): void => {
     owner = undefined;
-    shelf.value = empty;
+    waiting.value = empty;
     sending.stop();
   };
 
@@ -174,7 +174,7 @@ export const useOutbox = defineStore('outbox', () => {
     if (!refused) return;
     refusals.delete(id);
     await takeUp(
-      shelf.value.declined.filter((declined) => idOf(declined) === id),
+      waiting.value.declined.filter((declined) => idOf(declined) === id),
       false,
     );
     throw refused;
@@ -192,7 +192,7 @@ export const useOutbox = defineStore('outbox', () => {
     await read();
   };
 
-  const items = computed(() => shelf.value.queue.map(({ item }) => item));
+  const items = computed(() => waiting.value.queue.map(({ item }) => item));
   const unsent = computed(() => items.value.length);
   const edits = computed(() => items.value.flatMap((i) => (i.kind === 'edit' ? [i.edit] : [])));
   const newUnits = computed(() => items.value.flatMap((i) => (i.kind === 'unit' ? [i.unit] : [])));
@@ -201,7 +201,7 @@ export const useOutbox = defineStore('outbox', () => {
   const adding = useAdding(own, read, sending.soon);
   const deciding = { fared, takeUp, settle };
   return {
-    shelf,
+    waiting,
     unsent,
     edits,
     newUnits,

@@ -2,7 +2,7 @@ import type { UnitNow } from '@fair-gable/core/unit/record';
 import type { Conflict } from '@fair-gable/core/yard/outbox';
 import type { Refused } from '../api/client.ts';
 import type { Unsent } from './device.ts';
-import type { Queued } from './shelf.ts';
+import type { Queued } from './waiting.ts';
 import { kindOf } from './unsent/index.ts';
 
 const mostAtOnce = 200;

@@ -1,9 +1,9 @@
 import type { UnitNow } from '@fair-gable/core/unit/record';
 import { afterConflict, type WaitingEdit } from '@fair-gable/core/yard/outbox';
-import { Refused, saying } from '../api/client.ts';
+import { Refused, reasonOf } from '../api/client.ts';
 import type { Owner } from './device.ts';
 import { conflictsOf, haltFor, nextBatch, sendBatch } from './send.ts';
-import { declineItems, dropItems, rewriteEdits, type Queued } from './shelf.ts';
+import { declineItems, dropItems, rewriteEdits, type Queued } from './waiting.ts';
 
 /** Why sending stopped, where trying again does not help by itself. */
 export interface Halt {
@@ -25,7 +25,7 @@ export interface Ground {
 const words: Readonly<Record<Halt['why'], (error: Refused) => string>> = {
   'sign-in': () => 'Sign in again to send what is on this device.',
   version: (error) => error.message,
-  server: saying,
+  server: reasonOf,
 };
 
 /** Why an error stops the sending; undefined for a network that is away, which is nobody's fault. */

@@ -11,7 +11,7 @@ import {
   weightInputOf,
 } from '@fair-gable/core/numbers/weight';
 import { specEntry } from '@fair-gable/core/unit/catalog';
-import { said } from '@fair-gable/core/unit/outcome';
+import { hedged } from '@fair-gable/core/unit/outcome';
 import { amountOf, tankKeys, type TankKey } from '@fair-gable/core/unit/record';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
 import type { BenchEmits, BenchProps } from './bench.ts';
@@ -80,8 +80,8 @@ const extremes = computed(() => {
   if (!lightest || !heaviest) return undefined;
   const full = lightest.full.map((one) => inText(one)).join(' and ') || 'nothing';
   return {
-    light: said(percent(lightest.share), fillings),
-    heavy: said(percent(heaviest.share), fillings),
+    light: hedged(percent(lightest.share), fillings),
+    heavy: hedged(percent(heaviest.share), fillings),
     full,
     isLow: lightest.share < shareWanted.from,
   };

@@ -3,7 +3,7 @@ import type { YardUnit } from '@fair-gable/core/unit/record';
 import { useSession } from '../../base/session/session.ts';
 import NumbersDesk from './NumbersDesk.vue';
 import { useTrial } from './trial.ts';
-import TrialShelf from './TrialShelf.vue';
+import SavedTrials from './SavedTrials.vue';
 
 /** A unit's numbers: the buyer's questions answered from its own record, and what is tried. */
 const props = defineProps<{ unit: YardUnit; question?: string | undefined }>();
@@ -23,7 +23,7 @@ const to = (question: string) => ({ name: 'numbers', params: { id: props.unit.id
     @reset="reset"
   >
     <template #below="{ question: here }">
-      <TrialShelf
+      <SavedTrials
         :unit="unit"
         :question="here"
         :trial="trial"

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { vehiclesOf } from '@fair-gable/core/numbers/tow';
 import type { Vehicle } from '@fair-gable/core/unit/record';
-import { ask, NoNetwork, saying } from '../../base/api/client.ts';
+import { ask, NoNetwork, reasonOf } from '../../base/api/client.ts';
 import { keep, kept } from '../../base/device/index.ts';
 import { useLive } from '../../base/live/live.ts';
 
@@ -22,7 +22,7 @@ export const useVehicles = defineStore('vehicles', () => {
     } catch (error) {
       const had = error instanceof NoNetwork ? await kept('vehicles') : undefined;
       if (had) own.value = had;
-      else if (!loaded.value) problem.value = saying(error);
+      else if (!loaded.value) problem.value = reasonOf(error);
     }
     loaded.value = true;
   };

@@ -4,7 +4,7 @@ import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue';
 import { useRoute } from 'vue-router';
 import type { ScreenView } from '@fair-gable/core/show/screen';
 import { stationEntry } from '@fair-gable/core/unit/catalog';
-import { ask, Refused, saying } from '../../base/api/client.ts';
+import { ask, Refused, reasonOf } from '../../base/api/client.ts';
 import FigureText from '../../base/controls/FigureText.vue';
 import OutlineStrip from '../../unit/outline/OutlineStrip.vue';
 
@@ -22,7 +22,7 @@ const look = async (): Promise<void> => {
     problem.value = '';
   } catch (error) {
     isOver.value = error instanceof Refused && error.status < 500;
-    problem.value = saying(error);
+    problem.value = reasonOf(error);
     if (isOver.value) source?.close();
   }
 };

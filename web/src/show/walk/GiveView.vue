@@ -11,7 +11,7 @@ import { useDrafts } from '../../base/draft/index.ts';
 import { givingKeys } from '../../base/keys/keys.ts';
 import { useAttempt } from '../../base/attempt/index.ts';
 import FoundMeanwhile from './FoundMeanwhile.vue';
-import { useSayable } from '../cards/sayable.ts';
+import { useCardsNow } from '../cards/cards-now.ts';
 import { useWalk } from './walk.ts';
 import { markButtons, markPlace, type Sheet } from './sheet.ts';
 import WalkCard from './WalkCard.vue';
@@ -46,7 +46,7 @@ const state = computed(() => walks.state);
 const plan = computed(() => walks.walk?.plan);
 const point = computed(() => state.value?.current);
 
-const { now, faults, answers } = useSayable(
+const { now, faults, answers } = useCardsNow(
   () => plan.value,
   () => point.value,
 );

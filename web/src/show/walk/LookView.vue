@@ -3,7 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { clock, logOf } from '@fair-gable/core/show/walk';
 import { useAttempt } from '../../base/attempt/index.ts';
-import { useSayable } from '../cards/sayable.ts';
+import { useCardsNow } from '../cards/cards-now.ts';
 import { markWords } from './sheet.ts';
 import { useWalk } from './walk.ts';
 import WalkCard from './WalkCard.vue';
@@ -24,7 +24,7 @@ onMounted(async () => {
 
 const plan = computed(() => walks.walk?.plan);
 const state = computed(() => walks.state);
-const { now } = useSayable(
+const { now } = useCardsNow(
   () => plan.value,
   () => state.value?.current,
 );

@@ -8,7 +8,7 @@ import {
   nextEvent,
   paceOf,
   workedMs,
-  type ToldWalk,
+  type YardWalk,
   type WalkEvent,
   type WalkPlan,
   type What,
@@ -34,7 +34,7 @@ const notKept =
 const lastElapsed = (events: readonly WalkEvent[]): number =>
   Math.max(0, ...events.map((e) => e.elapsed));
 
-const clockOf = ({ idle = 0 }: ToldWalk, last: WalkEvent | undefined, now: number) => ({
+const clockOf = ({ idle = 0 }: YardWalk, last: WalkEvent | undefined, now: number) => ({
   elapsed: last?.elapsed ?? 0,
   at: now - idle,
 });
@@ -45,7 +45,7 @@ const clockOf = ({ idle = 0 }: ToldWalk, last: WalkEvent | undefined, now: numbe
  */
 export const joined = (
   here: KeptWalk | undefined,
-  there: ToldWalk | undefined,
+  there: YardWalk | undefined,
   now = Date.now(),
 ): KeptWalk | undefined => {
   if (!there) return here;
@@ -57,7 +57,7 @@ export const joined = (
   return { plan: there.plan, events, unitName: here?.unitName ?? '', anchor };
 };
 
-const fromServer = async (id: string): Promise<ToldWalk | undefined> => {
+const fromServer = async (id: string): Promise<YardWalk | undefined> => {
   try {
     return await ask('GET /api/walks/:id', { params: { id } });
   } catch (error) {

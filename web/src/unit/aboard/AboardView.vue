@@ -14,7 +14,7 @@ import {
   type LooseItem,
 } from '@fair-gable/core/unit/aboard';
 import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
-import { sides, whoSaid, type YardUnit } from '@fair-gable/core/unit/record';
+import { sides, byWhom, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { featureChoices } from '../../base/controls/field-choices.ts';
 import SelectField from '../../base/controls/SelectField.vue';
@@ -167,7 +167,7 @@ const strike = (id: string): Promise<boolean> =>
             <strong>{{ one.what }}</strong>
             <span class="number">{{ formatQuantity(one.weight, 'weight', session.system) }}</span>
             <span class="small soft">
-              {{ formatDate(one.on) }}, {{ whoSaid(entry) }}
+              {{ formatDate(one.on) }}, {{ byWhom(entry) }}
               <template v-if="one.back !== undefined">
                 · {{ formatQuantity(one.back, 'feet', session.system) }} back
               </template>

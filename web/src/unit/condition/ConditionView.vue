@@ -3,7 +3,12 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { findingsOf, operableOf, operableWords, saidFirst } from '@fair-gable/core/unit/condition';
+import {
+  findingsOf,
+  operableOf,
+  operableWords,
+  disclosedFirst,
+} from '@fair-gable/core/unit/condition';
 import { stationAtSpot } from '@fair-gable/core/unit/outline';
 import {
   whoBriefly,
@@ -31,7 +36,7 @@ const mayWrite = computed(() => session.may('record'));
 
 const record = computed(() => props.unit.record);
 const findings = computed(() => findingsOf(record.value));
-const first = computed(() => saidFirst(record.value));
+const first = computed(() => disclosedFirst(record.value));
 const marks = computed(() => marksOf(record.value));
 const clock = useClock();
 const operable = computed(() => operableOf(record.value));

@@ -14,7 +14,7 @@ import {
   type Gravity,
   type StationKey,
 } from '@fair-gable/core/unit/catalog';
-import { isSaidFirst } from '@fair-gable/core/unit/condition';
+import { isUsuallyFirst } from '@fair-gable/core/unit/condition';
 import type { Finding, Spot } from '@fair-gable/core/unit/record';
 import SelectField from '../../base/controls/SelectField.vue';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
@@ -54,7 +54,7 @@ const setKind = (key: FindingKindKey | undefined): void => {
 };
 const setGravity = (to: Gravity): void => {
   draft.value.gravity = to;
-  draft.value.saidFirst = isSaidFirst(to);
+  draft.value.saidFirst = isUsuallyFirst(to);
 };
 watch(
   () => props.near,

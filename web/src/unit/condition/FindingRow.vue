@@ -8,13 +8,13 @@ import { findingKind, gravities, stationEntry } from '@fair-gable/core/unit/cata
 import {
   answersTo,
   gravityNow,
-  isToldFirst,
+  isDisclosedFirst,
   needsTechnician,
   type FoundThing,
 } from '@fair-gable/core/unit/condition';
 import {
   verdicts,
-  whoSaid,
+  byWhom,
   type Answer,
   type Change,
   type Finding,
@@ -119,7 +119,7 @@ const signedWords = computed(() => {
       <strong>{{ kind.label }}</strong>
       <span class="soft">{{ stationEntry(finding.station).label }}</span>
       <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>
-      <span v-if="isToldFirst(found)" class="first">said first</span>
+      <span v-if="isDisclosedFirst(found)" class="first">said first</span>
       <span v-if="finding.note" class="note">{{ finding.note }}</span>
       <span v-if="signedWords" class="small note">{{ signedWords }}</span>
       <span v-else-if="needsTechnician(found)" class="small note amber"
@@ -137,7 +137,7 @@ const signedWords = computed(() => {
       />
       <template v-else>
         <p class="small soft">
-          {{ kind.explain }} Found by {{ whoSaid(found.entry) }},
+          {{ kind.explain }} Found by {{ byWhom(found.entry) }},
           {{ formatDate(onDay(found.entry.at)) }}.
         </p>
         <PhotoStrip

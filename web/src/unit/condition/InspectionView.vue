@@ -13,7 +13,7 @@ import {
   signInspection,
   type ItemOn,
 } from '@fair-gable/core/unit/condition';
-import { whoSaid, type InspectionResult, type YardUnit } from '@fair-gable/core/unit/record';
+import { byWhom, type InspectionResult, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -164,7 +164,7 @@ const sign = (): Promise<boolean> =>
               />
             </div>
           </form>
-          <p v-if="on.entry" class="small soft">{{ whoSaid(on.entry) }}</p>
+          <p v-if="on.entry" class="small soft">{{ byWhom(on.entry) }}</p>
           <PhotoStrip
             :unit="unit.id"
             :record="record"

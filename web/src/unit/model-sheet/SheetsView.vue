@@ -8,7 +8,7 @@ import {
   type KeptSheet,
   type ModelSheet,
 } from '@fair-gable/core/unit/model-sheet';
-import { saying } from '../../base/api/client.ts';
+import { reasonOf } from '../../base/api/client.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -87,7 +87,7 @@ const bringIn = async (): Promise<void> => {
     problem.value =
       error instanceof SyntaxError
         ? `“${chosen.name}” cannot be read as JSON. Choose a file that was saved as a model sheet.`
-        : saying(error);
+        : reasonOf(error);
   } finally {
     if (file.value) file.value.value = '';
   }

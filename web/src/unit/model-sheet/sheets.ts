@@ -9,7 +9,7 @@ import {
   type Touched,
 } from '@fair-gable/core/unit/model-sheet';
 import type { UnitRecord } from '@fair-gable/core/unit/record';
-import { ask, NoNetwork, saying } from '../../base/api/client.ts';
+import { ask, NoNetwork, reasonOf } from '../../base/api/client.ts';
 import { keep, kept } from '../../base/device/index.ts';
 import { useLive } from '../../base/live/live.ts';
 
@@ -42,7 +42,7 @@ export const useSheets = defineStore('sheets', () => {
     } catch (error) {
       const had = error instanceof NoNetwork ? await kept('sheets') : undefined;
       if (had) all.value = had;
-      else if (!loaded.value) problem.value = saying(error);
+      else if (!loaded.value) problem.value = reasonOf(error);
     }
     loaded.value = true;
   };

@@ -6,7 +6,7 @@ import { inText } from '@fair-gable/core/base/words';
 import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
 import { knownOf } from '@fair-gable/core/yard/to-do';
 import LostView from '../../base/controls/LostView.vue';
-import { saying } from '../../base/api/client.ts';
+import { reasonOf } from '../../base/api/client.ts';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useUnits } from '../units/units.ts';
 
@@ -32,7 +32,7 @@ const open = async (wanted: string): Promise<void> => {
     const isThere = await units.open(wanted);
     if (wanted === id.value) isLost.value = !isThere;
   } catch (error) {
-    if (wanted === id.value) problem.value = saying(error);
+    if (wanted === id.value) problem.value = reasonOf(error);
   }
 };
 watch(id, open, { immediate: true });

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import {
   targetLabel,
-  whoSaid,
+  byWhom,
   type Change,
   type Photo,
   type UnitRecord,
@@ -138,7 +138,7 @@ const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<boolean> =>
         />
       </form>
       <p v-else-if="entry.value.caption">{{ entry.value.caption }}</p>
-      <p class="small soft">{{ whoSaid(entry) }}, {{ wholeTimeOf(entry.at) }}</p>
+      <p class="small soft">{{ byWhom(entry) }}, {{ wholeTimeOf(entry.at) }}</p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     </template>
   </Dialog>

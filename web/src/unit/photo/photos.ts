@@ -1,4 +1,4 @@
-import { whoSaid, type Photo, type UnitRecord } from '@fair-gable/core/unit/record';
+import { byWhom, type Photo, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** A photo of a unit, by its id. */
 export interface PhotoOf {
@@ -13,7 +13,7 @@ export const photosOf = (record: UnitRecord, target?: string): readonly PhotoOf[
   Object.entries(record.photos)
     .flatMap(([id, entry]) =>
       entry && (target === undefined || entry.value.of.includes(target))
-        ? [{ id, photo: entry.value, by: whoSaid(entry), at: entry.at }]
+        ? [{ id, photo: entry.value, by: byWhom(entry), at: entry.at }]
         : [],
     )
     .toSorted((a, b) => a.at.localeCompare(b.at));

@@ -20,7 +20,7 @@ import {
   type AnswerValue,
   type Asked,
 } from '@fair-gable/core/unit/questions';
-import { nameOf, whoSaid } from '@fair-gable/core/unit/record';
+import { nameOf, byWhom } from '@fair-gable/core/unit/record';
 import { onDay, useClock } from '../../base/clock/index.ts';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { DraftMark, useDraft } from '../../base/draft/index.ts';
@@ -131,7 +131,7 @@ const keep = (): void => {
       </p>
     </form>
     <div v-else-if="open" class="body small soft">
-      <p>Asked by {{ whoSaid(asked.entry) }}, {{ formatDate(onDay(asked.entry.at)) }}.</p>
+      <p>Asked by {{ byWhom(asked.entry) }}, {{ formatDate(onDay(asked.entry.at)) }}.</p>
     </div>
   </li>
 </template>

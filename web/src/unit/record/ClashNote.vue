@@ -7,8 +7,8 @@ import {
   entryOf,
   fieldLabel,
   fieldText,
-  saidBy,
-  whoSaid,
+  statedBy,
+  byWhom,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
 import { when } from '../../base/clock/index.ts';
@@ -25,7 +25,7 @@ const props = defineProps<{
 const emit = defineEmits<{ settle: [mine: boolean] }>();
 
 const mine = computed(() => props.clash.change);
-const said = computed(() => saidBy(mine.value));
+const said = computed(() => statedBy(mine.value));
 const theirs = computed(() => entryOf(props.record, mine.value.part, mine.value.key));
 const text = (value: Parameters<typeof fieldText>[2], how: HowKnown): string =>
   fieldText(mine.value.part, mine.value.key, value, how, props.system);
@@ -38,7 +38,7 @@ const sides = computed(() => [
     text: theirs.value ? text(theirs.value.value, theirs.value.how) : 'not known',
     how: theirs.value?.how,
     who: theirs.value
-      ? `${word(theirs.value.how)}, ${whoSaid(theirs.value)}, ${when(theirs.value.at)}`
+      ? `${word(theirs.value.how)}, ${byWhom(theirs.value)}, ${when(theirs.value.at)}`
       : 'taken back meanwhile',
   },
   {

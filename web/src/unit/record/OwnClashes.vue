@@ -27,7 +27,7 @@ const fieldOf = ({ change }: OwnClash): string => `${change.part}.${change.key}`
 /** Of several units the same field may be open. */
 const nameOf = (clash: OwnClash): string => `${clash.unit}.${fieldOf(clash)}`;
 const clashes = computed(() =>
-  outbox.shelf.clashes
+  outbox.waiting.clashes
     .filter((clash) => props.unit === undefined || clash.unit === props.unit)
     .filter((clash) => props.fields?.includes(fieldOf(clash)) ?? true)
     .filter((clash) => !props.without?.includes(fieldOf(clash))),

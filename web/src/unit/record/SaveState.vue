@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router';
 import { useAttempt } from '../../base/attempt/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
 import { useOutbox } from '../../base/device/index.ts';
-import { useSaid } from '../../base/controls/said.ts';
+import { useNews } from '../../base/controls/news.ts';
 import { useEdits } from './edits.ts';
 
 /**
@@ -15,17 +15,17 @@ const edits = useEdits();
 const outbox = useOutbox();
 const drafts = useDrafts();
 const route = useRoute();
-const said = useSaid();
+const news = useNews();
 const { problem, attempt } = useAttempt();
 
-const open = computed(() => outbox.shelf.clashes.length + outbox.shelf.declined.length);
+const open = computed(() => outbox.waiting.clashes.length + outbox.waiting.declined.length);
 const isSaved = computed(
-  () => outbox.unsent === 0 && edits.saving === 0 && !said.text && open.value === 0,
+  () => outbox.unsent === 0 && edits.saving === 0 && !news.text && open.value === 0,
 );
 const words = computed(() => {
   if (outbox.unsent > 0 && edits.saving === 0) return `◐ ${outbox.unsent} not sent yet`;
   if (edits.saving > 0) return '◌ saving';
-  if (said.text) return `● ${said.text}`;
+  if (news.text) return `● ${news.text}`;
   return '● the rest is saved';
 });
 

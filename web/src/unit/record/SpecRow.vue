@@ -7,7 +7,7 @@ import { codeInWords } from '@fair-gable/core/unit/identity';
 import {
   formatSpec,
   whoBriefly,
-  whoSaid,
+  byWhom,
   type Change,
   type UnitRecord,
 } from '@fair-gable/core/unit/record';
@@ -107,7 +107,7 @@ const besides = computed(() =>
         ><FigureText v-if="isMeasure" :text="shown" /><template v-else>{{ shown }}</template></span
       >
       <EvidenceMark :how="entry?.how" bare />
-      <span class="source small soft" :title="entry && whoSaid(entry)"
+      <span class="source small soft" :title="entry && byWhom(entry)"
         >{{ word }}<template v-if="entry">, {{ whoBriefly(entry) }}</template></span
       >
     </button>

@@ -13,7 +13,7 @@ import {
 } from '@fair-gable/core/unit/record';
 import { fieldOf, keepMine, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import { Plain } from '../../base/api/client.ts';
-import { useSaid } from '../../base/controls/said.ts';
+import { useNews } from '../../base/controls/news.ts';
 import { useOutbox, type OwnClash } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';
@@ -142,13 +142,13 @@ export const useEdits = defineStore('edits', () => {
   const outbox = useOutbox();
   const units = useUnits();
   const undos = useUndos();
-  const said = useSaid();
+  const news = useNews();
 
   const { saving, put } = usePut();
 
   const inverse = (id: string, before: UnitRecord, changes: readonly Change[]): Change[] =>
     inverseNow(
-      outbox.shelf.clashes.filter((clash) => clash.unit === id),
+      outbox.waiting.clashes.filter((clash) => clash.unit === id),
       units.units.get(id)?.record ?? emptyRecord,
       before,
       changes,
@@ -181,7 +181,7 @@ export const useEdits = defineStore('edits', () => {
       if (entry) undos.replace(entry);
       throw error;
     }
-    said.say(`kept: ${what}`);
+    news.show(`kept: ${what}`);
     const left = inverse(id, before, whole);
     if (entry) undos.replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };
@@ -196,7 +196,7 @@ export const useEdits = defineStore('edits', () => {
     undos.replace(last);
     try {
       await put(last.unit, last.changes, `undo of ${last.what}`);
-      said.say(`taken back: ${last.what}`);
+      news.show(`taken back: ${last.what}`);
     } catch (error) {
       if (error instanceof NotKept) undos.add(last);
       throw error;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { ref } from 'vue';
-import { saying } from '../../base/api/client.ts';
+import { reasonOf } from '../../base/api/client.ts';
 import { useLongWork } from '../../base/long-work/index.ts';
 import WorkBar from '../../base/long-work/WorkBar.vue';
 import { useUnits, type TakenFile } from '../units/units.ts';
@@ -44,7 +44,7 @@ const take = async (): Promise<void> => {
       );
     } else emit('taken', await units.takeFile(content));
   } catch (error) {
-    emit('refused', saying(error));
+    emit('refused', reasonOf(error));
   } finally {
     busy.value = false;
     if (input.value) input.value.value = '';

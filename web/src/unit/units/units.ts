@@ -9,7 +9,7 @@ import { useLive } from '../../base/live/live.ts';
 import { mostKept } from './keeping.ts';
 import { useOpened } from './opened.ts';
 import { summaryOn } from './summary.ts';
-import { useTold } from './told.ts';
+import { useSummaries } from './summaries.ts';
 
 /** News that come in a burst are looked after together, ms. */
 const settleFor = 150;
@@ -36,7 +36,7 @@ const hearOf = (refresh: (id: string) => void, load: () => void): void => {
  */
 export const useUnits = defineStore('units', () => {
   const clock = useClock();
-  const { told, loaded, problem, coming, load: tell, leave: untell } = useTold();
+  const { told, loaded, problem, coming, load: tell, leave: untell } = useSummaries();
   const opened = useOpened((id) => told.value.get(id)?.revision);
   const { confirmed, units, open, refresh } = opened;
 

@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { waitWords } from '@fair-gable/core/yard/people';
-import { ask, Refused, saying } from '../../base/api/client.ts';
+import { ask, Refused, reasonOf } from '../../base/api/client.ts';
 import BrandMark from '../../base/controls/BrandMark.vue';
 import { useSession } from '../../base/session/session.ts';
 
@@ -57,7 +57,7 @@ const signIn = async (): Promise<void> => {
     if (isLapsed) window.location.assign(then());
     else await router.replace(then());
   } catch (error) {
-    problem.value = saying(error);
+    problem.value = reasonOf(error);
     if (error instanceof Refused) waitFor(Number(error.more['wait'] ?? 0));
   } finally {
     busy.value = false;

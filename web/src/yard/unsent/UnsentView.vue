@@ -27,7 +27,7 @@ const unitName = (id: string): string => {
 const told = (item: Parameters<typeof describe>[0]) => describe(item, unitName, session.system);
 
 const isSent = computed(
-  () => outbox.unsent + outbox.shelf.clashes.length + outbox.shelf.declined.length === 0,
+  () => outbox.unsent + outbox.waiting.clashes.length + outbox.waiting.declined.length === 0,
 );
 
 /** The entry as a file, for whoever can still do something with it. */
@@ -53,7 +53,7 @@ const leaveOut = (declined: KeptDeclined): void => {
       Everything you did here is on the server. What you do without a network waits here, and is
       sent by itself.
     </p>
-    <section v-if="outbox.shelf.clashes.length" aria-labelledby="clashes">
+    <section v-if="outbox.waiting.clashes.length" aria-labelledby="clashes">
       <h2 id="clashes">Two values, one to choose</h2>
       <OwnClashes>
         <template #before="{ clash }">
@@ -64,10 +64,10 @@ const leaveOut = (declined: KeptDeclined): void => {
       </OwnClashes>
     </section>
     <DraftList />
-    <section v-if="outbox.shelf.declined.length" aria-labelledby="declined">
+    <section v-if="outbox.waiting.declined.length" aria-labelledby="declined">
       <h2 id="declined">Not taken by the server</h2>
       <ul>
-        <li v-for="one in outbox.shelf.declined" :key="one.key" class="declined">
+        <li v-for="one in outbox.waiting.declined" :key="one.key" class="declined">
           <span
             ><strong>{{ told(one.item).where }}</strong> {{ told(one.item).what }}</span
           >
@@ -94,7 +94,7 @@ const leaveOut = (declined: KeptDeclined): void => {
       <h2 id="waiting">Waiting for the server</h2>
       <p class="soft">Kept on this device, and sent by itself as soon as the server answers.</p>
       <ol>
-        <li v-for="{ key, item } in outbox.shelf.queue" :key="key">
+        <li v-for="{ key, item } in outbox.waiting.queue" :key="key">
           <strong>{{ told(item).where }}</strong>
           <span>{{ told(item).what }}</span>
         </li>

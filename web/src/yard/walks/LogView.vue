@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { YardUnit } from '@fair-gable/core/unit/record';
-import type { ToldWalk } from '@fair-gable/core/show/walk';
+import type { YardWalk } from '@fair-gable/core/show/walk';
 import Button from 'primevue/button';
 import { computed, onMounted, ref, watch } from 'vue';
 import { clock, logOf, type LogMark } from '@fair-gable/core/show/walk';
 import { onDay, useClock, wholeTimeOf as when } from '../../base/clock/index.ts';
-import { ask, NoNetwork, saying } from '../../base/api/client.ts';
+import { ask, NoNetwork, reasonOf } from '../../base/api/client.ts';
 import AfterWalk from '../follow-up/AfterWalk.vue';
 import { keptWalks, useOutbox } from '../../base/device/index.ts';
 import { useSession } from '../../base/session/session.ts';
@@ -16,7 +16,7 @@ import { markWords } from '../../show/walk/sheet.ts';
 const props = defineProps<{ unit: YardUnit; walk?: string | undefined }>();
 const outbox = useOutbox();
 const session = useSession();
-const walks = ref<readonly ToldWalk[]>();
+const walks = ref<readonly YardWalk[]>();
 const problem = ref('');
 
 const load = async (): Promise<void> => {
@@ -28,13 +28,13 @@ const load = async (): Promise<void> => {
   } catch (error) {
     const here = error instanceof NoNetwork ? await walksHere() : [];
     if (here.length > 0) walks.value = here;
-    else problem.value = saying(error);
+    else problem.value = reasonOf(error);
     isHere.value = here.length > 0;
   }
 };
 /** The log is read here while the server is out of reach: of this device’s own walks. */
 const isHere = ref(false);
-const walksHere = async (): Promise<readonly ToldWalk[]> =>
+const walksHere = async (): Promise<readonly YardWalk[]> =>
   (await keptWalks(props.unit.id))
     .filter(({ events }) => events.length > 0)
     .map(({ plan, events, anchor }) => ({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ToldWalk } from '@fair-gable/core/show/walk';
+import type { YardWalk } from '@fair-gable/core/show/walk';
 import Button from 'primevue/button';
 import { computed, onMounted, shallowRef, watch } from 'vue';
 import { foldWalk, type WalksSummary } from '@fair-gable/core/show/walk';
@@ -18,7 +18,7 @@ import { walkWorker } from '../../show/plan/worker.ts';
 const units = useUnits();
 const session = useSession();
 const followUps = useFollowUps();
-const walks = shallowRef<readonly ToldWalk[]>();
+const walks = shallowRef<readonly YardWalk[]>();
 const summary = shallowRef<WalksSummary>();
 const { problem, attempt } = useAttempt();
 

@@ -4,7 +4,7 @@ import {
   cargoLabelInputOf,
   type CargoLabelValue,
 } from '../../../unit/cargo-label/index.ts';
-import { said, type Outcome } from '../../../unit/outcome/index.ts';
+import { hedged, type Outcome } from '../../../unit/outcome/index.ts';
 import { workOf, type Question } from '../asking.ts';
 
 const work = workOf({
@@ -26,7 +26,7 @@ export const label: Question<CargoLabelValue> = {
     const { confidence } = asking.of(work);
     if (agrees) return `it does${confidence === 'about' ? ', as far as these figures go' : ''}`;
     const gap = formatQuantity(Math.abs(difference), 'weight', asking.system);
-    const apart = `${said(gap, confidence)} apart`;
+    const apart = `${hedged(gap, confidence)} apart`;
     if (explained.length === 0) return `${apart}, unexplained`;
     const isSure = explained.length === 1 && !explained[0]?.couldBe;
     return `${apart}, ${isSure ? 'explained' : 'perhaps explained'}`;

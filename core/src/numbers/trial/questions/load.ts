@@ -1,4 +1,4 @@
-import { said } from '../../../unit/outcome/index.ts';
+import { hedged } from '../../../unit/outcome/index.ts';
 import { formatQuantity } from '../../../base/quantity/index.ts';
 import type { WeightValue } from '../../weight/index.ts';
 import type { Question } from '../asking.ts';
@@ -23,7 +23,7 @@ export const load: Question<WeightValue> = {
     const left = isWeighed ? Math.min(...weighed) : value.left;
     if (left === undefined) return 'no rating is read';
     const about = isWeighed ? scale.confidence : asking.of(loading).confidence;
-    const words = said(formatQuantity(Math.abs(left), 'weight', asking.system), about);
+    const words = hedged(formatQuantity(Math.abs(left), 'weight', asking.system), about);
     return left < 0 ? `${words} too heavy` : words;
   },
 };

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../../base/quantity/index.ts';
 import { percent } from '../../../base/words/index.ts';
-import { said } from '../../../unit/outcome/index.ts';
+import { hedged } from '../../../unit/outcome/index.ts';
 import type { ScaleValue } from '../../weight/index.ts';
 import type { Question } from '../asking.ts';
 import { weighing } from '../weighed.ts';
@@ -15,7 +15,7 @@ export const scale: Question<ScaleValue> = {
   work: weighing,
   short: ({ total, share }, asking) => {
     const { confidence } = asking.of(weighing);
-    const weight = said(formatQuantity(total, 'weight', asking.system), confidence);
-    return `${weight}, ${said(percent(share), confidence)} on the hitch`;
+    const weight = hedged(formatQuantity(total, 'weight', asking.system), confidence);
+    return `${weight}, ${hedged(percent(share), confidence)} on the hitch`;
   },
 };

@@ -1,5 +1,5 @@
 import { percent } from '../../../base/words/index.ts';
-import { howOfAnswer, said, type Given, type Outcome } from '../../../unit/outcome/index.ts';
+import { howOfAnswer, hedged, type Given, type Outcome } from '../../../unit/outcome/index.ts';
 import { tyres, tyresInputOf, type TyresValue } from '../../tires/index.ts';
 import type { ScaleValue, WeightValue } from '../../weight/index.ts';
 import { workOf, type Question } from '../asking.ts';
@@ -32,5 +32,5 @@ export const tires: Question<TyresValue> = {
   asksAxle: false,
   work,
   short: ({ reserve }, asking) =>
-    `${said(percent(reserve), asking.of(work).confidence)} in hand over the axle ratings`,
+    `${hedged(percent(reserve), asking.of(work).confidence)} in hand over the axle ratings`,
 };

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../../base/quantity/index.ts';
-import { givenOf, howOfAnswer, said, type Confidence, type Given, type Outcome } from '../../../unit/outcome/index.ts'; // prettier-ignore
+import { givenOf, howOfAnswer, hedged, type Confidence, type Given, type Outcome } from '../../../unit/outcome/index.ts'; // prettier-ignore
 import type { Trial, UnitRecord } from '../../../unit/record/index.ts';
 import { figureGiven, tow as towEngine, type TowInput, type TowValue } from '../../tow/index.ts';
 import type { ScaleValue, WeightValue } from '../../weight/index.ts';
@@ -103,7 +103,7 @@ export const tow: Question<TowValue> = {
   // What the trailer asks for is as sure as the trailer; whether the vehicle does, as sure as all of it.
   short: ({ least, hitch, largest = 0, as = '' }, asking) => {
     const weight = (pounds: number, about: Confidence): string =>
-      said(formatQuantity(pounds, 'weight', asking.system), about);
+      hedged(formatQuantity(pounds, 'weight', asking.system), about);
     if (!least || hitch === undefined) {
       return `${weight(largest, asking.of(work).confidence)} loaded, for this vehicle`;
     }

@@ -1,4 +1,4 @@
-import { fieldLabel, fieldText, saidBy } from '@fair-gable/core/unit/record';
+import { fieldLabel, fieldText, statedBy } from '@fair-gable/core/unit/record';
 import { ask } from '../../api/client.ts';
 import { unsentKind } from './kind.ts';
 
@@ -13,7 +13,7 @@ export const edit = unsentKind({
   describe: ({ edit: { unit, changes } }, nameOf, system) => {
     const words = changes.map((change) => {
       const { part, key } = change;
-      const { value, how } = saidBy(change);
+      const { value, how } = statedBy(change);
       return `${fieldLabel(part, key)}: ${fieldText(part, key, value, how, system)}`;
     });
     return { what: words.join('; '), where: nameOf(unit) };

@@ -1,7 +1,7 @@
 import { ref, shallowRef } from 'vue';
 import type { UnitSummary } from '@fair-gable/core/yard/summary';
 import { useClock } from '../../base/clock/index.ts';
-import { NoNetwork, saying } from '../../base/api/client.ts';
+import { NoNetwork, reasonOf } from '../../base/api/client.ts';
 import { keepSummaries } from '../../base/device/index.ts';
 import { keepYard, keptYard } from './keeping.ts';
 import { readSummaries, type Coming } from './reading.ts';
@@ -30,7 +30,7 @@ const oneAfterAnother = (work: () => Promise<void>): (() => Promise<void>) => {
 };
 
 /** The yard in brief, as the server told it last; what this device kept stands in while the server is out of reach. */
-export const useTold = () => {
+export const useSummaries = () => {
   const clock = useClock();
   const told = shallowRef<ReadonlyMap<string, UnitSummary>>(new Map());
   const loaded = ref(false);
@@ -48,7 +48,7 @@ export const useTold = () => {
   const standIn = async (error: unknown): Promise<void> => {
     const had = error instanceof NoNetwork ? await keptYard(clock.today) : [];
     if (had.length > 0) told.value = byId(had);
-    else if (!loaded.value) problem.value = saying(error);
+    else if (!loaded.value) problem.value = reasonOf(error);
   };
 
   const load = oneAfterAnother(async () => {

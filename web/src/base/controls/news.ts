@@ -5,13 +5,13 @@ import { ref } from 'vue';
 const stands = 6000;
 
 /** What was just done, said once, at the head of the page and to a screen reader. */
-export const useSaid = defineStore('said', () => {
+export const useNews = defineStore('news', () => {
   const text = ref('');
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const say = (words: string): void => {
+  const show = (words: string): void => {
     clearTimeout(timer);
     text.value = words;
     timer = setTimeout(() => void (text.value = ''), stands);
   };
-  return { text, say };
+  return { text, show };
 });

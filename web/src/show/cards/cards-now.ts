@@ -7,7 +7,7 @@ import { useSession } from '../../base/session/session.ts';
 import { useRecordOf } from '../../unit/units/record.ts';
 import { usePresenting } from '../plan/presenting.ts';
 
-export interface Sayable {
+export interface CardsNow {
   /** A card as the record has it at this moment; as it was planned while the record is not here. */
   readonly now: ComputedRef<CardNow | undefined>;
   /** Faults that were found since the walk was planned. */
@@ -17,10 +17,10 @@ export interface Sayable {
 }
 
 /** What may be said of the unit of a walk at this moment, whatever was planned. */
-export const useSayable = (
+export const useCardsNow = (
   plan: () => WalkPlan | undefined,
   point: () => Point | undefined,
-): Sayable => {
+): CardsNow => {
   const sheets = useSheets();
   const session = useSession();
   const presenting = usePresenting();

@@ -24,7 +24,7 @@ export interface Queued {
 export type KeptDeclined = Declined & { readonly key: number };
 
 /** All that waits on this device for one owner. */
-export interface Shelf {
+export interface Waiting {
   readonly queue: readonly Queued[];
   readonly clashes: readonly OwnClash[];
   readonly declined: readonly KeptDeclined[];
@@ -35,7 +35,7 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const safely = { durability: 'strict' } as const;
 
 /** What waits for an owner, oldest first. */
-export const readShelf = async (owner: Owner): Promise<Shelf> => {
+export const readWaiting = async (owner: Owner): Promise<Waiting> => {
   const change = (await device()).transaction(['outbox', 'declined', 'clashes']);
   const [outbox, declined] = [change.objectStore('outbox'), change.objectStore('declined')];
   const [keys, items, declinedKeys, left, clashes] = await Promise.all([

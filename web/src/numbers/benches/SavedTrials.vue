@@ -67,8 +67,8 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <section class="shelf" aria-labelledby="shelf-title">
-    <h3 id="shelf-title">Kept trials</h3>
+  <section class="saved-trials" aria-labelledby="saved-trials-title">
+    <h3 id="saved-trials-title">Kept trials</h3>
     <form v-if="mayWrite" class="fields" @submit.prevent="keepIt">
       <div class="grow">
         <label for="trial-name">Keep what is tried here under a name</label>
@@ -136,7 +136,7 @@ const rows = computed(() => {
 </template>
 
 <style scoped>
-.shelf {
+.waiting {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;

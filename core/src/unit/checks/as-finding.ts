@@ -20,7 +20,7 @@ interface Said {
 }
 
 /** A finding with the usual ways to settle it: go to the field, to the others, or state a reason. */
-export const say = ({
+export const asFinding = ({
   field,
   severity,
   title,
