@@ -20,6 +20,7 @@ import { modelSheetPlugin } from './unit/model-sheet/index.ts';
 import type { Network } from './network.ts';
 import { numbersPlugin } from './numbers/engines/index.ts';
 import { peoplePlugin } from './yard/people/index.ts';
+import { settingsPlugin } from './yard/settings/index.ts';
 import { sessionPlugin } from './base/access/index.ts';
 import { photoPlugin } from './unit/photo/index.ts';
 import {
@@ -158,6 +159,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   }).withTypeProvider<ZodTypeProvider>() as unknown as App;
   await groundwork(app, options);
   await app.register(peoplePlugin, { source, signInsPerMinute });
+  await app.register(settingsPlugin, { source });
   await app.register(healthPlugin, { source });
   await app.register(cataloguePlugin);
   await app.register(recordPlugin, { source });

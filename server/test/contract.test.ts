@@ -11,12 +11,14 @@ import { stockListApi } from '@fair-gable/core/unit/stock-list';
 import { unitFileApi } from '@fair-gable/core/unit/unit-file';
 import { followUpApi } from '@fair-gable/core/yard/follow-up';
 import { peopleApi } from '@fair-gable/core/yard/people';
+import { settingsApi } from '@fair-gable/core/yard/settings';
 import { bench, type Bench } from './support.ts';
 
 const rooms = [
   followUpApi,
   modelSheetApi,
   peopleApi,
+  settingsApi,
   photoApi,
   recordApi,
   screenApi,

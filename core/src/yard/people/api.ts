@@ -15,26 +15,11 @@ import {
   sessionSchema,
   signedInSchema,
   signInSchema,
-  yardSettingsSchema,
 } from './people.ts';
 
 const one = z.strictObject({ id: z.uuid() });
 
-const yardChange = z.strictObject({
-  id: z.uuid(),
-  what: z.string(),
-  subject: z.string(),
-  from: z.string().nullable(),
-  to: z.string().nullable(),
-  by: z.string(),
-  /** The address of the account that did it. */
-  account: z.string().nullable(),
-  at: z.iso.datetime(),
-});
-/** What was changed about the yard and its people. */
-export type YardChange = Readonly<z.infer<typeof yardChange>>;
-
-/** Signing in, one's own account, and what managers look after. */
+/** Signing in, one's own account, and the people of a yard. */
 export const peopleApi = contract({
   'POST /api/session': { body: signInSchema },
   'DELETE /api/session': {},
@@ -54,8 +39,6 @@ export const peopleApi = contract({
   'PUT /api/people/:id': { params: one, body: z.strictObject({ role: z.enum(roles) }) },
   'DELETE /api/people/:id': { params: one },
   'POST /api/people/:id/link': { params: one, answer: linkSchema, makes: true },
-  'PUT /api/yard': { body: yardSettingsSchema },
-  'GET /api/yard/history': { answer: z.strictObject({ changes: z.array(yardChange) }) },
   'PUT /api/me': { body: ownSettingsSchema },
   'PUT /api/me/password': { body: passwordChangeSchema },
   'GET /api/me/sessions': { answer: z.strictObject({ sessions: z.array(signedInSchema) }) },

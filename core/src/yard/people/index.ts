@@ -1,7 +1,5 @@
 export {
   firstAccountSchema,
-  glossarySchema,
-  houseViewsSchema,
   linkForSchema,
   linkSchema,
   linkTokenSchema,
@@ -13,13 +11,10 @@ export {
   sessionSchema,
   signedInSchema,
   signInSchema,
-  yardSettingsSchema,
-  type HouseViews,
   type LinkFor,
   type Session,
   type SignedIn,
   type YardPerson,
-  type YardSettings,
 } from './people.ts';
 export { waitAfter, waitWords } from './backoff.ts';
-export { peopleApi, type YardChange } from './api.ts';
+export { peopleApi } from './api.ts';

@@ -1,13 +1,16 @@
-import { isTimeZone } from '../../base/dates/index.ts';
 import { nameSchema } from '../../base/words/index.ts';
 import { z } from 'zod';
-import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../../unit/catalog/index.ts';
-import { keepDays } from '../follow-up/index.ts';
 import { paces } from '../../show/cards/index.ts';
-import { routeSchema } from '../../unit/way-round/index.ts';
 import { yardWaterSchema } from '../../numbers/water/index.ts';
 import { savedViewsSchema } from '../list/index.ts';
 import { roles } from '../../base/rights/index.ts';
+import {
+  glossarySchema,
+  houseViewsSchema,
+  routesSchema,
+  systemSchema as system,
+  timeZoneSchema,
+} from '../settings/index.ts';
 
 const email = z.string().trim().toLowerCase().pipe(z.email().max(254));
 const password = z.string().min(1).max(200);
@@ -17,18 +20,11 @@ const newPassword = z
   .min(12, 'Use at least 12 characters.')
   .max(128, 'Use at most 128 characters.');
 const name = nameSchema;
-const system = z.enum(['us', 'metric']);
 const pace = z
   .number()
   .int()
   .min(paces.from, `Words a minute: at least ${paces.from}.`)
   .max(paces.to, `Words a minute: at most ${paces.to}.`);
-
-/** A place on the clock: a name of the IANA time zone database. */
-export const timeZoneSchema = z
-  .string()
-  .max(60)
-  .refine(isTimeZone, 'Time zone: choose one of the list, such as America/Denver.');
 
 export const signInSchema = z.strictObject({ email, password });
 
@@ -42,42 +38,6 @@ export const firstAccountSchema = z.strictObject({
   /** Where the browser stands that makes it. */
   timeZone: timeZoneSchema.optional(),
 });
-
-const schoolKeys = schools.map((s) => s.key) as [SchoolKey, ...SchoolKey[]];
-
-/** The side a yard takes where practitioners disagree, by the disagreement's key. */
-export const houseViewsSchema = z
-  .partialRecord(z.enum(schoolKeys), z.string().max(40))
-  .refine(
-    (views) =>
-      Object.entries(views).every(
-        ([key, side]) =>
-          isSchoolKey(key) && schoolEntry(key).sides.some((known) => known.key === side),
-      ),
-    'A house view is one of the sides of its disagreement.',
-  );
-export type HouseViews = Readonly<Partial<Record<SchoolKey, string>>>;
-
-/** The yard's own readings of letters in floor-plan codes; they stand before the common ones. */
-export const glossarySchema = z
-  .array(
-    z.strictObject({
-      code: z
-        .string()
-        .trim()
-        .regex(/^[A-Z]{1,4}$/, 'Up to 4 capital letters.'),
-      readings: z.array(z.string().trim().min(1).max(40)).min(1).max(4),
-    }),
-  )
-  .max(60);
-
-const routesSchema = z
-  .array(routeSchema)
-  .max(20)
-  .refine(
-    (routes) => new Set(routes.map(({ key }) => key)).size === routes.length,
-    'Each route has its own key.',
-  );
 
 export const sessionSchema = z.strictObject({
   person: z.strictObject({
@@ -142,24 +102,6 @@ export const ownSettingsSchema = z.strictObject({
   system: system.nullable(),
   pace: pace.nullable().optional(),
 });
-
-/** What a manager sets for the yard; what is left out stays as it is. */
-export const yardSettingsSchema = z.strictObject({
-  name,
-  system,
-  timeZone: timeZoneSchema.optional(),
-  houseViews: houseViewsSchema.optional(),
-  routes: routesSchema.optional(),
-  glossary: glossarySchema.optional(),
-  water: yardWaterSchema.optional(),
-  keepBuyers: z
-    .number()
-    .int()
-    .min(keepDays.least, `Days: at least ${keepDays.least}.`)
-    .max(keepDays.most, `Days: at most ${keepDays.most}.`)
-    .optional(),
-});
-export type YardSettings = z.infer<typeof yardSettingsSchema>;
 
 export const newPersonSchema = z.strictObject({ name, email, role: z.enum(roles) });
 

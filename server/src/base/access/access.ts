@@ -6,7 +6,7 @@ import type { System } from '@fair-gable/core/base/quantity';
 import type { YardWater } from '@fair-gable/core/numbers/water';
 import type { Route } from '@fair-gable/core/unit/way-round';
 import type { SavedView } from '@fair-gable/core/yard/list';
-import { type HouseViews } from '@fair-gable/core/yard/people';
+import { type HouseViews } from '@fair-gable/core/yard/settings';
 import { inYard, type InYard } from '../database/index.ts';
 import { Refusal } from '../problems/index.ts';
 

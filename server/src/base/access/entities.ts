@@ -5,7 +5,7 @@ import type { YardWater } from '@fair-gable/core/numbers/water';
 import type { GlossaryRow } from '@fair-gable/core/unit/identity';
 import type { Route } from '@fair-gable/core/unit/way-round';
 import type { SavedView } from '@fair-gable/core/yard/list';
-import type { HouseViews } from '@fair-gable/core/yard/people';
+import type { HouseViews } from '@fair-gable/core/yard/settings';
 
 @Entity('yard')
 export class Yard {

@@ -1,6 +1,6 @@
 import type { DeepReadonly } from '@fair-gable/core/base/contract';
 import type { SavedView } from '@fair-gable/core/yard/list';
-import type { Session, YardChange, YardPerson } from '@fair-gable/core/yard/people';
+import type { Session, YardPerson } from '@fair-gable/core/yard/people';
 import { sample } from '../../base/app/index.ts';
 
 const { person: id, yard, at } = sample;
@@ -66,15 +66,4 @@ export const signedInThere = {
   since: at,
   seen: at,
   here: true,
-};
-
-export const sampleYardChange: YardChange = {
-  id: 'c4a00000-0000-4000-8000-000000000001',
-  what: 'role',
-  subject: 'Bram Oake',
-  from: 'viewer',
-  to: 'technician',
-  by: 'Maren Holt',
-  account: 'maren@thornquay.example',
-  at,
 };

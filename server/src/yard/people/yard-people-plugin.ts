@@ -2,17 +2,8 @@ import type { DataSource } from 'typeorm';
 import { peopleApi } from '@fair-gable/core/yard/people';
 import { schemaOf, type App } from '../../base/app/index.ts';
 import { yardOf } from '../../base/access/index.ts';
-import { accountsBehind } from '../../base/access/index.ts';
-import { yardHistory } from '../../base/access/index.ts';
-import {
-  addPerson,
-  changeRole,
-  changeYard,
-  linkFor,
-  peopleOf,
-  removePerson,
-} from './yard-people.ts';
-import { oneTimeLink, samplePerson, sampleYardChange } from './examples.ts';
+import { addPerson, changeRole, linkFor, peopleOf, removePerson } from './yard-people.ts';
+import { oneTimeLink, samplePerson } from './examples.ts';
 
 const tags = ['yard'];
 
@@ -104,58 +95,8 @@ const linkOfPersonPlugin = async (app: App, { source }: { source: DataSource }) 
   );
 };
 
-const yardSettingsPlugin = async (app: App, { source }: { source: DataSource }) => {
-  app.put(
-    '/api/yard',
-    {
-      config: { access: 'manage' },
-      schema: schemaOf(peopleApi['PUT /api/yard'], {
-        tags,
-        summary: 'Set the yard’s name, usual units, house views and glossary',
-        description: 'What is left out stays as it is.',
-        example: {
-          body: { name: 'Thornquay yard', system: 'us', houseViews: { 'slide-topper': 'wanted' } },
-        },
-      }),
-    },
-    async (request, reply) => {
-      await yardOf(source, request).within((yard) => changeYard(yard, request.body));
-      return reply.status(204).send(null);
-    },
-  );
-
-  app.get(
-    '/api/yard/history',
-    {
-      config: { access: 'manage' },
-      schema: schemaOf(peopleApi['GET /api/yard/history'], {
-        tags,
-        summary: 'What was changed about the yard and its people, latest first',
-        example: { answer: { changes: [sampleYardChange] } },
-      }),
-    },
-    async (request) => {
-      const changes = await yardHistory(yardOf(source, request));
-      const accounts = await accountsBehind(source.manager, changes);
-      return {
-        changes: changes.map(({ id, what, subject, from, to, by, personId, at }) => ({
-          id,
-          what,
-          subject,
-          from,
-          to,
-          by,
-          account: accounts.get(personId) ?? null,
-          at: at.toISOString(),
-        })),
-      };
-    },
-  );
-};
-
-/** What managers look after: the people of the yard, its name and units. */
+/** The people of a yard: invited, given a role, helped back in, taken off. */
 export const yardPeoplePlugin = async (app: App, options: { source: DataSource }) => {
   await app.register(peopleOfYardPlugin, options);
   await app.register(linkOfPersonPlugin, options);
-  await app.register(yardSettingsPlugin, options);
 };

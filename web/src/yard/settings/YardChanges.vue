@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import type { YardChange } from '@fair-gable/core/yard/people';
+import type { YardChange } from '@fair-gable/core/yard/settings';
 import { ask } from '../../base/api/client.ts';
 import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
@@ -44,7 +44,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'time-zone': ({ from, to }) => `time zone: ${from} → ${to}`,
   'yard-units': ({ from, to }) => `usual units: ${from} → ${to}`,
 };
-const told = (change: YardChange): string => words[change.what]?.(change) ?? change.what;
+const wordsFor = (change: YardChange): string => words[change.what]?.(change) ?? change.what;
 </script>
 
 <template>
@@ -56,7 +56,7 @@ const told = (change: YardChange): string => words[change.what]?.(change) ?? cha
     </p>
     <ul v-else>
       <li v-for="change in changes" :key="change.id">
-        <span>{{ told(change) }}</span>
+        <span>{{ wordsFor(change) }}</span>
         <span class="small soft"
           >{{ change.by }}<template v-if="change.account"> ({{ change.account }})</template>,
           {{ when(change.at) }}</span

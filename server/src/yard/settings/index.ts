@@ -1,0 +1,1 @@
+export { settingsPlugin } from './plugin.ts';
