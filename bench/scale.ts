@@ -52,11 +52,15 @@ interface Somebody {
   readonly units: readonly string[];
 }
 
+/** The server had too much to do, and said so. */
+class TooBusy extends Error {}
+
 const get = async (
   { address, cookie }: Omit<Somebody, 'units'>,
   path: string,
 ): Promise<Response> => {
   const answer = await fetch(`${address}${path}`, { headers: { cookie } });
+  if (answer.status === 503) throw new TooBusy();
   if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
   return answer;
 };
@@ -117,6 +121,7 @@ const send = async (
 ): Promise<void> => {
   const headers = { cookie, 'content-type': type };
   const answer = await fetch(`${address}${path}`, { method, headers, body });
+  if (answer.status === 503) throw new TooBusy();
   // Two of one yard may change the same field: the second is told, as it should be.
   if (!answer.ok && answer.status !== 409)
     throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
@@ -164,7 +169,13 @@ const busy = async (
     pause(Math.max(0, Math.min(ms, until - performance.now())));
   await rest(Math.random() * wait);
   while (performance.now() < until) {
-    times.push(await work());
+    // Who is told to come back counts as one who waited in vain.
+    times.push(
+      await work().catch((error: unknown) => {
+        if (error instanceof TooBusy) return Infinity;
+        throw error;
+      }),
+    );
     await rest(wait * (0.5 + Math.random()));
   }
 };
@@ -194,7 +205,11 @@ const measure = async (
   over.abort();
   await Promise.all(hearing);
   const told = Object.entries({ ...times, news })
-    .map(([deed, of]) => `${deed} ${p95(of).toFixed(0)} ms (${of.length})`)
+    .map(([deed, of]) => {
+      const answered = of.filter(Number.isFinite);
+      const inVain = of.length - answered.length;
+      return `${deed} ${p95(answered).toFixed(0)} ms (${of.length}${inVain ? `, ${inVain} told to come back` : ''})`;
+    })
     .join(', ');
   console.log(
     `${staff.length} of ${people} people at work, p95: ${told}; ${(rows[0]?.n ?? 0) - 1} connections`,

@@ -48,6 +48,23 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await expect(vin.getByRole('textbox')).toHaveValue('9TPKT1211T1000460');
 });
 
+test('what was read off one label is not put into another', async ({ page }) => {
+  await signIn(page);
+  const unit = await takeIn(page, 'TQ-0608');
+  let read = (): void => undefined;
+  const reading = new Promise<void>((resolve) => (read = resolve));
+  await page.route('**/stand-in-labels-*.js', async (route) => {
+    await reading;
+    await route.continue();
+  });
+  await page.goto(`${unit}/labels`);
+  await page.getByRole('button', { name: /hand scanner/ }).click();
+  await page.getByRole('button', { name: /^Stock tag/ }).click();
+  read();
+  await expect(page.getByRole('alert')).toHaveText(/^VIN label: you left it before its code/);
+  await expect(page.getByText('typed, not kept')).toHaveCount(0);
+});
+
 test('an answer goes to every unit of the model', async ({ page }) => {
   await signIn(page);
   await openUnit(page, 'TQ-0417');

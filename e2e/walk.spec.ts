@@ -47,6 +47,23 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
 });
 
+test('nothing is said to be left out before it is planned', async ({ page }) => {
+  await atYard(page);
+  let plan = (): void => undefined;
+  const planning = new Promise<void>((resolve) => (plan = resolve));
+  await page.route('**/walk.worker-*.js', async (route) => {
+    await planning;
+    await route.continue();
+  });
+  await openUnit(page, 'TQ-0377');
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await expect(page.locator('.stop').nth(3)).toBeVisible();
+  await expect(page.getByText('left out')).toHaveCount(0);
+  plan();
+  await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
+  await expect(page.getByText('left out').first()).toBeVisible();
+});
+
 test('two taps in one breath on a card are two: the second is what is wished', async ({ page }) => {
   await atYard(page);
   await planOf(page, 'TQ-0417');

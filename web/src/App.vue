@@ -179,6 +179,7 @@ nav a.here {
 .who {
   display: flex;
   align-items: center;
+  margin-left: auto;
   gap: 4px 12px;
   font-size: 15px;
   color: var(--soft);

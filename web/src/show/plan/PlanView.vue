@@ -81,6 +81,13 @@ const spoken = (s: number): string =>
 const givenHere = (here: readonly Point[]): readonly Point[] =>
   here.filter(({ id }) => given.value.has(id));
 
+/** How long a station takes; nothing while nobody has planned. */
+const sumOf = (here: readonly Point[]): string => {
+  if (!plan.value) return '';
+  const all = givenHere(here);
+  return all.length > 0 ? spoken(totalSeconds(all)) : 'left out';
+};
+
 const wish = (of: readonly Point[], isIn: boolean): void =>
   set(
     withCards(
@@ -160,9 +167,7 @@ const stationTitle = (key: StationKey): string =>
             />
             {{ stationTitle(station.key) }}
           </label>
-          <span class="small soft">{{
-            givenHere(here).length ? spoken(totalSeconds(givenHere(here))) : 'left out'
-          }}</span>
+          <span class="small soft">{{ sumOf(here) }}</span>
         </h2>
         <ul>
           <PlanRow

@@ -111,9 +111,15 @@ const aim = computed<Aim>(() => {
 });
 
 const scan = async (scanner: CodeScanner): Promise<void> => {
+  const mine = label.value;
   busy.value = true;
   const { fills, problem: refused } = await scanWith(scanner, aim.value);
   busy.value = false;
+  // What was read off one label is not put into another.
+  if (mine?.key !== at.value) {
+    problem.value = `${mine?.label ?? 'Label'}: you left it before its code was read. Read it again there.`;
+    return;
+  }
   problem.value = refused ?? '';
   if (!fills) return;
   typed.value = { ...typed.value, ...fills };
