@@ -16,7 +16,13 @@ import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { typedFitted, type FittedDraft } from '../src/unit/aboard/typed-fitted.ts';
 import { findingChange, signatureChange, withRepair } from '../src/unit/condition/finding-edits.ts';
 import { itemAsTyped, itemChange, openAfter } from '../src/unit/condition/typed-inspection.ts';
-import { labelChanges, labelTyped, otherReadingWords } from '../src/unit/label/typed-label.ts';
+import {
+  labelChanges,
+  labelTyped,
+  otherReadingWords,
+  textsIn,
+  withTyped,
+} from '../src/unit/label/typed-label.ts';
 import { afterTap, afterTrying } from '../src/unit/record/tapped-feature.ts';
 import { placeChange, readDistance, type PlaceDraft } from '../src/unit/record/typed-place.ts';
 import {
@@ -239,6 +245,33 @@ describe('a label that is typed', () => {
     ]);
   });
 
+  it('rests on what was on the screen when the typing began', () => {
+    const begun = withTyped({}, { gvwr: '7' }, record);
+    const meanwhile = kept(record, [
+      {
+        part: 'specs',
+        key: 'gvwr',
+        value: quantity(7000),
+        how: 'read',
+        basedOn: record.specs.gvwr?.version ?? 0,
+      },
+    ]);
+    const typed = withTyped(begun, { gvwr: '7,490' }, meanwhile);
+    const { read } = labelTyped(fields, typed, us);
+    const [change] = labelChanges(meanwhile, read, typed.basedOn);
+    expect(change?.basedOn).toBe(record.specs.gvwr?.version);
+    expect(change?.basedOn).not.toBe(meanwhile.specs.gvwr?.version);
+    // Emptied and begun again it rests on what is there now.
+    const again = withTyped(
+      withTyped(typed, { gvwr: '' }, meanwhile),
+      { gvwr: '7,490' },
+      meanwhile,
+    );
+    expect(again.basedOn?.gvwr).toBe(meanwhile.specs.gvwr?.version);
+    expect(textsIn(again)).toEqual([['gvwr', '7,490']]);
+    expect(textsIn(withTyped({}, { gvwr: '' }, record))).toEqual([]);
+  });
+
   it('says what was read otherwise before', () => {
     const now = { kind: 'text', text: '4XTFN2423R1000199' } as const;
     const [other] = otherReadings(record, [{ key: 'vin', value: now }]);
@@ -278,7 +311,10 @@ describe('an item of the inspection', () => {
       basedOn: 1,
     });
     expect(display).toBeDefined();
-    expect(itemAsTyped(undefined, us)).toEqual({ measured: '', note: '' });
+    expect(itemAsTyped(undefined, us)).toEqual({ measured: '', note: '', basedOn: 0 });
+    // What was begun before somebody else decided rests on what was on the screen then.
+    const begun = { ...itemAsTyped(measured, us), note: 'once more' };
+    expect(itemChange(again!, 'fail', begun, us)).toMatchObject({ basedOn: 0 });
   });
 
   it('leads on to the next that is open, and to none that is decided', () => {
@@ -357,6 +393,7 @@ describe('a finding', () => {
 
   it('is changed over what was on the screen, or taken off', () => {
     expect(findingChange(found, null)).toMatchObject({ key: 'f1', value: null, basedOn: 4 });
+    expect(findingChange(found, finding, 3)).toMatchObject({ basedOn: 3 });
   });
 
   it('has a repair once somebody says who and when', () => {

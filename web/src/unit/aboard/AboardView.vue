@@ -34,11 +34,23 @@ const fitted = computed(() => fittedHere(record.value));
 const total = computed(() => fittedPounds(record.value));
 const toLine = computed(() => leftToLabel(record.value));
 const { problem, save } = useSaving(() => props.unit.id);
+/** Where something is kept, as it is typed, and the version that was on the screen then; an older page kept the text alone. */
+type Stowing = string | { readonly text: string; readonly basedOn: number };
 const { draft: stowing } = useDraft({
   place: () => `${props.unit.id}.stowed`,
   what: () => 'Where loose items are kept',
-  fresh: (): Record<string, string> => ({}),
+  fresh: (): Record<string, Stowing> => ({}),
 });
+
+const versionOf = (key: LooseItem['feature']['key']): number =>
+  record.value.stowed[key]?.version ?? 0;
+const stowingOf = (key: string): { text: string; basedOn?: number } | undefined => {
+  const typed = stowing.value[key];
+  return typeof typed === 'string' ? { text: typed } : typed;
+};
+const putDown = (key: LooseItem['feature']['key'], text: string): void => {
+  stowing.value[key] = { text, basedOn: stowingOf(key)?.basedOn ?? versionOf(key) };
+};
 
 const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
   save(
@@ -59,9 +71,9 @@ const putAway = (key: string): void => {
 };
 
 const stow = async ({ feature, where }: LooseItem): Promise<void> => {
-  const text = (stowing.value[feature.key] ?? '').trim();
+  const { text: typed = '', basedOn = versionOf(feature.key) } = stowingOf(feature.key) ?? {};
+  const text = typed.trim();
   if (text === (where ?? '')) return putAway(feature.key);
-  const basedOn = record.value.stowed[feature.key]?.version ?? 0;
   const value = text ? { where: text } : null;
   const isKept = await save(
     [{ part: 'stowed', key: feature.key, value, how: 'seen', basedOn }],
@@ -136,11 +148,11 @@ const strike = (id: string): Promise<boolean> =>
             </div>
             <InputText
               v-if="item.there === 'there' && mayWrite"
-              :model-value="stowing[item.feature.key] ?? item.where ?? ''"
+              :model-value="stowingOf(item.feature.key)?.text ?? item.where ?? ''"
               :aria-label="`Where ${inText(item.feature.label)} is kept`"
               placeholder="kept where?"
               maxlength="120"
-              @update:model-value="(text) => (stowing[item.feature.key] = text ?? '')"
+              @update:model-value="(text) => putDown(item.feature.key, text ?? '')"
               @change="stow(item)"
             />
             <span v-else-if="item.where" class="small">{{ item.where }}</span>

@@ -23,6 +23,8 @@ import { useDraft } from '../../base/draft/index.ts';
 /** What was found, how bad it is, and where. */
 const props = defineProps<{
   finding?: Finding | undefined;
+  /** Its version; 0 of a new one. */
+  version?: number;
   /** Where it was tapped on the outline. */
   spot?: Spot | undefined;
   /** The station that is nearest to the spot. */
@@ -30,7 +32,7 @@ const props = defineProps<{
   /** Of whose draft: that of a new one, or of the finding that is changed. */
   place: string;
   /** Keeps it; false where that was refused. */
-  keep: (finding: Finding) => Promise<boolean>;
+  keep: (finding: Finding, basedOn: number) => Promise<boolean>;
 }>();
 const emit = defineEmits<{ cancel: [] }>();
 
@@ -44,7 +46,10 @@ const { draft, clear, keepWith } = useDraft({
     station: props.finding?.station,
     note: props.finding?.note ?? '',
     saidFirst: props.finding?.saidFirst ?? false,
+    // What others do meanwhile is not overwritten.
+    basedOn: props.version ?? 0,
   }),
+  typed: ({ basedOn: _, ...rest }) => rest,
 });
 
 const row = computed(() => draft.value.kind && findingKind(draft.value.kind));
@@ -72,7 +77,7 @@ const all = [...gravities];
 const places = stations.filter(({ key }) => isStationKey(key));
 
 const keepIt = (): void => {
-  const { kind, gravity, station, note, saidFirst } = draft.value;
+  const { kind, gravity, station, note, saidFirst, basedOn = props.version ?? 0 } = draft.value;
   if (!kind || !station) return;
   const { at, answers, repaired } = props.finding ?? {};
   const spot = props.spot ?? at;
@@ -87,7 +92,7 @@ const keepIt = (): void => {
     ...(answers ? { answers: { ...answers } } : {}),
     ...(repaired ? { repaired: { ...repaired } } : {}),
   };
-  void keepWith(() => props.keep(finding));
+  void keepWith(() => props.keep(finding, basedOn));
 };
 </script>
 

@@ -80,8 +80,9 @@ const known = computed(() =>
   kind.value.look ? answersTo(kind.value.look, {}, props.record, clock.today) : {},
 );
 
-const save = async (value: Finding): Promise<boolean> => {
-  const isKept = await props.keep([findingChange(props.found, value)], inText(kind.value.label));
+const save = async (value: Finding, basedOn?: number): Promise<boolean> => {
+  const change = findingChange(props.found, value, basedOn);
+  const isKept = await props.keep([change], inText(kind.value.label));
   if (isKept) editing.value = false;
   return isKept;
 };
@@ -131,6 +132,7 @@ const signedWords = computed(() => {
       <FindingForm
         v-if="editing"
         :finding="finding"
+        :version="found.entry.version"
         :place="editPlace"
         :keep="save"
         @cancel="editing = false"

@@ -39,6 +39,7 @@ const { draft, keepWith } = useDraft({
   place: () => `${props.unit.id}.inspection.${open.value ?? ''}`,
   what: () => `Inspection: ${here.value?.item.label ?? ''}`,
   fresh: () => itemAsTyped(here.value, session.system),
+  typed: ({ measured, note }) => [measured, note],
 });
 const { problem, save } = useSaving(() => props.unit.id);
 

@@ -1,13 +1,17 @@
 import { findingInputs, type FoundThing } from '@fair-gable/core/unit/condition';
 import type { Change, Finding, UnitRecord, Verdict } from '@fair-gable/core/unit/record';
 
-/** A change of a finding; null takes it off. */
-export const findingChange = ({ id, entry }: FoundThing, value: Finding | null): Change => ({
+/** A change of a finding; null takes it off. @param basedOn the version that was on the screen when it was begun */
+export const findingChange = (
+  { id, entry }: FoundThing,
+  value: Finding | null,
+  basedOn: number = entry.version,
+): Change => ({
   part: 'findings',
   key: id,
   value,
   how: 'seen',
-  basedOn: entry.version,
+  basedOn,
 });
 
 /** A repair as it is typed. */

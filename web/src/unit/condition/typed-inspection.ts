@@ -7,6 +7,8 @@ import type { Change, InspectionResult } from '@fair-gable/core/unit/record';
 export interface ItemDraft {
   measured: string;
   note: string;
+  /** The version that was on the screen when the typing began: what others do meanwhile is not overwritten. */
+  basedOn?: number;
 }
 
 /** What is known of an item, as it would be typed; nothing of none. */
@@ -14,7 +16,11 @@ export const itemAsTyped = (on: ItemOn | undefined, system: System): ItemDraft =
   const { measured, note = '' } = on?.entry?.value ?? {};
   const display = on?.item.measure?.display;
   const isFigure = measured !== undefined && display !== undefined;
-  return { measured: isFigure ? formatQuantity(measured, display, system) : '', note };
+  return {
+    measured: isFigure ? formatQuantity(measured, display, system) : '',
+    note,
+    basedOn: on?.entry?.version ?? 0,
+  };
 };
 
 /** The change that keeps how an item came out, or the sentence that says what is wanted for it. */
@@ -36,7 +42,7 @@ export const itemChange = (
     key: item.key,
     value: { result, ...(read ? { measured: read.value } : {}), ...(note ? { note } : {}) },
     how: 'seen',
-    basedOn: entry?.version ?? 0,
+    basedOn: typed.basedOn ?? entry?.version ?? 0,
   };
 };
 

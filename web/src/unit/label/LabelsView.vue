@@ -26,7 +26,14 @@ import type { Aim, CodeScanner } from './ports.ts';
 import { photoScanner } from './scan.ts';
 import { scanWith } from './scanning.ts';
 import { standInCamera, standInScanner } from './stand-ins.ts';
-import { labelChanges, labelTyped, otherReadingWords, type LabelDraft } from './typed-label.ts';
+import {
+  labelChanges,
+  labelTyped,
+  otherReadingWords,
+  textsIn,
+  withTyped,
+  type LabelDraft,
+} from './typed-label.ts';
 
 /** The labels of a unit: a photo of each beside the fields that it settles. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -56,7 +63,7 @@ const {
   place: () => `${props.unit.id}.labels.${at.value}`,
   what: () => label.value?.label ?? '',
   fresh: (): LabelDraft => ({}),
-  typed: (texts) => Object.entries(texts).filter(([, text]) => text),
+  typed: textsIn,
 });
 const { busy, done: notice, problem, clear: clearNews, attempt } = useAttempt();
 watch(at, () => {
@@ -65,6 +72,9 @@ watch(at, () => {
 });
 
 const { system } = session;
+const type = (texts: Partial<Record<SpecKey, string>>): void => {
+  typed.value = withTyped(typed.value, texts, props.unit.record);
+};
 const shown = (key: SpecKey): string => {
   const entry = props.unit.record.specs[key];
   return entry ? formatSpec(key, entry.value, session.system, entry.how) : 'not read yet';
@@ -88,7 +98,10 @@ const keep = async (): Promise<void> => {
     return;
   }
   asking.value = false;
-  const [changes, mine] = [labelChanges(props.unit.record, read.value), at.value];
+  const [changes, mine] = [
+    labelChanges(props.unit.record, read.value, typed.value.basedOn),
+    at.value,
+  ];
   const { label: full = 'Label' } = label.value ?? {};
   const name = inText(full);
   const isKept = await keepWith(() =>
@@ -122,7 +135,7 @@ const scan = async (scanner: CodeScanner): Promise<void> => {
   }
   problem.value = refused ?? '';
   if (!fills) return;
-  typed.value = { ...typed.value, ...fills };
+  type(fills);
   notice.value = 'The code was read. Hold it against the label, then keep it.';
 };
 
@@ -230,7 +243,7 @@ const standIn = (): Promise<boolean> =>
             :spec="spec"
             :system="system"
             hide-label
-            @update:model-value="(text) => (typed[spec.key] = text)"
+            @update:model-value="(text) => type({ [spec.key]: text })"
           />
         </div>
         <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
