@@ -50,7 +50,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
 
 test('what was read off one label is not put into another', async ({ page }) => {
   await signIn(page);
-  const unit = await takeIn(page, 'TQ-0608');
+  const unit = await takeIn(page, 'TQ-0697');
   let read = (): void => undefined;
   const reading = new Promise<void>((resolve) => (read = resolve));
   await page.route('**/stand-in-labels-*.js', async (route) => {

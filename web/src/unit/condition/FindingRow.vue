@@ -86,8 +86,14 @@ const save = async (value: Finding, basedOn?: number): Promise<boolean> => {
   if (isKept) editing.value = false;
   return isKept;
 };
-const answer = (key: string, given: Answer): Promise<boolean> =>
-  save({ ...finding.value, answers: { ...finding.value.answers, [key]: given } });
+/** Answers that are on their way into the record: of two quick taps the second does not undo the first. */
+const underWay = ref<Readonly<Record<string, Answer>>>({});
+const answer = async (key: string, given: Answer): Promise<void> => {
+  underWay.value = { ...underWay.value, [key]: given };
+  await save({ ...finding.value, answers: { ...finding.value.answers, ...underWay.value } });
+  const rest = Object.entries(underWay.value).filter(([other, a]) => other !== key || a !== given);
+  underWay.value = Object.fromEntries(rest);
+};
 
 const keepRepair = async (): Promise<void> => {
   const repaired = withRepair(finding.value, repair.value);
