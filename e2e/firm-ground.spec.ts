@@ -9,6 +9,7 @@ import {
   goTo,
   openUnit,
   phone,
+  recordOf,
   row,
   shellKept,
   signIn,
@@ -65,6 +66,38 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   await expect(clash).toHaveCount(0);
   await saved(bram);
   await expect(row(page, 'hitchWeight')).toContainText('500');
+  await bram.context().close();
+});
+
+test('a label that was being typed overwrites nothing that another read meanwhile', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  await openUnit(page, 'TQ-0365');
+  const unit = page.url().replace(/\/record.*/, '');
+  await page.goto(`${unit}/labels`);
+  await page.getByRole('button', { name: /^Weight label/ }).click();
+  const typed = page.locator('[data-label-field="ccc"]').getByRole('textbox');
+  await typeInto(typed, '2,2');
+  const bram = await another(browser, 'bram');
+  await bram.goto(`${unit}/record/labels`);
+  await enter(bram, 'ccc', '2,111 lb', 'Read');
+  await saved(bram);
+  await page.keyboard.type('22 lb');
+  await page.getByRole('button', { name: /^Keep/ }).click();
+  const mine = page.getByRole('button', { name: /put it in place of the other/ });
+  const clash = page.getByText('1 to decide');
+  await mine.or(clash).first().waitFor();
+  if (await mine.isVisible()) await mine.click();
+  await expect(clash).toBeVisible();
+  expect((await recordOf(bram)).specs.ccc.value.amount).toBe(2111);
+  await page.goto(`${unit}/record/labels`);
+  const note = page.locator('[data-clash="specs.ccc"]');
+  await note.getByRole('button', { name: 'Keep 2,222 lb' }).click();
+  await expect(note).toHaveCount(0);
+  await saved(page);
+  expect((await recordOf(bram)).specs.ccc.value.amount).toBe(2222);
   await bram.context().close();
 });
 

@@ -14,6 +14,12 @@ import {
 import { otherReadings, roundOf, type Step } from '@fair-gable/core/unit/round';
 import { readUnitFile } from '@fair-gable/core/unit/unit-file';
 import { typedFitted, type FittedDraft } from '../src/unit/aboard/typed-fitted.ts';
+import {
+  stowingChange,
+  stowingText,
+  withoutStowing,
+  withStowing,
+} from '../src/unit/aboard/typed-stowing.ts';
 import { findingChange, signatureChange, withRepair } from '../src/unit/condition/finding-edits.ts';
 import { itemAsTyped, itemChange, openAfter } from '../src/unit/condition/typed-inspection.ts';
 import {
@@ -348,6 +354,35 @@ describe('a line of the ledger', () => {
   it('says which of its figures cannot be read', () => {
     expect(typedFitted({ ...draft, weight: '' }, us)).toMatch(/^Weight/);
     expect(typedFitted({ ...draft, back: 'x' }, us)).toMatch(/^Back from the coupler/);
+  });
+});
+
+describe('where a loose item is kept', () => {
+  const there = (where: string, basedOn: number): Change => ({
+    part: 'stowed',
+    key: 'keys',
+    value: { where },
+    how: 'seen',
+    basedOn,
+  });
+
+  it('rests on what was on the screen when the typing began', () => {
+    const begun = withStowing({}, emptyRecord, 'keys', 'off');
+    const meanwhile = kept(emptyRecord, [there('glove box', 0)]);
+    const typed = withStowing(begun, meanwhile, 'keys', ' office ');
+    expect(stowingChange(typed, meanwhile, 'keys')).toEqual(there('office', 0));
+    expect(stowingText(typed, 'keys')).toBe(' office ');
+    // What an older page kept rests on what is there now.
+    expect(stowingChange({ keys: 'office' }, meanwhile, 'keys')).toEqual(there('office', 1));
+  });
+
+  it('is nothing to keep where the record says so, and is taken off where it is emptied', () => {
+    const record = kept(emptyRecord, [there('office', 0)]);
+    const draft = withStowing({}, record, 'keys', 'office');
+    expect(stowingChange(draft, record, 'keys')).toBeUndefined();
+    const emptied = withStowing(draft, record, 'keys', '');
+    expect(stowingChange(emptied, record, 'keys')).toMatchObject({ value: null, basedOn: 1 });
+    expect(withoutStowing(emptied, 'keys')).toEqual({});
   });
 });
 

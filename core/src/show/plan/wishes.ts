@@ -1,4 +1,4 @@
-import { needRows, type NeedKey } from '../cards/index.ts';
+import type { NeedKey } from '../cards/index.ts';
 import type { Audience } from '../../unit/catalog/index.ts';
 import { usualRoute } from '../../unit/way-round/index.ts';
 
@@ -42,9 +42,7 @@ export const hasCards = ({ pinned, dropped }: Wishes): boolean =>
   pinned.length + dropped.length > 0;
 
 /** What can be said to be ready before a walk. */
-export const readyNeeds: readonly NeedKey[] = needRows
-  .map(({ key }) => key)
-  .filter((key) => ['slide', 'awning', 'power'].includes(key));
+export const readyNeeds = ['slide', 'awning', 'power'] as const satisfies readonly NeedKey[];
 
 /** Said to be ready, or no longer. */
 export const withReady = (wishes: Wishes, key: NeedKey): Wishes => {

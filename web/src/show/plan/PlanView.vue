@@ -5,7 +5,7 @@ import MultiSelect from 'primevue/multiselect';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
-import { pointsOf, totalSeconds, type NeedKey, type Point } from '@fair-gable/core/show/cards';
+import { pointsOf, totalSeconds, type Point } from '@fair-gable/core/show/cards';
 import {
   hasCards,
   readyNeeds,
@@ -96,7 +96,7 @@ const wish = (of: readonly Point[], isIn: boolean): void =>
       isIn,
     ),
   );
-const readyWords: Partial<Record<NeedKey, string>> = {
+const readyWords: Readonly<Record<(typeof readyNeeds)[number], string>> = {
   slide: 'slide out',
   awning: 'awning out',
   power: 'plugged in',

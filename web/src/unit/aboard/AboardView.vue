@@ -22,6 +22,13 @@ import { useDraft } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useSaving } from '../record/saving.ts';
 import { typedFitted, type FittedDraft } from './typed-fitted.ts';
+import {
+  stowingChange,
+  stowingText,
+  withoutStowing,
+  withStowing,
+  type StowingDraft,
+} from './typed-stowing.ts';
 
 /** What goes with a unit: loose items and where they are kept; and the ledger of what the yard fitted. */
 const props = defineProps<{ unit: YardUnit }>();
@@ -34,23 +41,11 @@ const fitted = computed(() => fittedHere(record.value));
 const total = computed(() => fittedPounds(record.value));
 const toLine = computed(() => leftToLabel(record.value));
 const { problem, save } = useSaving(() => props.unit.id);
-/** Where something is kept, as it is typed, and the version that was on the screen then; an older page kept the text alone. */
-type Stowing = string | { readonly text: string; readonly basedOn: number };
 const { draft: stowing } = useDraft({
   place: () => `${props.unit.id}.stowed`,
   what: () => 'Where loose items are kept',
-  fresh: (): Record<string, Stowing> => ({}),
+  fresh: (): StowingDraft => ({}),
 });
-
-const versionOf = (key: LooseItem['feature']['key']): number =>
-  record.value.stowed[key]?.version ?? 0;
-const stowingOf = (key: string): { text: string; basedOn?: number } | undefined => {
-  const typed = stowing.value[key];
-  return typeof typed === 'string' ? { text: typed } : typed;
-};
-const putDown = (key: LooseItem['feature']['key'], text: string): void => {
-  stowing.value[key] = { text, basedOn: stowingOf(key)?.basedOn ?? versionOf(key) };
-};
 
 const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
   save(
@@ -66,20 +61,14 @@ const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
     inText(feature.label),
   );
 
-const putAway = (key: string): void => {
-  stowing.value = Object.fromEntries(Object.entries(stowing.value).filter(([of]) => of !== key));
+type Key = LooseItem['feature']['key'];
+const type = (key: Key, text: string): void => {
+  stowing.value = withStowing(stowing.value, record.value, key, text);
 };
-
-const stow = async ({ feature, where }: LooseItem): Promise<void> => {
-  const { text: typed = '', basedOn = versionOf(feature.key) } = stowingOf(feature.key) ?? {};
-  const text = typed.trim();
-  if (text === (where ?? '')) return putAway(feature.key);
-  const value = text ? { where: text } : null;
-  const isKept = await save(
-    [{ part: 'stowed', key: feature.key, value, how: 'seen', basedOn }],
-    `where ${inText(feature.label)} is kept`,
-  );
-  if (isKept) putAway(feature.key);
+const stow = async ({ feature: { key, label } }: LooseItem): Promise<void> => {
+  const change = stowingChange(stowing.value, record.value, key);
+  const isKept = !change || (await save([change], `where ${inText(label)} is kept`));
+  if (isKept) stowing.value = withoutStowing(stowing.value, key);
 };
 
 const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked at' } as const;
@@ -148,11 +137,11 @@ const strike = (id: string): Promise<boolean> =>
             </div>
             <InputText
               v-if="item.there === 'there' && mayWrite"
-              :model-value="stowingOf(item.feature.key)?.text ?? item.where ?? ''"
+              :model-value="stowingText(stowing, item.feature.key) ?? item.where ?? ''"
               :aria-label="`Where ${inText(item.feature.label)} is kept`"
               placeholder="kept where?"
               maxlength="120"
-              @update:model-value="(text) => putDown(item.feature.key, text ?? '')"
+              @update:model-value="(text) => type(item.feature.key, text ?? '')"
               @change="stow(item)"
             />
             <span v-else-if="item.where" class="small">{{ item.where }}</span>

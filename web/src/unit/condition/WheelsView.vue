@@ -141,5 +141,9 @@ strong {
   .age {
     grid-column: 1 / -1;
   }
+
+  .waits {
+    padding-inline: 16px;
+  }
 }
 </style>
