@@ -1,3 +1,18 @@
+const ofTypeScript = {
+  '^.+\\.ts$': [
+    '@swc/jest',
+    {
+      swcrc: false,
+      module: { type: 'es6' },
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', decorators: true },
+        transform: { legacyDecorator: true, useDefineForClassFields: false },
+      },
+    },
+  ],
+};
+
 /** Jest as ES modules, straight from the sources; `npm test` sets NODE_OPTIONS=--experimental-vm-modules. */
 const project = (name, extra = {}) => ({
   displayName: name,
@@ -5,20 +20,7 @@ const project = (name, extra = {}) => ({
   testMatch: ['<rootDir>/test/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
   testEnvironmentOptions: { customExportConditions: ['@fair-gable/source', 'node'] },
-  transform: {
-    '^.+\\.ts$': [
-      '@swc/jest',
-      {
-        swcrc: false,
-        module: { type: 'es6' },
-        jsc: {
-          target: 'es2022',
-          parser: { syntax: 'typescript', decorators: true },
-          transform: { legacyDecorator: true, useDefineForClassFields: false },
-        },
-      },
-    ],
-  },
+  transform: ofTypeScript,
   ...extra,
 });
 
@@ -28,7 +30,11 @@ export default {
   projects: [
     project('core'),
     project('server', { globalSetup: '<rootDir>/test/each-run.mjs' }),
-    project('web'),
+    project('web', {
+      extensionsToTreatAsEsm: ['.ts', '.vue'],
+      moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'vue'],
+      transform: { ...ofTypeScript, '^.+\\.vue$': '<rootDir>/test/as-vue.mjs' },
+    }),
     project('tools'),
   ],
 };

@@ -36,7 +36,7 @@ test('digits set a state on the row alone, not in a field that is open in it', a
   expect((await recordOf(page)).places.awning.value.back).toBe(150);
 
   // On the row itself the digit is a state, and with another key it is none.
-  await row(page, 'porchLight').locator('.name').focus();
+  await row(page, 'porchLight').locator('.head').focus();
   await page.keyboard.press('Control+5');
   await page.keyboard.press('1');
   await expect
@@ -363,7 +363,7 @@ test('every key on the page of keys does what it says', async ({ page }) => {
   await expect(row(page, 'couplerRating').locator('.head')).toBeFocused();
 
   // Every digit on a feature, and the arrows within its states.
-  const name = row(page, 'jackLight').locator('.name');
+  const name = row(page, 'jackLight').locator('.head');
   const states = ['standard', 'option', 'ours', 'prep', 'room', 'none'];
   for (const [i, state] of states.entries()) {
     await name.focus();

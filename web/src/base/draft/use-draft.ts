@@ -1,4 +1,4 @@
-import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
+import { computed, nextTick, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useDrafts, type Draft } from './drafts.ts';
 
@@ -31,6 +31,18 @@ export interface Drafting<T> {
 /** Drafts are kept as text: a copy is what would be read back. */
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+const isFields = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** What was typed after something was sent to be kept, field by field; where nothing was, what is known now. */
+const typedSince = <T>(sent: T, typed: T, known: T): T => {
+  if (!isFields(sent) || !isFields(typed) || !isFields(known)) return typed;
+  const since = Object.entries(typed).filter(([key, value]) => !isSame(value, sent[key]));
+  return { ...known, ...Object.fromEntries(since) } as T;
+};
+
 /**
  * The text of an editor that loses nothing: another row, another page, a closed tab or a flat battery leave what was typed
  * where it was. While nothing is typed it follows what is known.
@@ -47,9 +59,7 @@ export const useDraft = <T>({
   const draft = ref(copy(stored() ?? fresh())) as Ref<T>;
   /** What is known, against which it counts as typed. */
   const known = ref(copy(fresh())) as Ref<T>;
-  const isTyped = computed(
-    () => JSON.stringify(typed(draft.value)) !== JSON.stringify(typed(known.value)),
-  );
+  const isTyped = computed(() => !isSame(typed(draft.value), typed(known.value)));
 
   let isTurning = false;
   /** Another place has its own draft; nothing of the one before is noted there. */
@@ -89,14 +99,25 @@ export const useDraft = <T>({
     draft.value = copy(fresh());
     drafts.drop(place());
   };
+  /** What was kept is known now; what was typed since stands on it. */
+  const rest = (held: T): void => {
+    const now = copy(fresh());
+    known.value = copy(now);
+    draft.value = typedSince(held, copy(draft.value), now);
+  };
   const keepWith = async (work: () => Promise<boolean>): Promise<boolean> => {
     const [at, held] = [place(), now()];
+    const value = held.value as T;
     const isKept = await work();
+    // What is known now reaches this editor with the page.
+    await nextTick();
     const isHere = place() === at;
-    if (isKept && isHere) clear();
+    const isTypedOn = isHere && isTyped.value && !isSame(typed(draft.value), typed(value));
+    if (isKept && isTypedOn) rest(value);
+    else if (isKept && isHere) clear();
     else if (isKept) drafts.drop(at);
-    else {
-      if (isHere) draft.value = copy(held.value as T);
+    else if (!isTypedOn) {
+      if (isHere) draft.value = copy(value);
       drafts.put(at, held);
     }
     return isKept;

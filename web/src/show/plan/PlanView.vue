@@ -21,6 +21,7 @@ import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/
 import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
 import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
 import { stationsOn } from '@fair-gable/core/unit/way-round';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { useClock } from '../../base/clock/index.ts';
 import TickBox from '../../base/controls/TickBox.vue';
 import NumberField from '../../base/controls/NumberField.vue';
@@ -43,8 +44,7 @@ const session = useSession();
 const walk = useWalk();
 const router = useRouter();
 const isStillHere = useStillHere();
-const busy = ref(false);
-const problem = ref('');
+const { busy, problem, attempt } = useAttempt();
 
 const presenting = usePresenting();
 /** The card that is being worded. */
@@ -119,23 +119,18 @@ const offSheet = computed(() => chosen.value.filter(({ how }) => how === 'sheet'
 
 const left = computed(() => wishes.value.minutes * 60 - (plan.value?.seconds ?? 0));
 const start = async (isRehearsal: boolean): Promise<void> => {
-  busy.value = true;
   const unit = { id: props.unit.id, name: nameOf(props.unit.record) };
   const about = {
     listeners: listeners.value,
     route: route.value.label,
     system: session.system,
   };
-  try {
-    const { minutes } = wishes.value;
+  const { minutes } = wishes.value;
+  await attempt(async () => {
     const id = await walk.plan(unit, { minutes, points: chosen.value, about, isRehearsal });
     void takeAlong(props.unit);
     if (isStillHere()) await router.push({ name: 'give', params: { walk: id } });
-  } catch {
-    problem.value = 'This device could not keep the walk. Free some room on it, then start again.';
-  } finally {
-    busy.value = false;
-  }
+  });
 };
 const stationTitle = (key: StationKey): string =>
   `${stationEntry(key).number} ${stationEntry(key).label}`;

@@ -13,7 +13,7 @@ import {
   type WalkPlan,
   type What,
 } from '@fair-gable/core/show/walk';
-import { ask, NoNetwork } from '../../base/api/client.ts';
+import { ask, NoNetwork, Plain } from '../../base/api/client.ts';
 import { device, deviceId, useOutbox, type KeptWalk } from '../../base/device/index.ts';
 import { useLive } from '../../base/live/live.ts';
 
@@ -30,6 +30,20 @@ const longestWalk = 86_400_000;
 
 const notKept =
   'This device could not keep that. Free some room on it, then press again; nothing was marked.';
+
+const noRoom = (): never => {
+  throw new Plain('This device could not keep the walk. Free some room on it, then start again.');
+};
+
+/** A rehearsal is on this device alone and leaves no log. */
+const keepPlanned = async (
+  outbox: ReturnType<typeof useOutbox>,
+  walk: KeptWalk,
+  isRehearsal: boolean,
+): Promise<void> => {
+  if (isRehearsal) await (await device()).put('walks', { ...walk, isRehearsal }, walk.plan.id);
+  else await outbox.addPlan(walk, walk.plan);
+};
 
 const lastElapsed = (events: readonly WalkEvent[]): number =>
   Math.max(0, ...events.map((e) => e.elapsed));
@@ -99,9 +113,7 @@ export const useWalk = defineStore('walk', () => {
     const made: WalkPlan = { id, unit: unit.id, minutes, points: [...points], about };
     const anchor = { elapsed: 0, at: Date.now() };
     const keptWalk = { plan: made, events: [], unitName: unit.name, anchor };
-    // A rehearsal is on this device alone and leaves no log.
-    if (isRehearsal) await (await device()).put('walks', { ...keptWalk, isRehearsal }, id);
-    else await outbox.addPlan(keptWalk, made);
+    await keepPlanned(outbox, keptWalk, isRehearsal).catch(noRoom);
     return id;
   };
 

@@ -8,9 +8,11 @@ import {
   type KeptSheet,
   type ModelSheet,
 } from '@fair-gable/core/unit/model-sheet';
-import { reasonOf } from '../../base/api/client.ts';
+import { Plain } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
 import { when } from '../../base/clock/index.ts';
 import { useDrafts } from '../../base/draft/index.ts';
+import { jsonIn } from '../../base/files/json.ts';
 import { useSession } from '../../base/session/session.ts';
 import { useUnits } from '../units/units.ts';
 import { changesOfSheet } from './changes.ts';
@@ -24,7 +26,7 @@ const session = useSession();
 const router = useRouter();
 const isStillHere = useStillHere();
 const drafts = useDrafts();
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const file = ref<HTMLInputElement>();
 
 onMounted(() => {
@@ -57,40 +59,28 @@ const draftOver = ({ version }: KeptSheet, sheet: ModelSheet, where: string): vo
     at: new Date().toISOString(),
   });
 
-/** Keeps a sheet that is not here, or puts it as a draft over the one that is. @returns whether there is anything to look at */
-const takeIn = async (sheet: ModelSheet, where: string): Promise<boolean> => {
+/** Keeps a sheet that is not here, or puts it as a draft over the one that is. @throws Plain where there is nothing to look at */
+const takeIn = async (sheet: ModelSheet, where: string): Promise<void> => {
   const there = sheets.all.find((kept) => kept.sheet.id === sheet.id);
   if (!there) await sheets.put(sheet, 0, []);
   else if (changesOfSheet(there.sheet, sheet, session.system).length > 0)
     draftOver(there, sheet, where);
-  else {
-    problem.value = `${sheetName(sheet)} is here already, and says the same.`;
-    return false;
-  }
-  return true;
+  else throw new Plain(`${sheetName(sheet)} is here already, and says the same.`);
 };
 
 /** A sheet from a file becomes a draft of its own, looked at before it is kept. */
+const takeFrom = async (chosen: File): Promise<void> => {
+  const read = readModelSheetFile(await jsonIn(chosen, 'a model sheet'));
+  if (!read.ok) throw new Plain(read.message);
+  const address = router.resolve({ name: 'model-sheet', params: { sheet: read.sheet.id } });
+  await takeIn(read.sheet, address.fullPath);
+  if (isStillHere()) await router.push(address);
+};
 const bringIn = async (): Promise<void> => {
   const chosen = file.value?.files?.[0];
   if (!chosen) return;
-  try {
-    const read = readModelSheetFile(JSON.parse(await chosen.text()));
-    if (!read.ok) {
-      problem.value = read.message;
-      return;
-    }
-    const address = router.resolve({ name: 'model-sheet', params: { sheet: read.sheet.id } });
-    const isTaken = await takeIn(read.sheet, address.fullPath);
-    if (isTaken && isStillHere()) await router.push(address);
-  } catch (error) {
-    problem.value =
-      error instanceof SyntaxError
-        ? `“${chosen.name}” cannot be read as JSON. Choose a file that was saved as a model sheet.`
-        : reasonOf(error);
-  } finally {
-    if (file.value) file.value.value = '';
-  }
+  await attempt(() => takeFrom(chosen));
+  if (file.value) file.value.value = '';
 };
 </script>
 

@@ -5,29 +5,26 @@ import { computed, ref, useId } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import type { System } from '@fair-gable/core/base/quantity';
 import {
-  featureStates,
   isFitted,
   knownBy,
   type Feature,
   type FeatureState,
   type HowKnown as How,
 } from '@fair-gable/core/unit/catalog';
-import {
-  fieldText,
-  knownOtherwise,
-  type Change,
-  type UnitRecord,
-} from '@fair-gable/core/unit/record';
+import { knownOtherwise, type Change, type UnitRecord } from '@fair-gable/core/unit/record';
 import { vOneTab } from '../../base/controls/one-tab.ts';
-import { DraftMark } from '../../base/draft/index.ts';
 import EvidenceMark from '../../base/evidence/EvidenceMark.vue';
 import HowKnown from '../../base/evidence/HowKnown.vue';
 import { isKeyAlone } from '../../base/keys/keys.ts';
-import PhotoStrip from '../photo/PhotoStrip.vue';
-import FieldHelp from './FieldHelp.vue';
-import FieldHistory from './FieldHistory.vue';
-import PlaceEditor from './PlaceEditor.vue';
-import { afterTap, afterTrying, type Tapped } from './tapped-feature.ts';
+import type { KeepField } from './field-row.ts';
+import FieldRow from './FieldRow.vue';
+import {
+  afterTap,
+  afterTrying,
+  stateOfDigit,
+  statesOffered,
+  type Tapped,
+} from './tapped-feature.ts';
 
 /** One feature of a station: its state in one tap or one digit, and more when opened. */
 const props = defineProps<{
@@ -36,99 +33,79 @@ const props = defineProps<{
   record: UnitRecord;
   system: System;
   open: boolean;
+  /** What was said against the last try, of the feature and of its place. */
   refusal: string;
+  placeRefusal: string;
   mayWrite: boolean;
-  /** Keeps a change of it; false where that was refused. */
-  keep: (change: Change, what: string) => Promise<boolean>;
+  keep: KeepField;
 }>();
 const emit = defineEmits<{ toggle: [] }>();
 
 const id = useId();
-const name = ref<HTMLButtonElement>();
-/** Back to the row itself, from where the keys go on. */
-const leave = (): void => {
-  emit('toggle');
-  name.value?.focus();
-};
 const entry = computed(() => props.record.features[props.feature.key]);
 const state = computed<FeatureState | undefined>(() => entry.value?.value.state);
-const how = computed<How>(() => entry.value?.how ?? 'seen');
 const word = computed(
   () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not checked',
 );
-const tried = ref(['works', 'faulty'] as const);
-
-const all = featureStates.map(({ key, label }) => ({ key, label }));
+const tries = [
+  { key: 'works', label: 'Tried and works', brief: ' · tried, works' },
+  { key: 'faulty', label: 'Tried and faulty', brief: ' · tried, faulty' },
+] as const;
+const triedWord = computed(
+  () => tries.find(({ key }) => key === entry.value?.value.tried)?.brief ?? '',
+);
 
 /** On the phone the two likeliest choices stand in one row; the others open beside them. */
 const isNarrow = useMediaQuery('(width < 760px)');
 const showAll = ref(false);
-const options = computed(() => {
-  if (!isNarrow.value || showAll.value) return all;
-  const likely = state.value && state.value !== 'none' ? state.value : 'standard';
-  return all.filter((o) => o.key === likely || o.key === 'none');
-});
+const options = computed(() => statesOffered(state.value, !isNarrow.value || showAll.value));
 
-const save = ({ value, how: known }: Tapped): void => {
-  const { key, label } = props.feature;
+const keepChange = (change: Change): void => void props.keep(change, inText(props.feature.label));
+const save = ({ value, how }: Tapped): void => {
   const basedOn = entry.value?.version ?? 0;
-  void props.keep({ part: 'features', key, value, how: known, basedOn }, inText(label));
+  keepChange({ part: 'features', key: props.feature.key, value, how, basedOn });
 };
 const choose = (next: FeatureState | null): void => {
   if (props.mayWrite) save(afterTap(entry.value, next));
 };
-
 const setHow = (to: How): void => {
-  if (!entry.value) return;
-  const { key, label } = props.feature;
-  void props.keep(knownOtherwise('features', key, entry.value, to), inText(label));
+  if (entry.value) keepChange(knownOtherwise('features', props.feature.key, entry.value, to));
 };
-
-const besides = computed(() =>
-  (entry.value?.others ?? []).map(({ value, how: known, by }) => {
-    const source = knownBy.find((row) => row.key === known)?.word ?? known;
-    const said = fieldText('features', props.feature.key, value, known, props.system);
-    return `${said}, ${source}, ${by.split(' ')[0]}`;
-  }),
-);
-
-/** A digit is a state while the row itself has the focus: never in a field that is open in it. */
-const onDigit = (event: KeyboardEvent): void => {
-  if (!isKeyAlone(event)) return;
-  const picked = featureStates[Number(event.key) - 1];
-  if (event.key === '0') choose(null);
-  else if (picked && /^[1-9]$/.test(event.key)) choose(picked.key);
-};
-
 const setTried = (value: 'works' | 'faulty'): void => {
   const tapped = afterTrying(entry.value, value);
   if (tapped) save(tapped);
 };
 
-const triedWord = computed(() => {
-  const value = entry.value?.value.tried;
-  if (!value) return '';
-  return value === 'works' ? ' · tried, works' : ' · tried, faulty';
-});
+/** A digit is a state while the row itself has the focus: never in a field that is open in it. */
+const onDigit = (event: KeyboardEvent): void => {
+  const picked = isKeyAlone(event) ? stateOfDigit(event.key) : undefined;
+  if (picked !== undefined) choose(picked);
+};
 </script>
 
 <template>
-  <li class="row" :class="{ open }" :data-field="feature.key">
-    <div class="head" @keydown="onDigit">
-      <button
-        ref="name"
-        type="button"
-        class="name"
-        :aria-expanded="open"
-        :aria-controls="`${id}-body`"
-        @click="emit('toggle')"
-      >
-        <span>{{ feature.label }}</span>
-        <span class="small soft source">
-          <EvidenceMark :how="entry?.how" bare />
-          {{ word }}{{ triedWord }}<template v-if="entry?.filed">, from a file</template>
-        </span>
-      </button>
+  <FieldRow
+    :unit="unit"
+    part="features"
+    :entry="feature"
+    :record="record"
+    :system="system"
+    :open="open"
+    :refusal="refusal"
+    :place-refusal="placeRefusal"
+    :may-write="mayWrite"
+    :keep="keep"
+    @toggle="emit('toggle')"
+    @key="onDigit"
+  >
+    <template #head>
+      <span>{{ feature.label }}</span>
+      <span class="small soft source">
+        <EvidenceMark :how="entry?.how" bare />
+        {{ word }}{{ triedWord }}<template v-if="entry?.filed">, from a file</template>
+      </span>
+    </template>
+    <template #beside>
       <div class="choice">
         <SelectButton
           v-one-tab
@@ -155,101 +132,31 @@ const triedWord = computed(() => {
           {{ showAll ? 'fewer' : 'other…' }}
         </button>
       </div>
-    </div>
-    <p v-for="text in besides" :key="text" class="beside small soft">also: {{ text }}</p>
-    <p v-if="refusal" class="wrong refusal" role="alert">{{ refusal }}</p>
-    <div class="beside"><slot /></div>
-    <DraftMark v-if="!open" :place="`${unit}.places.${feature.key}`" class="beside" />
-    <div v-if="open" :id="`${id}-body`" class="body" @keydown.esc="leave">
+    </template>
+    <template #margin><slot /></template>
+    <template #editor>
       <template v-if="entry && mayWrite">
-        <HowKnown :model-value="how" :name="`${id}-how`" @update:model-value="setHow" />
+        <HowKnown :model-value="entry.how" :name="`${id}-how`" @update:model-value="setHow" />
         <div v-if="isFitted(state)" class="tried">
           <span class="small soft">Tried?</span>
           <button
-            v-for="value in tried"
-            :key="value"
+            v-for="{ key, label } in tries"
+            :key="key"
             type="button"
-            :aria-pressed="entry.value.tried === value"
-            @click="setTried(value)"
+            :aria-pressed="entry.value.tried === key"
+            @click="setTried(key)"
           >
-            {{ value === 'works' ? 'Tried and works' : 'Tried and faulty' }}
+            {{ label }}
           </button>
         </div>
       </template>
-      <div class="tried">
-        <PhotoStrip
-          :unit="unit"
-          :record="record"
-          :target="`features.${feature.key}`"
-          :may-write="mayWrite"
-        />
-        <RouterLink
-          v-if="mayWrite"
-          class="small"
-          :to="{
-            name: 'questions',
-            params: { id: unit },
-            query: { about: `features.${feature.key}` },
-          }"
-          >Ask about it</RouterLink
-        >
-      </div>
-      <FieldHelp :entry="feature" :record="record" />
-      <FieldHistory
-        :unit="unit"
-        part="features"
-        :field="feature.key"
-        :system="system"
-        :version="entry?.version ?? 0"
-      />
-      <PlaceEditor
-        v-if="feature.located && isFitted(state) && mayWrite"
-        :entry="feature"
-        :record="record"
-        :system="system"
-        :unit="unit"
-        :keep="keep"
-      />
-    </div>
-  </li>
+    </template>
+  </FieldRow>
 </template>
 
 <style scoped>
-.beside {
-  padding: 0 12px 6px 24px;
-}
-
-.beside:empty {
-  display: none;
-}
-
-.row {
-  border-bottom: 1px solid var(--hairline);
-}
-
-.row.open {
-  background: var(--leaf);
-  box-shadow: inset 3px 0 0 var(--ink);
-}
-
-.head {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  align-items: center;
-  gap: 10px;
+.choice {
   padding: 4px 12px 4px 0;
-}
-
-.name {
-  display: grid;
-  justify-items: start;
-  min-height: 44px;
-  align-content: center;
-  padding: 0 0 0 10px;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
 }
 
 .source {
@@ -280,16 +187,6 @@ const triedWord = computed(() => {
   background: repeating-linear-gradient(-45deg, var(--spruce) 0 5px, var(--spruce-pale) 5px 8px);
 }
 
-.body {
-  display: grid;
-  gap: 14px;
-  padding: 4px 16px 16px;
-}
-
-.refusal {
-  padding: 0 12px 8px;
-}
-
 .tried {
   display: flex;
   flex-wrap: wrap;
@@ -312,18 +209,10 @@ const triedWord = computed(() => {
 }
 
 @media (width < 760px) {
-  .head {
-    grid-template-columns: 1fr;
-    padding: 8px 10px;
-  }
-
-  .name {
-    padding: 0;
-  }
-
   .choice {
     display: flex;
     gap: 8px;
+    padding: 0 10px 8px;
   }
 
   .states {

@@ -1,20 +1,14 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import type { Feature, Spec } from '@fair-gable/core/unit/catalog';
-import {
-  doubtOfDistance,
-  sides,
-  type Change,
-  type Place,
-  type UnitRecord,
-} from '@fair-gable/core/unit/record';
+import { doubtOfDistance, sides, type Place, type UnitRecord } from '@fair-gable/core/unit/record';
 import SelectField from '../../base/controls/SelectField.vue';
-import HowKnown from '../../base/evidence/HowKnown.vue';
 import { usePlaceDraft } from './field-draft.ts';
+import type { KeepField } from './field-row.ts';
+import FieldForm from './FieldForm.vue';
 import { placeChange, readDistance } from './typed-place.ts';
 
 /** Where something is on this unit, and how that is known: how far back from the coupler, and on which side. */
@@ -23,8 +17,9 @@ const props = defineProps<{
   entry: Spec | Feature;
   record: UnitRecord;
   system: System;
-  /** Keeps it; false where that was refused. */
-  keep: (change: Change, what: string) => Promise<boolean>;
+  /** What was said against the last try. */
+  refusal: string;
+  keep: KeepField;
 }>();
 
 const id = useId();
@@ -56,65 +51,61 @@ const keepPlace = async (): Promise<void> => {
 </script>
 
 <template>
-  <form class="place fields" @submit.prevent="keepPlace">
-    <div>
-      <label :for="`${id}-back`">Back from the coupler</label>
-      <InputText
-        :id="`${id}-back`"
-        v-model="draft.back"
-        :placeholder="like(158)"
-        autocomplete="off"
-      />
+  <FieldForm
+    v-model:how="draft.how"
+    label="Keep the place"
+    ready
+    :is-typed="isTyped"
+    lesser
+    @keep="keepPlace"
+    @clear="clear"
+  >
+    <div class="fields">
+      <div>
+        <label :for="`${id}-back`">Back from the coupler</label>
+        <InputText
+          :id="`${id}-back`"
+          v-model="draft.back"
+          :placeholder="like(158)"
+          autocomplete="off"
+        />
+      </div>
+      <SelectField v-model="draft.side" label="Side" :choices="sides" />
+      <template v-if="isSlide">
+        <div>
+          <label :for="`${id}-length`">Slide length</label>
+          <InputText
+            :id="`${id}-length`"
+            v-model="draft.length"
+            :placeholder="like(104)"
+            autocomplete="off"
+          />
+        </div>
+        <div>
+          <label :for="`${id}-depth`">Slide depth</label>
+          <InputText
+            :id="`${id}-depth`"
+            v-model="draft.depth"
+            :placeholder="like(29)"
+            autocomplete="off"
+          />
+        </div>
+      </template>
     </div>
-    <SelectField v-model="draft.side" label="Side" :choices="sides" />
-    <template v-if="isSlide">
-      <div>
-        <label :for="`${id}-length`">Slide length</label>
-        <InputText
-          :id="`${id}-length`"
-          v-model="draft.length"
-          :placeholder="like(104)"
-          autocomplete="off"
-        />
-      </div>
-      <div>
-        <label :for="`${id}-depth`">Slide depth</label>
-        <InputText
-          :id="`${id}-depth`"
-          v-model="draft.depth"
-          :placeholder="like(29)"
-          autocomplete="off"
-        />
-      </div>
+    <template #notes>
+      <p v-if="problem || refusal" class="small wrong" role="alert">{{ problem || refusal }}</p>
+      <p v-else-if="doubt" class="small amber">{{ doubt }}</p>
+      <p class="small soft" role="status">{{ kept }}</p>
     </template>
-    <HowKnown v-model="draft.how" :name="`${id}-how`" class="how" />
-    <Button type="submit" severity="secondary" label="Keep the place" />
-    <Button
-      v-if="isTyped"
-      type="button"
-      severity="secondary"
-      label="Leave it as it was"
-      @click="clear"
-    />
-    <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
-    <p v-else-if="doubt" class="small amber">{{ doubt }}</p>
-    <p class="small soft" role="status">{{ kept }}</p>
-  </form>
+  </FieldForm>
 </template>
 
 <style scoped>
-/* A row of a spec lays its own forms out in a column; this one stays a line. */
-.place {
-  display: flex;
+.fields {
   gap: 8px 12px;
 }
 
-.place :deep(.p-inputtext) {
+.fields :deep(.p-inputtext) {
   width: 8.5rem;
-}
-
-p:not(:empty),
-.how {
-  flex-basis: 100%;
 }
 </style>

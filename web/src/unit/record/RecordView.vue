@@ -104,8 +104,11 @@ const nextField = (after: SpecKey): void => {
   open.value = list[list.findIndex((s) => s.key === after) + 1]?.key;
 };
 
-const saveSpec = async (key: SpecKey, change: Change, what: string): Promise<boolean> => {
-  const saved = await save(key, [change], what);
+/** What could not be kept stands beside its own field; of a place, beside where the place is typed. */
+const keepField = (change: Change, what: string): Promise<boolean> =>
+  save(`${change.part}.${change.key}`, [change], what);
+const keepSpec = async (key: SpecKey, change: Change, what: string): Promise<boolean> => {
+  const saved = await keepField(change, what);
   if (saved && change.part === 'specs') {
     usualHow.value = change.how;
     // Whoever went on meanwhile stays where they are.
@@ -237,9 +240,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :system="session.system"
           :open="open === spec.key"
           :usual-how="usualHow"
-          :refusal="refusalOf(spec.key)"
+          :refusal="refusalOf(`specs.${spec.key}`)"
+          :place-refusal="refusalOf(`places.${spec.key}`)"
           :may-write="mayWrite"
-          :keep="(change, what) => saveSpec(spec.key, change, what)"
+          :keep="(change, what) => keepSpec(spec.key, change, what)"
           @toggle="open = open === spec.key ? undefined : spec.key"
           @next="nextField(spec.key)"
         >
@@ -253,9 +257,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :record="record"
           :system="session.system"
           :open="open === feature.key"
-          :refusal="refusalOf(feature.key)"
+          :refusal="refusalOf(`features.${feature.key}`)"
+          :place-refusal="refusalOf(`places.${feature.key}`)"
           :may-write="mayWrite"
-          :keep="(change, what) => save(feature.key, [change], what)"
+          :keep="keepField"
           @toggle="open = open === feature.key ? undefined : feature.key"
         >
           <OwnClashes

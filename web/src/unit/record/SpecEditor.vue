@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { computed, nextTick, onMounted, ref, useId } from 'vue';
+import { computed, nextTick, onMounted, ref } from 'vue';
 import { inText } from '@fair-gable/core/base/words';
 import type { System } from '@fair-gable/core/base/quantity';
-import { knownBy, type HowKnown as How, type Spec } from '@fair-gable/core/unit/catalog';
-import {
-  entryAfter,
-  isSameValue as sameValue,
-  knownOtherwise,
-  type Change,
-  type UnitRecord,
-} from '@fair-gable/core/unit/record';
-import HowKnown from '../../base/evidence/HowKnown.vue';
+import type { HowKnown, Spec } from '@fair-gable/core/unit/catalog';
+import type { Change, UnitRecord } from '@fair-gable/core/unit/record';
 import { useSpecDraft } from './field-draft.ts';
+import type { KeepField } from './field-row.ts';
+import FieldForm from './FieldForm.vue';
 import SpecInput from './SpecInput.vue';
+import { inPlaceOfOthers, isDisputedBy, keptSpec, specChange } from './typed-spec.ts';
 import { readTyped } from './typing.ts';
 
 /** A spec while it is typed, and how it is known. What is typed stays until it is kept, or left as it was. */
@@ -23,124 +19,71 @@ const props = defineProps<{
   record: UnitRecord;
   system: System;
   /** How the last value was known, offered for a new one. */
-  usualHow: How;
-  /** What was said against the last try. */
-  refusal: string;
-  /** Keeps it; false where that was refused. */
-  keep: (change: Change, what: string) => Promise<boolean>;
+  usualHow: HowKnown;
+  keep: KeepField;
 }>();
-const emit = defineEmits<{ next: []; leave: [] }>();
+const emit = defineEmits<{ next: [] }>();
 
-const id = useId();
-const form = ref<HTMLFormElement>();
+const root = ref<HTMLElement>();
 const entry = computed(() => props.record.specs[props.spec.key]);
-const what = computed(() => inText(props.spec.label));
-
 const { draft, isTyped, clear, keepWith } = useSpecDraft(() => props);
-const reading = computed(() => readTyped(props.spec, draft.value.text, props.system));
+const value = computed(() => readTyped(props.spec, draft.value.text, props.system).value);
+const isDisputed = computed(
+  () => value.value && isDisputedBy(props.spec, entry.value, value.value, draft.value),
+);
 
 onMounted(async () => {
   await nextTick();
-  const field = form.value?.querySelector<HTMLElement>('select, [role=combobox], input, button');
+  const field = root.value?.querySelector<HTMLElement>('select, [role=combobox], input, button');
   field?.focus();
   if (field instanceof HTMLInputElement) field.select();
 });
 
-const change = (value: Change['value']): Change =>
-  ({
-    part: 'specs',
-    key: props.spec.key,
-    value,
-    how: draft.value.how,
-    basedOn: draft.value.basedOn,
-  }) as Change;
-
-/** What would be said of the field with what is typed; undefined where nothing can be read yet. */
-const after = computed(() => {
-  const { value } = reading.value;
-  return value && entryAfter(entry.value, change(value), { by: '', at: '', version: 1 });
-});
-const isSameValue = computed(
-  () => entry.value && reading.value.value && sameValue(entry.value.value, reading.value.value),
-);
-/** Another source says otherwise and would stay: both are kept, the better one shown. */
-const isDisputed = computed(() => Boolean(after.value?.others?.length) && !isSameValue.value);
-
-const keepChange = (made: Change): Promise<boolean> => keepWith(() => props.keep(made, what.value));
-
+const keepChange = (made: Change): void =>
+  void keepWith(() => props.keep(made, inText(props.spec.label)));
 const keepTyped = (): void => {
-  const { value } = reading.value;
-  if (!value) return;
-  if (!entry.value || !isSameValue.value) return void keepChange(change(value));
-  const known = knownOtherwise('specs', props.spec.key, entry.value, draft.value.how);
-  void keepChange({ ...known, basedOn: draft.value.basedOn } as Change);
+  if (value.value) keepChange(keptSpec(props.spec, entry.value, value.value, draft.value));
 };
-
 const replace = (): void => {
-  const { value } = reading.value;
-  if (value) void keepChange({ ...change(value), others: [] } as Change);
+  if (value.value) keepChange(inPlaceOfOthers(props.spec, value.value, draft.value));
 };
-
-/** A letter says how the value is known: by itself among the marks, with Alt while typing. */
-const onLetter = (event: KeyboardEvent): void => {
-  const isAmongMarks = (event.target as HTMLInputElement).type === 'radio';
-  const chosen = knownBy.find((row) => row.letter === event.key.toLowerCase());
-  if (!chosen || event.ctrlKey || event.metaKey || (!event.altKey && !isAmongMarks)) return;
-  event.preventDefault();
-  draft.value.how = chosen.key;
-};
+const takeBack = (): void => keepChange(specChange(props.spec, null, draft.value));
 </script>
 
 <template>
-  <form ref="form" @submit.prevent="keepTyped" @keydown="onLetter" @keydown.esc="emit('leave')">
-    <SpecInput v-model="draft.text" :spec="spec" :system="system" hide-label />
-    <HowKnown v-model="draft.how" :name="`${id}-how`" />
-    <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
-    <p v-if="isDisputed" class="small soft">
-      Another source says otherwise. Both are kept and the better one is shown, until somebody
-      decides.
-    </p>
-    <div class="actions">
-      <Button
-        type="submit"
-        :label="isDisputed ? 'Keep both' : 'Keep it'"
-        :disabled="!reading.value"
-      />
-      <Button
-        v-if="isDisputed"
-        type="button"
-        severity="secondary"
-        label="Put it in place of the others"
-        @click="replace"
-      />
-      <Button
-        v-if="isTyped"
-        type="button"
-        severity="secondary"
-        label="Leave it as it was"
-        @click="clear"
-      />
-      <Button
-        v-if="entry && !isTyped"
-        type="button"
-        severity="secondary"
-        label="Not known after all"
-        @click="keepChange(change(null))"
-      />
-      <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />
-    </div>
-  </form>
+  <div ref="root">
+    <FieldForm
+      v-model:how="draft.how"
+      :label="isDisputed ? 'Keep both' : 'Keep it'"
+      :ready="value !== undefined"
+      :is-typed="isTyped"
+      @keep="keepTyped"
+      @clear="clear"
+    >
+      <SpecInput v-model="draft.text" :spec="spec" :system="system" hide-label />
+      <template #notes>
+        <p v-if="isDisputed" class="small soft">
+          Another source says otherwise. Both are kept and the better one is shown, until somebody
+          decides.
+        </p>
+      </template>
+      <template #actions>
+        <Button
+          v-if="isDisputed"
+          type="button"
+          severity="secondary"
+          label="Put it in place of the others"
+          @click="replace"
+        />
+        <Button
+          v-if="entry && !isTyped"
+          type="button"
+          severity="secondary"
+          label="Not known after all"
+          @click="takeBack"
+        />
+        <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />
+      </template>
+    </FieldForm>
+  </div>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 10px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-</style>

@@ -3,20 +3,13 @@ import type { Feature, HowKnown, Spec } from '@fair-gable/core/unit/catalog';
 import { howOf, type UnitRecord } from '@fair-gable/core/unit/record';
 import { useDraft, type Drafting } from '../../base/draft/index.ts';
 import type { PlaceDraft } from './typed-place.ts';
+import type { SpecDraft } from './typed-spec.ts';
 import { asTyped } from './typing.ts';
 
 interface Of {
   readonly unit: string;
   readonly record: UnitRecord;
   readonly system: System;
-}
-
-/** A spec as it is typed, at the desk or on the lot: the same draft in both. */
-export interface SpecDraft {
-  text: string;
-  how: HowKnown;
-  /** The version that was on the screen when the typing began: what others do meanwhile is not overwritten. */
-  basedOn: number;
 }
 
 /** @param of is called anew whenever something in it changes */

@@ -1,4 +1,4 @@
-import type { FeatureState, HowKnown } from '@fair-gable/core/unit/catalog';
+import { featureStates, type FeatureState, type HowKnown } from '@fair-gable/core/unit/catalog';
 import type { Entry, FeatureValue } from '@fair-gable/core/unit/record';
 
 /** What a tap keeps of a feature; null takes it back: not checked. */
@@ -33,4 +33,19 @@ export const afterTrying = (
   const { state } = entry.value;
   const value = entry.value.tried === tried ? { state } : { state, tried };
   return { value, how: howAfter(entry) };
+};
+
+/** The state that a digit stands for: 1 the first; null for 0, not checked after all; nothing for any other key. */
+export const stateOfDigit = (key: string): FeatureState | null | undefined =>
+  key === '0' ? null : /^[1-9]$/.test(key) ? featureStates[Number(key) - 1]?.key : undefined;
+
+/** The states to tap: all of them, or the likelier two where there is little room. */
+export const statesOffered = (
+  state: FeatureState | undefined,
+  all: boolean,
+): { key: FeatureState; label: string }[] => {
+  const likely = state && state !== 'none' ? state : 'standard';
+  return featureStates
+    .filter(({ key }) => all || key === likely || key === 'none')
+    .map(({ key, label }) => ({ key, label }));
 };

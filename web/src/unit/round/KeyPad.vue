@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Delete } from '@lucide/vue';
-import type { Keypad, PadKey } from '@fair-gable/core/unit/round';
+import type { Keypad } from '@fair-gable/core/unit/round';
+import { digitKeyed, keyTakenBack, padKeyed } from './keyed.ts';
 
 /** Digits and a field's own units under the thumb; what is typed stays in the field above. */
-const props = defineProps<{
+defineProps<{
   pad: Keypad;
   next: string;
   ready: boolean;
@@ -20,38 +21,25 @@ const rows = [
 ] as const;
 /** The column beside the digits is as high as they are; what is more stands below it. */
 const besides = 3;
-
-const tidy = (text: string): string => text.replaceAll(/\s+/g, ' ').trimStart();
-const write = (text: string): void => {
-  typed.value = tidy(`${props.anew ? '' : typed.value}${text}`);
-};
-/** A fraction belongs before the unit, whichever was pressed first: 9 in, then a half, is 9 1/2 in. */
-const unitBehind = (key: PadKey): string =>
-  key.writes[0]?.includes('/') ? (/\s*[a-z]+\s*$/i.exec(typed.value)?.[0] ?? '') : '';
-
-/** A key with several texts goes round them when it is pressed again. */
-const press = (key: PadKey): void => {
-  const { writes } = key;
-  const unit = unitBehind(key);
-  const body = typed.value.slice(0, typed.value.length - unit.length);
-  const at = writes.findIndex((text) => body.endsWith(text));
-  const isAgain = at >= 0 && writes.length > 1;
-  const had = isAgain ? body.slice(0, -(writes[at] ?? '').length) : body;
-  typed.value = tidy(`${had}${writes[(at + 1) % writes.length] ?? ''}${unit}`);
-};
-/** What the last key wrote is taken back whole: a unit is one key. */
-const back = (): void => {
-  typed.value = typed.value.replace(/(\s*[a-z/³·°×]+\s*|\s*\d\/\d\s*|.)$/i, '');
-};
 </script>
 
 <template>
   <div class="pad" role="group" aria-label="Keypad">
     <template v-for="(row, i) in rows" :key="i">
-      <button v-for="digit in row" :key="digit" type="button" @click="write(digit)">
+      <button
+        v-for="digit in row"
+        :key="digit"
+        type="button"
+        @click="typed = digitKeyed(typed, digit, anew)"
+      >
         {{ digit }}
       </button>
-      <button v-if="pad.keys[i]" type="button" class="unit" @click="press(pad.keys[i])">
+      <button
+        v-if="pad.keys[i]"
+        type="button"
+        class="unit"
+        @click="typed = padKeyed(typed, pad.keys[i])"
+      >
         {{ pad.keys[i].label }}
       </button>
       <span v-else></span>
@@ -61,13 +49,18 @@ const back = (): void => {
       :key="key.label"
       type="button"
       class="unit"
-      @click="press(key)"
+      @click="typed = padKeyed(typed, key)"
     >
       {{ key.label }}
     </button>
     <slot v-if="pad.keys.length <= besides" />
-    <button type="button" @click="write('0')">0</button>
-    <button type="button" class="unit" aria-label="Take the last one off" @click="back">
+    <button type="button" @click="typed = digitKeyed(typed, '0', anew)">0</button>
+    <button
+      type="button"
+      class="unit"
+      aria-label="Take the last one off"
+      @click="typed = keyTakenBack(typed)"
+    >
       <Delete aria-hidden="true" />
     </button>
     <button type="button" class="next" :disabled="!ready" @click="emit('next')">{{ next }}</button>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { ref } from 'vue';
-import { reasonOf } from '../../base/api/client.ts';
+import { useAttempt } from '../../base/attempt/index.ts';
+import { jsonIn } from '../../base/files/json.ts';
 import { useLongWork } from '../../base/long-work/index.ts';
 import WorkBar from '../../base/long-work/WorkBar.vue';
 import { useUnits, type TakenFile } from '../units/units.ts';
@@ -13,42 +14,23 @@ const emit = defineEmits<{
 }>();
 const units = useUnits();
 const input = ref<HTMLInputElement>();
-const busy = ref(false);
+const { busy, problem, attempt } = useAttempt();
 const { isAtWork, progress, run, stop } = useLongWork();
-
-const contentOf = async (file: File): Promise<unknown> => {
-  try {
-    return JSON.parse(await file.text());
-  } catch {
-    return undefined;
-  }
-};
 
 /** By how it begins: a name says nothing. */
 const isZip = async (file: File): Promise<boolean> => (await file.slice(0, 2).text()) === 'PK';
 
+const taking = async (file: File): Promise<TakenFile> =>
+  (await isZip(file))
+    ? run((as) => units.takeZip(file, as))
+    : units.takeFile(await jsonIn(file, 'a unit file'));
+
 const take = async (): Promise<void> => {
   const file = input.value?.files?.[0];
   if (!file) return;
-  busy.value = true;
-  try {
-    if (await isZip(file)) {
-      emit('taken', await run((as) => units.takeZip(file, as)));
-      return;
-    }
-    const content = await contentOf(file);
-    if (content === undefined) {
-      emit(
-        'refused',
-        `“${file.name}” is not a unit file: it cannot be read as JSON. Choose a file that was exported as a unit.`,
-      );
-    } else emit('taken', await units.takeFile(content));
-  } catch (error) {
-    emit('refused', reasonOf(error));
-  } finally {
-    busy.value = false;
-    if (input.value) input.value.value = '';
-  }
+  if (!(await attempt(async () => emit('taken', await taking(file)))))
+    emit('refused', problem.value);
+  if (input.value) input.value.value = '';
 };
 </script>
 
