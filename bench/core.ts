@@ -17,7 +17,7 @@ const files = texts.map((text) => {
   return read.file;
 });
 
-/** What a benchmark's work must come to, so that nothing is optimised away. */
+/** What a benchmark's work must come to, so that nothing is optimized away. */
 let sink = 0;
 
 /** The median of some runs, each a number of rounds, in microseconds a round. */

@@ -135,7 +135,7 @@ const jobs: readonly Job[] = [
         ['uvw', '2316'],
         ['ccc', '884'],
         ['axleRating', '3500'],
-        ['tyreSize', 'ST205/75R14'],
+        ['tireSize', 'ST205/75R14'],
         ['overallLength', '17 2'],
       ];
       await page.getByLabel('Stock number').focus();

@@ -1,6 +1,6 @@
 // The engines over ten thousand units, against nothing but their arithmetic; and a slider on a slow phone.
 import { readdirSync, readFileSync } from 'node:fs';
-import { tyres, tyresInputOf, tyresValue, type TyresInput } from '@fair-gable/core/numbers/tires';
+import { tires, tiresInputOf, tiresValue, type TiresInput } from '@fair-gable/core/numbers/tires';
 import { tow, towInputSchema, towValue, type TowInput } from '@fair-gable/core/numbers/tow';
 import { freshTrial } from '@fair-gable/core/numbers/trial';
 import { water, waterInputOf, waterValue, type WaterInput } from '@fair-gable/core/numbers/water';
@@ -62,8 +62,8 @@ const tows = many<TowInput>((_, i) =>
     hardware: known(80),
   }),
 );
-const wheels = many<TyresInput>((record, i) => {
-  const input = tyresInputOf(record, '2026-04-10', { DoorFront: 40 + (i % 30) });
+const wheels = many<TiresInput>((record, i) => {
+  const input = tiresInputOf(record, '2026-04-10', { DoorFront: 40 + (i % 30) });
   return input.each && input.gawr ? input : undefined;
 });
 const tanks = many<WaterInput>((record, i) => {
@@ -86,7 +86,7 @@ const of = (given: { readonly amount: number } | undefined, otherwise = 0): numb
   given === undefined ? otherwise : given.amount;
 
 /** The same sums as the engine's, in plain loops over plain numbers: no names, no reasons, nothing kept. */
-const bareLoad = ({ uvw, hitch, axle, gvwr, gawr, tyres: all, coupler, items }: WeightInput) => {
+const bareLoad = ({ uvw, hitch, axle, gvwr, gawr, tires: all, coupler, items }: WeightInput) => {
   const arm = of(axle, 1);
   let [total, ball] = [of(uvw), of(hitch)];
   for (const { weight, back } of items) {
@@ -143,9 +143,9 @@ const bareTow = (input: TowInput): number => {
   return sum;
 };
 
-const bareTyres = ({ each, highest, pressure, count: tyreCount, gawr }: TyresInput): number => {
+const bareTires = ({ each, highest, pressure, count: tireCount, gawr }: TiresInput): number => {
   const part = Math.min(of(pressure, 1) / of(highest, 1), 1);
-  return (of(each) * part * tyreCount) / of(gawr, 1) - 1;
+  return (of(each) * part * tireCount) / of(gawr, 1) - 1;
 };
 
 const rates = [
@@ -209,7 +209,7 @@ const rows: readonly Row[] = [
     (i) => towValue(i, of(i.share)),
     (i) => tow(i, 'us'),
   ),
-  row('tyres', wheels, bareTyres, tyresValue, (i) => tyres(i, 'us')),
+  row('tires', wheels, bareTires, tiresValue, (i) => tires(i, 'us')),
   row('water', tanks, bareWater, waterValue, (i) => water(i, 'us')),
   row('the label', labels, bareLabel, cargoLabelValue, (i) => cargoLabel(i, 'us')),
   row('scale tickets', tickets, bareScale, scaleValue, (i) => scale(i, 'us')),

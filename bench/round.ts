@@ -54,7 +54,7 @@ const sheets: Readonly<Record<string, readonly Entry[]>> = {
     typed('construction', 'width', '8 ft 6 in'),
     typed('kitchen', 'fridgeSize', '8 ft³'),
     typed('climate', 'furnace', '2 5 0 0 0'),
-    ...there('garage', 'gearSpace', 'ramp', 'fuelVents'),
+    ...there('garage', 'garageSpace', 'ramp', 'fuelVents'),
     typed('garage', 'garageLength', '9 ft 6 in'),
     typed('garage', 'tieDowns', '4 × 1 5 0 0 lb'),
     typed('labels', 'hitchWeight', '7 0 0 lb'),

@@ -209,7 +209,7 @@ test.describe('without a network', () => {
     await typeInto(page.getByLabel('Name', { exact: true }), 'Asa Fenn');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByRole('alert')).toContainText('E-mail or phone');
-    await typeInto(page.getByLabel('E-mail'), 'asa@harbour.example');
+    await typeInto(page.getByLabel('E-mail'), 'asa@harbor.example');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByRole('button', { name: 'Draft a message' }).click();
     const text = page.getByLabel('Message', { exact: true });
@@ -220,8 +220,8 @@ test.describe('without a network', () => {
     await expect(text).toHaveValue(/asking price/);
     await page.getByText('With the asking price').click();
     await expectSound(page, 'after a walk');
-    await page.getByRole('button', { name: 'Send it to asa@harbour.example' }).click();
-    await expect(page.getByText('Handed to the mail for asa@harbour.example.')).toBeVisible();
+    await page.getByRole('button', { name: 'Send it to asa@harbor.example' }).click();
+    await expect(page.getByText('Handed to the mail for asa@harbor.example.')).toBeVisible();
 
     await page.goto(demo('/walks'));
     await expect(page.getByText('send the manual').first()).toBeVisible();

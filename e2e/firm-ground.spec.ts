@@ -207,7 +207,7 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
   await page.getByRole('link', { name: 'Settings' }).click();
   await page
     .getByRole('combobox', { name: 'Units' })
-    .selectOption({ label: 'metres, kilograms, litres' });
+    .selectOption({ label: 'meters, kilograms, liters' });
   await page.getByRole('button', { name: 'Keep' }).first().click();
   await expect(page.getByText('Kept.')).toBeVisible();
   for (const [label, mode] of [

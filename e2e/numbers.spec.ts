@@ -104,7 +104,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
   await signIn(page);
   await page.goto(demo('/vehicles'));
   await page.getByRole('button', { name: 'A buyer’s vehicle' }).click();
-  const name = `Grey truck ${Date.now() % 10_000}`;
+  const name = `Gray truck ${Date.now() % 10_000}`;
   await typeInto(page.getByLabel(/What you call it/), name);
   await typeInto(page.getByLabel('Payload', { exact: true }), '1480');
   await typeInto(page.getByLabel('Tow rating', { exact: true }), '3,700 kg');

@@ -3,13 +3,13 @@ import { atYard, demo, phone, shellKept, typeInto } from './yard.ts';
 
 /** A picture as a camera gives it: drawn in the page, so that no file of ours is needed. */
 const photo = async (page: Page, shade: string): Promise<Buffer> => {
-  const address = await page.evaluate((colour) => {
+  const address = await page.evaluate((color) => {
     const canvas = document.createElement('canvas');
     canvas.width = 800;
     canvas.height = 600;
     const ink = canvas.getContext('2d');
     if (ink) {
-      ink.fillStyle = colour;
+      ink.fillStyle = color;
       ink.fillRect(0, 0, 800, 600);
     }
     return canvas.toDataURL('image/jpeg').split(',')[1] ?? '';

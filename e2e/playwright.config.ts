@@ -18,7 +18,7 @@ export default defineConfig({
     locale: 'en-US',
     // Keeping the shell costs each test a second: only those keep it that go without a network (`withShell`).
     serviceWorkers: 'block',
-    // Colours are looked at when they have arrived, not on their way.
+    // Colors are looked at when they have arrived, not on their way.
     contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
     launchOptions: {

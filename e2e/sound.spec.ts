@@ -63,14 +63,14 @@ for (const mode of ['dark', 'sunlight']) {
     for (const place of ['record/labels', 'record/hitch', 'walk', 'history']) {
       await page.goto(record.replace(/record.*/, place));
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await expectSound(page, `${place}, ${mode}`, 'colours');
+      await expectSound(page, `${place}, ${mode}`, 'colors');
     }
     await page.goto(demo('/walks'));
     await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();
-    await expectSound(page, `walks, ${mode}`, 'colours');
+    await expectSound(page, `walks, ${mode}`, 'colors');
     await page.goto(demo('/yard'));
     await expect(page.getByRole('link', { name: /Outline of/ }).first()).toBeVisible();
-    await expectSound(page, `yard, ${mode}`, 'colours');
+    await expectSound(page, `yard, ${mode}`, 'colors');
   });
 }
 
@@ -101,8 +101,8 @@ for (const [name, size] of Object.entries({ desk, phone })) {
           dispatchEvent(new PopStateEvent('popstate', { state: history.state })),
         );
         await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
-        // The same page in another mode has other colours, and nothing else.
-        await expectSound(page, `${part}, ${mode}`, mode === 'light' ? undefined : 'colours');
+        // The same page in another mode has other colors, and nothing else.
+        await expectSound(page, `${part}, ${mode}`, mode === 'light' ? undefined : 'colors');
       }
     }
     await page.goto(demo('/yard/left'));
@@ -132,7 +132,7 @@ test('the quick look of axe finds what its whole look finds', async ({ page }) =
     expect.arrayContaining(['button-name', 'image-alt', 'label', 'link-name', 'color-contrast']),
   );
   expect(await found(axe(page))).toEqual(whole);
-  const colours = whole.filter(([id]) => id === 'color-contrast');
-  expect(await found(axe(page, 'colours'))).toEqual(colours);
+  const colors = whole.filter(([id]) => id === 'color-contrast');
+  expect(await found(axe(page, 'colors'))).toEqual(colors);
   await expect(expectSound(page, 'faults')).rejects.toThrow(/button-name/);
 });

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { atYard, demo, expectSound, openFromYard, signIn, typeInto, unitsInDemo } from './yard.ts';
 
 const list = [
-  'Stock #,Series,Plan,Dry Weight,Colour of the roof',
+  'Stock #,Series,Plan,Dry Weight,Color of the roof',
   'TQ-0481,Tarn,19 RD,3900,white',
   'TQ-0482,Tarn,19 RD,light,white',
   'TQ-0403,Pell,14 T,2316,white',
@@ -23,10 +23,10 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await expect(says).toContainText('2 new units');
   await expect(says).toContainText('1 cell left out');
   await expect(page.getByText('understood: 3,900 lb')).toBeVisible();
-  await expect(page.getByText('Left out, for nobody knows what they hold: Colour')).toBeVisible();
+  await expect(page.getByText('Left out, for nobody knows what they hold: Color')).toBeVisible();
   await expect(page.getByText(/Weight as built cannot be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
-  await page.getByRole('combobox', { name: 'Colour of the roof' }).click();
+  await page.getByRole('combobox', { name: 'Color of the roof' }).click();
   await typeInto(page.getByRole('searchbox'), 'decor');
   await page.getByRole('option', { name: 'Decor', exact: true }).click();
   await expect(says).toContainText('1 unit here says otherwise');

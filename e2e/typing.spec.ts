@@ -222,17 +222,17 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
   for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
   await page.keyboard.type('9TPPT1419T1000777');
   await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
-  await typeInto(page.locator('[data-take="labelTyreSize"]').getByRole('textbox'), 'ST205/75R14');
-  await typeInto(page.locator('[data-take="tyreSize"]').getByRole('textbox'), 'ST185/80R13');
+  await typeInto(page.locator('[data-take="labelTireSize"]').getByRole('textbox'), 'ST205/75R14');
+  await typeInto(page.locator('[data-take="tireSize"]').getByRole('textbox'), 'ST185/80R13');
   await page.reload();
   await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
   await page.getByRole('button', { name: /^Take it in with/ }).click();
   await expect(page.locator('.particulars')).toContainText('TQ-0777');
   const { specs } = await recordOf(page);
-  expect(specs.labelTyreSize).toMatchObject({ how: 'read', value: { text: 'ST205/75R14' } });
-  expect(specs.tyreSize).toMatchObject({ value: { text: 'ST185/80R13' } });
+  expect(specs.labelTireSize).toMatchObject({ how: 'read', value: { text: 'ST205/75R14' } });
+  expect(specs.tireSize).toMatchObject({ value: { text: 'ST185/80R13' } });
   await goTo(page, /^7 Running gear/);
-  await expect(page.getByText('Not the tyres it left with')).toBeVisible();
+  await expect(page.getByText('Not the tires it left with')).toBeVisible();
 });
 
 test('a model sheet takes a figure whole, where it stands, and shows what it changes', async ({

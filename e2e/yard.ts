@@ -106,7 +106,7 @@ export const sayCard = async (page: Page, nth: number): Promise<void> => {
   await expect(page.getByText(new RegExp(`^card ${nth + 1} of`))).toBeVisible();
 };
 
-/** A row of the record by its catalogue key. */
+/** A row of the record by its catalog key. */
 export const row = (page: Page, key: string) => page.locator(`[data-field="${key}"]`);
 
 /** Types a spec's value and says how it is known. */
@@ -121,18 +121,18 @@ export const enter = async (page: Page, key: string, typed: string, how: string)
 
 /**
  * What axe finds against a page. Only that is worked out, in the page itself: no view of ours has frames.
- * @param of colours alone
+ * @param of colors alone
  */
-export const axe = (page: Page, of?: 'colours') => {
+export const axe = (page: Page, of?: 'colors') => {
   const look = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode();
   return (of ? look.withRules(['color-contrast', 'link-in-text-block']) : look).analyze();
 };
 
 /**
  * Nothing serious for axe, and nothing that sticks out sideways.
- * @param of what alone may be otherwise than in a look before it: colours, where only the mode is another
+ * @param of what alone may be otherwise than in a look before it: colors, where only the mode is another
  */
-export const expectSound = async (page: Page, view: string, of?: 'colours'): Promise<void> => {
+export const expectSound = async (page: Page, view: string, of?: 'colors'): Promise<void> => {
   const { violations } = await axe(page, of);
   const serious = violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')

@@ -1,12 +1,12 @@
 // Writes the published JSON Schemas from the core's Zod schemas; a test holds them together.
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { modelSheetJsonSchema } from '@fair-gable/core/unit/model-sheet';
+import { modelSheetJsonSchema, modelSheetVersion } from '@fair-gable/core/unit/model-sheet';
 import { unitFileJsonSchema, unitFileVersion } from '@fair-gable/core/unit/unit-file';
 
 const folder = new URL('../docs/schemas/', import.meta.url);
 const schemas = {
   [`unit-v${unitFileVersion}.schema.json`]: unitFileJsonSchema(),
-  'model-sheet-v1.schema.json': modelSheetJsonSchema(),
+  [`model-sheet-v${modelSheetVersion}.schema.json`]: modelSheetJsonSchema(),
 };
 
 mkdirSync(folder, { recursive: true });

@@ -105,12 +105,12 @@ describe('what a walk leaves to do', () => {
 
 describe('somebody who was shown something', () => {
   it.each([
-    [{ name: 'Asa Fenn', email: 'asa@harbour.example' }, undefined],
+    [{ name: 'Asa Fenn', email: 'asa@harbor.example' }, undefined],
     [{ name: 'Asa Fenn', phone: '+1 555 0100' }, undefined],
     [{ name: 'Asa Fenn' }, /E-mail or phone/],
     [{ name: ' ', phone: '555 0100' }, /Name/],
     [{ name: 'Asa', phone: 'ring me' }, /Phone/],
-    [{ name: 'Asa', email: 'asa at harbour' }, /E-mail/],
+    [{ name: 'Asa', email: 'asa at harbor' }, /E-mail/],
   ])('%j', (buyer, problem) => {
     const read = buyerSchema.safeParse({ id: uuid(1), ...buyer });
     if (problem === undefined) expect(read.success).toBe(true);

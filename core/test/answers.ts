@@ -9,7 +9,7 @@ export const answersFor = (record: UnitRecord, trial: Trial, system: System, tod
     load: asking.of(load.work),
     tow: asking.of(tow.work),
     nights: asking.of(nights.work),
-    tyres: asking.of(tires.work),
+    tires: asking.of(tires.work),
     label: asking.of(label.work),
     scale: asking.of(scale.work),
   };

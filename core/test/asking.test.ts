@@ -56,7 +56,7 @@ describe('an answer', () => {
       scale: 1,
       tow: 1,
     });
-    expect(workedOut(() => questionsFor(ask(record)))).toEqual({ tyres: 1, label: 1 });
+    expect(workedOut(() => questionsFor(ask(record)))).toEqual({ tires: 1, label: 1 });
     expect(workedOut(() => questionsFor(ask(record)))).toEqual({});
   });
 
@@ -64,9 +64,9 @@ describe('an answer', () => {
   it.each<[string, Partial<Trial>, readonly string[]]>([
     ['people off the hookups', { people: 4 }, ['nights']],
     ['a vehicle', { aboard: 600 }, ['tow']],
-    ['a pressure', { pressures: { 'left-1': 60 } as Trial['pressures'] }, ['tyres']],
-    ['gear', { gear: { front: 200 } }, ['load', 'scale', 'tow', 'tyres']],
-    ['a weighing', { weighings: { vehicle: 5000 } }, ['scale', 'tow', 'tyres']],
+    ['a pressure', { pressures: { 'left-1': 60 } as Trial['pressures'] }, ['tires']],
+    ['gear', { gear: { front: 200 } }, ['load', 'scale', 'tires', 'tow']],
+    ['a weighing', { weighings: { vehicle: 5000 } }, ['scale', 'tires', 'tow']],
     ['days, which the drawing alone shows', { days: 2 }, []],
   ])('is worked out anew where it goes by %s, and nowhere else', (_, more, anew) => {
     const record = fresh();
@@ -77,7 +77,7 @@ describe('an answer', () => {
   it('is of its record, system and day', () => {
     const record = fresh();
     questionsFor(ask(record));
-    const all = ['label', 'load', 'nights', 'scale', 'tow', 'tyres'];
+    const all = ['label', 'load', 'nights', 'scale', 'tires', 'tow'];
     const anew = (of: UnitRecord, system: 'us' | 'metric', today: string) =>
       Object.keys(workedOut(() => questionsFor(askingOf(of, trial, system, today)))).toSorted();
     expect(anew(record, 'metric', us.today)).toEqual(all);

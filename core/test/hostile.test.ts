@@ -9,7 +9,7 @@ import {
 } from '@fair-gable/core/base/quantity';
 import { riskyIn } from '@fair-gable/core/show/claims';
 import { findEntries, specs } from '@fair-gable/core/unit/catalog';
-import { readDotDate, readFloorPlan, readTyreCode, readVin } from '@fair-gable/core/unit/identity';
+import { readDotDate, readFloorPlan, readTireCode, readVin } from '@fair-gable/core/unit/identity';
 import { emptyRecord, typedSpec } from '@fair-gable/core/unit/record';
 import { columnsOf, decimalOf, readLine, withPoint } from '@fair-gable/core/unit/stock-list';
 import { isFoundIn } from '@fair-gable/core/yard/list';
@@ -42,7 +42,7 @@ const parsers: Readonly<Record<string, (text: string) => unknown>> = {
   'a size': (text) => parseSize(text, 'inches', 2, 'us'),
   'a date': (text) => parseDate(text, 'day', 'us'),
   'a VIN': readVin,
-  'a tire': readTyreCode,
+  'a tire': readTireCode,
   'its date': readDotDate,
   'a floor plan': readFloorPlan,
   'a search': (text) => isFoundIn('fenlark 24 rkd', text),

@@ -7,13 +7,13 @@ import {
   planInWords,
   readDotDate,
   readFloorPlan,
-  readTyreCode,
+  readTireCode,
   readVin,
   sizeOf,
   speedOfSymbol,
   tableLoad,
   tidyVin,
-  tyreMonths,
+  tireMonths,
   vinCheckDigit,
 } from '@fair-gable/core/unit/identity';
 
@@ -105,7 +105,7 @@ describe('the model year of a VIN', () => {
   });
 });
 
-describe('the date of a tyre', () => {
+describe('the date of a tire', () => {
   // Week 01 is the first full calendar week, Sunday to Saturday: 49 CFR 574.5(d); dates by the calendar.
   it.each([
     ['3625', { week: 36, year: 2025 }, '2025-09-07'],
@@ -126,12 +126,12 @@ describe('the date of a tyre', () => {
   });
 
   it('ages by whole months', () => {
-    expect(tyreMonths({ week: 7, year: 2019 }, '2026-04-09')).toBe(85);
-    expect(tyreMonths({ week: 40, year: 2026 }, '2026-04-09')).toBeLessThan(0);
+    expect(tireMonths({ week: 7, year: 2019 }, '2026-04-09')).toBe(85);
+    expect(tireMonths({ week: 40, year: 2026 }, '2026-04-09')).toBeLessThan(0);
   });
 });
 
-describe('tyre codes', () => {
+describe('tire codes', () => {
   // ST225/75R15: 15 + 2 × 0.75 × 225 / 25.4 = 28.29 in; makers' tables round it to 28.3 (common practice).
   it.each([
     ['ST225/75R15', { service: 'ST', width: 225, aspect: 75, rim: 15, construction: 'radial' }, 28.29],
@@ -141,16 +141,16 @@ describe('tyre codes', () => {
     ['LT235/85R16', { service: 'LT' }, 31.73],
     ['205/65R15', { service: undefined }, 25.49],
   ])('%s', (typed, parts, diameter) => {
-    const read = readTyreCode(typed);
+    const read = readTireCode(typed);
     expect(read).toMatchObject(parts);
     expect(read?.diameter).toBeCloseTo(diameter, 1);
   }); // prettier-ignore
 
   it('reads old sizes in inches, and nothing else', () => {
-    expect(readTyreCode('4.80-12')).toMatchObject({ rim: 12, construction: 'bias' });
-    expect(readTyreCode('5.30-12')?.width).toBeCloseTo(134.6, 1);
-    expect(readTyreCode('fifteen')).toBeUndefined();
-    expect(readTyreCode('3625')).toBeUndefined();
+    expect(readTireCode('4.80-12')).toMatchObject({ rim: 12, construction: 'bias' });
+    expect(readTireCode('5.30-12')?.width).toBeCloseTo(134.6, 1);
+    expect(readTireCode('fifteen')).toBeUndefined();
+    expect(readTireCode('3625')).toBeUndefined();
   });
 
   it('compares sizes without what stands behind the rim', () => {
@@ -175,7 +175,7 @@ describe('load index and speed symbol', () => {
     expect(loadOfIndex(index)).toBe(load);
   });
 
-  it('rises by about three per cent a step, and doubles in twenty-four or so', () => {
+  it('rises by about three percent a step, and doubles in twenty-four or so', () => {
     for (let index = 60; index < 126; index++) {
       const step = (loadOfIndex(index + 1) ?? 0) / (loadOfIndex(index) ?? 1);
       expect(step).toBeGreaterThan(1.02);
@@ -195,7 +195,7 @@ describe('load index and speed symbol', () => {
     ]);
   });
 
-  it('agrees with the loads of the trailer-tyre tables to the index the sidewall bears', () => {
+  it('agrees with the loads of the trailer-tire tables to the index the sidewall bears', () => {
     // ST225/75R15 E is marked 117 (1285 kg = 2833 lb): TRA table, from memory.
     expect((loadOfIndex(117) ?? 0) / 0.45359237).toBeCloseTo(
       tableLoad('ST225/75R15', 'E') ?? 0,

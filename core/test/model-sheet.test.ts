@@ -17,6 +17,7 @@ import {
   forbiddenPairs,
   inheritedBy,
   modelSheetJsonSchema,
+  modelSheetVersion,
   noValues,
   packageEffect,
   packagesOn,
@@ -423,7 +424,7 @@ describe('a sheet that cannot be read', () => {
 
   it('is described by the published JSON Schema', () => {
     const published = readFileSync(
-      new URL('../../docs/schemas/model-sheet-v1.schema.json', import.meta.url),
+      new URL(`../../docs/schemas/model-sheet-v${modelSheetVersion}.schema.json`, import.meta.url),
       'utf8',
     );
     expect(JSON.parse(published)).toEqual(JSON.parse(JSON.stringify(modelSheetJsonSchema())));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import highsLoader from 'highs';
-import { tyres, tyresInputOf, tyresOutcomeSchema } from '@fair-gable/core/numbers/tires';
+import { tires, tiresInputOf, tiresOutcomeSchema } from '@fair-gable/core/numbers/tires';
 import {
   tow,
   towInputSchema,
@@ -372,7 +372,7 @@ describe('what should tow it', () => {
   });
 });
 
-describe('whether the tyres are enough', () => {
+describe('whether the tires are enough', () => {
   // ST205/75R15 D: 2,150 lb at 65 psi (TRA, from memory); four of them over two axles of 3,500 lb: 22.9 % in hand.
   const four = {
     each: known(2150),
@@ -383,29 +383,29 @@ describe('whether the tyres are enough', () => {
   };
 
   it('adds up, and takes what less pressure costs in proportion', () => {
-    expect(tyres(four, 'us').value).toMatchObject({ all: 8600, enough: true });
-    expect(tyres(four, 'us').value?.reserve).toBeCloseTo(0.2286, 4);
-    const soft = tyres({ ...four, pressure: known(50) }, 'us');
+    expect(tires(four, 'us').value).toMatchObject({ all: 8600, enough: true });
+    expect(tires(four, 'us').value?.reserve).toBeCloseTo(0.2286, 4);
+    const soft = tires({ ...four, pressure: known(50) }, 'us');
     expect(soft.value?.all).toBeCloseTo((8600 * 50) / 65, 6);
     expect(soft.sentence).toContain('too little');
   });
 
   it('carries no more for being pumped past its highest pressure', () => {
-    expect(tyres({ ...four, pressure: known(90) }, 'us').value?.all).toBe(8600);
+    expect(tires({ ...four, pressure: known(90) }, 'us').value?.all).toBe(8600);
   });
 
   it('speaks of age whatever they carry', () => {
-    expect(tyres({ ...four, oldest: known(8) }, 'us').sentence).toContain(
+    expect(tires({ ...four, oldest: known(8) }, 'us').sentence).toContain(
       'to be replaced, whatever it carries',
     );
-    expect(tyres({ ...four, oldest: known(5) }, 'us').sentence).toContain('watch it');
-    expect(tyres(four, 'us').sentence).toContain('Nobody has read their dates');
+    expect(tires({ ...four, oldest: known(5) }, 'us').sentence).toContain('watch it');
+    expect(tires(four, 'us').sentence).toContain('Nobody has read their dates');
   });
 
   it('is worked out or says what is missing for every demo unit', () => {
     for (const { record } of demoFiles) {
-      const outcome = tyres(tyresInputOf(record, '2026-04-10'), 'metric');
-      expect(tyresOutcomeSchema.safeParse(outcome).success).toBe(true);
+      const outcome = tires(tiresInputOf(record, '2026-04-10'), 'metric');
+      expect(tiresOutcomeSchema.safeParse(outcome).success).toBe(true);
       expect(outcome.value !== undefined || outcome.missing.length > 0).toBe(true);
     }
   });

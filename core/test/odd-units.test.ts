@@ -96,7 +96,7 @@ const odd: readonly Odd[] = [
   {
     what: 'one axle',
     change: [value('axleRating', { kind: 'counted', count: 1, each: 3500 })],
-    absent: ['tyreDateDoorMiddle', 'tyreDateDoorRear', 'tyreDateOffDoorRear'],
+    absent: ['tireDateDoorMiddle', 'tireDateDoorRear', 'tireDateOffDoorRear'],
     drawn: ['axleRating'],
   },
   {
@@ -109,7 +109,7 @@ const odd: readonly Odd[] = [
   {
     what: 'a garage',
     change: [
-      is('standard', 'gearSpace', 'ramp'),
+      is('standard', 'garageSpace', 'ramp'),
       value('garageLength', { kind: 'quantity', amount: 132 }),
     ],
     absent: [],

@@ -16,7 +16,7 @@ describe('other names', () => {
     ['payload', 'ccc'],
     ['tongue weight', 'hitchWeight'],
     ['sleeps', 'sleeps'],
-    ['TPMS', 'tyreMonitor'],
+    ['TPMS', 'tireMonitor'],
     ['backup camera', 'rearCamera'],
     ['AC', 'acUnits'],
     ['bed', 'bedSize'],

@@ -121,7 +121,7 @@ describe('the route', () => {
   it('names every station once, wherever things are put', () => {
     const place = fc.record({
       back: fc.integer({ min: 0, max: 400 }),
-      side: fc.constantFrom('door', 'off-door', 'rear', 'front', 'centre'),
+      side: fc.constantFrom('door', 'off-door', 'rear', 'front', 'center'),
     });
     fc.assert(
       fc.property(
@@ -275,7 +275,7 @@ describe('the inside', () => {
     const none = written(
       written(bare, 'specs', 'garageLength', { kind: 'quantity', amount: 120 }),
       'features',
-      'gearSpace',
+      'garageSpace',
       { state: 'none' },
     );
     expect(outlineOf(none).furniture).toEqual([]);

@@ -34,6 +34,6 @@ export const valueFor = (spec: Spec): SpecValue => sample(spec, spec.key, (to) =
  * cannot be is not said, however it is known.
  */
 export const figureFor = (spec: Spec): SpecValue =>
-  sample(spec, spec.key.startsWith('tyreDate') ? '1021' : `Zx ${spec.key}`, (to) =>
+  sample(spec, spec.key.startsWith('tireDate') ? '1021' : `Zx ${spec.key}`, (to) =>
     Math.max(to - 1, 2),
   );

@@ -48,7 +48,7 @@ const cardOf = (record: UnitRecord, id: string): Point => {
 };
 
 describe('what may be shown to anybody', () => {
-  it('is in the catalogue, and is all of it but for what is listed here', () => {
+  it('is in the catalog, and is all of it but for what is listed here', () => {
     const all = [...specs, ...features];
     expect(publicEntries).toHaveLength(new Set(publicEntries).size);
     const ours = all.filter(({ key }) => !isPublic(key as SpecKey)).map(({ key }) => key);
@@ -56,9 +56,9 @@ describe('what may be shown to anybody', () => {
       [
         ...['vin', 'stockNumber', 'listPrice', 'askingPrice', 'arrived', 'recallChecked'],
         ...['inspected', 'inspectedBy', 'decor', 'packages', 'slideOverride', 'solarPortKind'],
-        ...['tyreMake', 'tyreDateDoorFront', 'tyreDateDoorMiddle', 'tyreDateDoorRear'],
-        ...['tyreDateOffDoorFront', 'tyreDateOffDoorMiddle', 'tyreDateOffDoorRear'],
-        ...['tyreDateSpare'],
+        ...['tireMake', 'tireDateDoorFront', 'tireDateDoorMiddle', 'tireDateDoorRear'],
+        ...['tireDateOffDoorFront', 'tireDateOffDoorMiddle', 'tireDateOffDoorRear'],
+        ...['tireDateSpare'],
       ].toSorted(),
     );
   });

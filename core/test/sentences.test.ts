@@ -20,9 +20,9 @@ const foreign: Readonly<Record<System, RegExp>> = {
 const names: Readonly<Record<string, RegExp>> = {
   'features.coupler': /2 5⁄16 in|2 in|1 ⅞ in/gu,
   'nominal-length': /nominally \d+ ft/gu,
-  'tyre-load-table': /ST205\/75R14 in range/gu,
+  'tire-load-table': /ST205\/75R14 in range/gu,
   // 49 CFR 571.120 S9.3: how a label counts water, in both systems.
-  'numbers.label': /8\.3 lb a gallon, 1 kg a litre/gu,
+  'numbers.label': /8\.3 lb a gallon, 1 kg a liter/gu,
   'quick-connect-pressure': /11 in of water column \(28 mbar\)/gu,
 };
 

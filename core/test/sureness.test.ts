@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { System } from '@fair-gable/core/base/quantity';
-import { tyres, type TyresInput } from '@fair-gable/core/numbers/tires';
+import { tires, type TiresInput } from '@fair-gable/core/numbers/tires';
 import { drag, tow, towInputSchema } from '@fair-gable/core/numbers/tow';
 import { askingOf, freshTrial, questionsFor } from '@fair-gable/core/numbers/trial';
 import { water } from '@fair-gable/core/numbers/water';
@@ -53,7 +53,7 @@ const engines: readonly Engine[] = [
       axle: between(180, 260),
       gvwr: between(7000, 8000),
       gawr: between(6500, 7500),
-      tyres: between(7000, 9000),
+      tires: between(7000, 9000),
       coupler: between(7000, 9000),
       items: fc.tuple(item('front'), item('rear')),
     }),
@@ -89,7 +89,7 @@ const engines: readonly Engine[] = [
   },
   {
     name: 'tires',
-    run: tyres as Run,
+    run: tires as Run,
     inputs: fc.record({
       each: between(1700, 2900),
       highest: between(50, 80),
@@ -497,7 +497,7 @@ describe('what may still be loaded', () => {
 });
 
 describe('whether the tires are enough', () => {
-  const four: TyresInput = {
+  const four: TiresInput = {
     each: known(2150),
     highest: known(65),
     pressure: known(65),
@@ -507,22 +507,22 @@ describe('whether the tires are enough', () => {
   };
 
   it('holds them against the axle ratings, and beside it against the load', () => {
-    const { value, sentence } = tyres(four, 'us');
+    const { value, sentence } = tires(four, 'us');
     expect(value?.reserve).toBeCloseTo(8600 / 7000 - 1, 9);
     expect(value?.overLoad).toBeCloseTo(8600 / 5000 - 1, 9);
     expect(sentence).toMatch(
       /22\.9 % more than the axles are rated for; 72\.0 % more than lies on them/,
     );
     // 7,042 lb over 7,000: 0.6 %, where ten are wanted.
-    const thin = tyres({ ...four, each: known(1760.5) }, 'us');
+    const thin = tires({ ...four, each: known(1760.5) }, 'us');
     expect(thin.value?.enough).toBe(false);
     expect(thin.sentence).toMatch(
-      /0\.6 % more than the axles are rated for; ten per cent is wanted/,
+      /0\.6 % more than the axles are rated for; ten percent is wanted/,
     );
   });
 
   it('shows that more air than the highest carries no more', () => {
-    const { steps, value } = tyres({ ...four, pressure: known(80) }, 'us');
+    const { steps, value } = tires({ ...four, pressure: known(80) }, 'us');
     expect(value?.all).toBe(8600);
     expect(steps[0]?.arithmetic).toBe(
       '2,150 lb at 65 psi, its highest; 80 psi carries no more = 2,150 lb',
@@ -536,7 +536,7 @@ describe('whether the tires are enough', () => {
       { ...freshTrial(), pressures: { DoorFront: 65 } },
       'us',
       us.today,
-    ).tyres;
+    ).tires;
     expect(one.confidence).toBe('about');
     expect(one.assumptions.join(' ')).toMatch(/Not measured.*door side, rear/);
     const all = { DoorFront: 65, DoorRear: 65, OffDoorFront: 65, OffDoorRear: 65 };
@@ -546,7 +546,7 @@ describe('whether the tires are enough', () => {
         { ...freshTrial(), pressures: all },
         'us',
         us.today,
-      ).tyres.assumptions.join(' '),
+      ).tires.assumptions.join(' '),
     ).not.toMatch(/Not measured/);
   });
 
@@ -561,16 +561,16 @@ describe('whether the tires are enough', () => {
           '2026-04-15T09:00:00.000Z',
         );
     const record = [
-      put('tyreSize', { kind: 'text', text: 'ST205/75R15' }),
+      put('tireSize', { kind: 'text', text: 'ST205/75R15' }),
       put('loadRange', { kind: 'choice', choice: 'D' }),
       put('axleRating', { kind: 'counted', count: 2, each: 3500 }),
     ].reduce((r, change) => change(r), emptyRecord);
-    const { tyres: outcome } = answersFor(record, freshTrial(), 'us', us.today);
+    const { tires: outcome } = answersFor(record, freshTrial(), 'us', us.today);
     // ST205/75R15 D: 2,150 lb (TRA tables, from memory).
     expect(outcome.value?.each).toBe(2150);
     expect(outcome.confidence).toBe('about');
     expect(outcome.assumptions.join(' ')).toContain('tables');
-    expect(outcome.missing[0]?.field).toBe('specs.tyreLoad');
+    expect(outcome.missing[0]?.field).toBe('specs.tireLoad');
   });
 });
 

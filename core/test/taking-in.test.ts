@@ -122,7 +122,7 @@ describe('the round', () => {
 });
 
 describe('the keypad', () => {
-  it('has keys with which every number of the catalogue can be typed, in both systems', () => {
+  it('has keys with which every number of the catalog can be typed, in both systems', () => {
     for (const system of ['us', 'metric'] as const) {
       for (const spec of specs) {
         const pad = keypadFor(spec.value, system);
@@ -190,7 +190,7 @@ describe('a scanned code', () => {
 });
 
 describe('what is aboard', () => {
-  it('is every loose item of the catalogue, as it was looked at', () => {
+  it('is every loose item of the catalog, as it was looked at', () => {
     const record = put(
       put(emptyRecord, { part: 'features', key: 'cranks', value: { state: 'standard' } }),
       { part: 'stowed', key: 'cranks', value: { where: 'pass-through, door side' } },

@@ -169,7 +169,7 @@ describe('a card in somebody’s own words', () => {
     ['objections.only-two-steps', true],
     [`own.${uuid(3)}`, true],
     ['own.mine', false],
-    ['specs.colour', false],
+    ['specs.color', false],
     [`findings.${uuid(3)}`, false],
     ['specs.gvwr.more', false],
     ['changes.', false],

@@ -102,7 +102,7 @@ describe('what is tried', () => {
 
   it('has a place for machines where there is a garage, and nowhere else', () => {
     const hasGarage = ({ features }: UnitRecord) =>
-      ['standard', 'option', 'ours'].includes(features.gearSpace?.value.state ?? 'none');
+      ['standard', 'option', 'ours'].includes(features.garageSpace?.value.state ?? 'none');
     for (const { record: one } of demoFiles) {
       const places = gearPlacesOf(one).map(({ key }) => key);
       expect([nameOf(one), places.includes('garage')]).toEqual([nameOf(one), hasGarage(one)]);
@@ -129,18 +129,18 @@ describe('what is tried', () => {
     expect(schools?.[1]?.largest).toBeLessThan(schools?.[0]?.largest ?? 0);
   });
 
-  it('of the tyres: the softest decides for all', () => {
-    const all = (pressures: Trial['pressures']) => answers(record, { pressures }).tyres.value?.all;
+  it('of the tires: the softest decides for all', () => {
+    const all = (pressures: Trial['pressures']) => answers(record, { pressures }).tires.value?.all;
     expect(all({ DoorFront: 65, DoorRear: 40 })).toBe(all({ DoorFront: 40 }));
     expect(all({ DoorRear: 40 })).toBeLessThan(all({}) ?? 0);
   });
 
-  it('on the scale goes before what was worked out, for the vehicle and the tyres', () => {
+  it('on the scale goes before what was worked out, for the vehicle and the tires', () => {
     const weighings = { vehicle: 5760, together: 12_120, trailerAxles: 5540 };
     const weighed = answers(record, { weighings });
     expect(weighed.scale.value).toMatchObject({ total: 6360, hitch: 820 });
     expect(weighed.tow.value?.least?.towRating).toBe(6360);
-    expect(weighed.tyres.steps.at(-1)?.arithmetic).toContain('5,540 lb');
+    expect(weighed.tires.steps.at(-1)?.arithmetic).toContain('5,540 lb');
     // 6,024 lb were worked out.
     expect(weighed.scale.sentence).toContain('336 lb more than was worked out');
   });
@@ -229,7 +229,7 @@ describe('a yard’s vehicles', () => {
   it('are the usual classes until it writes its own, then its buyers’', () => {
     expect(vehiclesOf([])).toEqual(vehicleClasses);
     const own: Vehicle = { ...(vehicleClasses[0] as Vehicle), label: 'Island crossover' };
-    const buyers: Vehicle = { key: 'grey-truck', label: 'Grey truck', kind: 'buyer', figures: {} };
+    const buyers: Vehicle = { key: 'gray-truck', label: 'Gray truck', kind: 'buyer', figures: {} };
     const all = vehiclesOf([buyers, own]);
     expect(all).toHaveLength(vehicleClasses.length + 1);
     expect(all[0]?.label).toBe('Island crossover');

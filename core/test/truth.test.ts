@@ -34,7 +34,7 @@ import { figureFor } from './sample-values.ts';
 const here = { ...us, timeZone: 'Etc/UTC' } as const;
 
 /*
- * Nothing false leaves: over every entry of the catalogue, a guess is on no card, letter, screen, paper or disclosure, and
+ * Nothing false leaves: over every entry of the catalog, a guess is on no card, letter, screen, paper or disclosure, and
  * a sentence is as well known as the worst thing in it.
  */
 const at = '2026-04-15T09:00:00.000Z';
@@ -249,7 +249,7 @@ describe('a sentence', () => {
 });
 
 describe('a weight that a bench can work out', () => {
-  it('is predicted by no sentence of the catalogue', () => {
+  it('is predicted by no sentence of the catalog', () => {
     const guesses =
       /(will|’ll|adds?|gets?|be|is) (up to )?(\w+ )?(more|heavier|lighter|less) (loaded|on the hitch|with water|when|once)/i;
     expect('Loaded it will be more on the hitch.').toMatch(guesses);
@@ -329,7 +329,7 @@ describe('what a check doubts', () => {
     ['insideHeight', { kind: 'quantity', amount: 128 }, '10 ft 8 in'],
     ['stepCount', { kind: 'number', number: 9 }, '9'],
     ['bedSize', { kind: 'size', sides: [60, 800] }, '800'],
-    ['tyreDateDoorFront', { kind: 'text', text: '6024' }, '6024'],
+    ['tireDateDoorFront', { kind: 'text', text: '6024' }, '6024'],
     ['acUnits', { kind: 'counted', count: 1, each: 3.96 }, '13.5'],
   ] as const)('of %s is not said until somebody lets it stand', (key, value, figure) => {
     const record = typed(key, value as SpecValue);
@@ -442,8 +442,8 @@ describe('a thing that needs another', () => {
         how: 'read',
       },
       fitted('secondAc'),
-      { part: 'specs', key: 'sofaKind', value: { kind: 'choice', choice: 'theatre' }, how: 'seen' },
-      fitted('theatreSeats'),
+      { part: 'specs', key: 'sofaKind', value: { kind: 'choice', choice: 'theater' }, how: 'seen' },
+      fitted('theaterSeats'),
     ];
     const points = pointsOf(two.reduce<UnitRecord>(put, emptyRecord), us);
     expect(points.map(({ sentence }) => sentence)).toEqual([

@@ -95,7 +95,7 @@ const taken: readonly (readonly [SpecKey, string, string, System?])[] = [
   ['overallLength', '26-1/2 ft', '26 ft 6 in'],
   ['tubThreshold', '0 in', '0 in'],
   ['tubThreshold', '4', '4 in'],
-  ['tyreTread', '7/32', '7⁄32 in'],
+  ['tireTread', '7/32', '7⁄32 in'],
   ['wallThickness', '1 1/2 in', '1 ½ in'],
   ['wallThickness', '2-1/4"', '2 ¼ in'],
   ['wallR', 'R-9', 'R-9'],

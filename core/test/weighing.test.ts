@@ -5,7 +5,7 @@ import {
   torqueFor,
   torqueRounds,
   torqueWindows,
-  tyresValue,
+  tiresValue,
 } from '@fair-gable/core/numbers/tires';
 import {
   drag,
@@ -281,11 +281,11 @@ describe('wheel nuts', () => {
 describe('in other units', () => {
   const factor = fc.double({ min: 0.1, max: 10, noNaN: true });
 
-  it('tyres keep their reserve, whatever pounds and psi are called', () => {
+  it('tires keep their reserve, whatever pounds and psi are called', () => {
     fc.assert(
       fc.property(factor, factor, (k, p) => {
         const four = (mass: number, pressure: number) =>
-          tyresValue({
+          tiresValue({
             each: known(2150 * mass),
             highest: known(65 * pressure),
             pressure: known(58 * pressure),

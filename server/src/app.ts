@@ -11,7 +11,7 @@ import {
 import type { DataSource } from 'typeorm';
 import { apiDocsPlugin } from './base/api-docs/index.ts';
 import type { App } from './base/app/index.ts';
-import { cataloguePlugin } from './unit/catalog/index.ts';
+import { catalogPlugin } from './unit/catalog/index.ts';
 import { followUpPlugin, type MailOutbox } from './yard/follow-up/index.ts';
 import { anonymousPlugin, drainPlugin, healthPlugin } from './base/health/index.ts';
 import { livePlugin } from './base/live/index.ts';
@@ -161,7 +161,7 @@ export const buildApp = async (options: AppOptions): Promise<App> => {
   await app.register(peoplePlugin, { source, signInsPerMinute });
   await app.register(settingsPlugin, { source });
   await app.register(healthPlugin, { source });
-  await app.register(cataloguePlugin);
+  await app.register(catalogPlugin);
   await app.register(recordPlugin, { source });
   await app.register(photoPlugin, { source });
   await app.register(modelSheetPlugin, { source });

@@ -6,7 +6,7 @@ import type { Access } from '../src/base/access/index.ts';
  */
 export const accessTable: Readonly<Record<string, Access>> = {
   'GET /api/health': 'anyone',
-  'GET /api/catalogue': 'anyone',
+  'GET /api/catalog': 'anyone',
   'GET /api/openapi.json': 'anyone',
 
   'POST /api/session': 'anyone',
@@ -65,7 +65,7 @@ export const accessTable: Readonly<Record<string, Access>> = {
 
   'POST /api/numbers/weight': 'look',
   'POST /api/numbers/tow': 'look',
-  'POST /api/numbers/tyres': 'look',
+  'POST /api/numbers/tires': 'look',
   'POST /api/numbers/water': 'look',
   'POST /api/numbers/drag': 'look',
   'POST /api/numbers/scale': 'look',

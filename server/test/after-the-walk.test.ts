@@ -104,7 +104,7 @@ describe('a follow-up', () => {
 });
 
 describe('a buyer', () => {
-  const asa = { id: randomUUID(), name: 'Asa Fenn', email: 'asa@harbour.example' };
+  const asa = { id: randomUUID(), name: 'Asa Fenn', email: 'asa@harbor.example' };
   const letter = () => ({
     id: randomUUID(),
     walk: plan.id,

@@ -132,10 +132,10 @@ describe('serving', () => {
   });
 });
 
-describe('the catalogue', () => {
+describe('the catalog', () => {
   it('is served as data', async () => {
     const b = await bench();
-    const { body } = await asker(b.app)('GET', '/api/catalogue');
+    const { body } = await asker(b.app)('GET', '/api/catalog');
     expect([body.stations.length, body.specs.length, body.features.length]).toEqual([
       stations.length,
       specs.length,

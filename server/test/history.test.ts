@@ -128,7 +128,7 @@ describe('a page of the list', () => {
     const all = await list('sort=name');
     const second = await list('sort=name&from=1&limit=2');
     expect([second.total, second.units]).toEqual([all.total, all.units.slice(1, 3)]);
-    expect((await ines('GET', '/api/units?sort=colour')).status).toBe(400);
+    expect((await ines('GET', '/api/units?sort=color')).status).toBe(400);
   });
 
   it('gives the same unit as asking for it alone', async () => {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { System } from '@fair-gable/core/base/quantity';
-import { tyres, tyresInputSchema } from '@fair-gable/core/numbers/tires';
+import { tires, tiresInputSchema } from '@fair-gable/core/numbers/tires';
 import { drag, dragInputSchema, tow, towInputSchema } from '@fair-gable/core/numbers/tow';
 import { water, waterInputSchema } from '@fair-gable/core/numbers/water';
 import {
@@ -47,7 +47,7 @@ const cases: readonly (readonly [
     (body, system) => tow(towInputSchema.parse(body), system),
   ],
   [
-    'tyres',
+    'tires',
     () => ({
       each: known(2150),
       highest: known(65),
@@ -55,7 +55,7 @@ const cases: readonly (readonly [
       gawr: known(7000),
       count: 4,
     }),
-    (body, system) => tyres(tyresInputSchema.parse(body), system),
+    (body, system) => tires(tiresInputSchema.parse(body), system),
   ],
   [
     'water',
@@ -104,7 +104,7 @@ describe('the numbers over the API', () => {
     const empty = {
       weight: { items: [] },
       tow: {},
-      tyres: { count: 4 },
+      tires: { count: 4 },
       water: { people: 2, style: 'usual' },
       'cargo-label': {},
       scale: {},
@@ -120,7 +120,7 @@ describe('the numbers over the API', () => {
   it.each([
     ['weight', { uvw: known(-1), items: [] }, 'uvw'],
     ['tow', { loaded: known(6000), share: known(7) }, 'share'],
-    ['tyres', { each: known(2150), count: 0 }, 'count'],
+    ['tires', { each: known(2150), count: 0 }, 'count'],
     ['scale', { vehicle: known(6000), together: known(5900) }, 'together'],
     ['water', { fresh: known(40), people: 0, style: 'usual' }, 'people'],
     ['water', { fresh: known(40), people: 2, style: 'like a duck' }, 'style'],

@@ -31,7 +31,7 @@ const listFor = async (ask: Asker) => {
 };
 
 describe('the stock list', () => {
-  it('has a line for each unit and a column for each entry of the catalogue', async () => {
+  it('has a line for each unit and a column for each entry of the catalog', async () => {
     const { data, errors, meta } = await listFor(ines);
     expect(errors).toEqual([]);
     expect(data).toHaveLength(unitsInDemo);

@@ -11,8 +11,8 @@ beforeAll(async () => {
 afterAll(() => b.close());
 
 const truck: Vehicle = {
-  key: 'grey-truck',
-  label: 'Grey truck',
+  key: 'gray-truck',
+  label: 'Gray truck',
   kind: 'buyer',
   figures: { payload: { amount: 1480, from: 'label' }, towRating: { amount: 8200, from: 'guide' } },
 };

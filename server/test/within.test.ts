@@ -19,7 +19,7 @@ beforeAll(async () => {
 });
 afterAll(() => b.close());
 
-const buyer = { name: 'Orla Tamm', email: 'orla@harbour.example', phone: null };
+const buyer = { name: 'Orla Tamm', email: 'orla@harbor.example', phone: null };
 const row = () => ({ id: randomUUID(), ...buyer, keepUntil: '2099-01-01' });
 
 describe('one way into the database', () => {
@@ -78,7 +78,7 @@ describe('what is done on a yard', () => {
     const points = pointsOf(found.record, { system: 'us', today: '2026-04-15' });
     await ines('PUT', `/api/walks/${walk}`, { id: walk, unit, minutes: 15, points });
   });
-  const orla = { id: randomUUID(), name: 'Orla Tamm', email: 'orla@harbour.example' };
+  const orla = { id: randomUUID(), name: 'Orla Tamm', email: 'orla@harbor.example' };
   const followUp = () => ({
     id: randomUUID(),
     walk,

@@ -121,7 +121,7 @@ const mustAsAccount = async (command, args, data) => {
 };
 
 /** Makes the cluster with a password of its own, kept beside it. */
-const initialise = async (
+const initialize = async (
   /** @type {string} */ bin,
   /** @type {string} */ base,
   /** @type {string} */ data,
@@ -207,7 +207,7 @@ const startAlone = async (base, { throwAway = false, database = 'fairgable', por
   const isNew = !existsSync(join(base, 'password'));
   if (isNew) {
     rmSync(data, { recursive: true, force: true });
-    await initialise(bin, base, data);
+    await initialize(bin, base, data);
   }
   const left = await runningPort(bin, data);
   const others = users(base);

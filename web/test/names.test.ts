@@ -9,7 +9,7 @@ const peg = (more: Partial<Peg>): Peg => ({
   short: 'kitchen',
   x: 0,
   y: 100,
-  side: 'centre',
+  side: 'center',
   ...more,
 });
 const outline: Outline = outlineOf(emptyRecord);

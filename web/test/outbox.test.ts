@@ -328,4 +328,36 @@ describe('a device of the first version', () => {
     expect(isOf({ person: ines, yard }, { person: ines })).toBe(true);
     now.close();
   });
+
+  it('has what waits under the names of today, and leaves what the server has to the server', async () => {
+    const name = 'fair-gable-names';
+    const stores = ['kept', 'walks', 'outbox', 'clashes', 'declined'] as const;
+    const old = await openDB(name, 6, {
+      upgrade: (db) => {
+        for (const store of stores) db.createObjectStore(store, { autoIncrement: true });
+        for (const store of ['units', 'summaries', 'pictures', 'memos'])
+          db.createObjectStore(store, { keyPath: 'id' });
+      },
+    });
+    const change = { part: 'specs', key: 'tyreSize', value: { kind: 'text', text: 'tyres' } }; // voice: kept
+    const of = { person: ines, yard, unit: 'u1' };
+    await old.add('outbox', { kind: 'edit', person: ines, edit: { id: 'e1', changes: [change] } });
+    for (const key of ['tyreSize', 'gvwr'])
+      // voice: kept
+      await old.put('clashes', { ...of, change: { ...change, key } }, `${ines} u1 specs.${key}`);
+    await old.put('units', { id: 'u1', record: { specs: { tyreSize: {} } } }); // voice: kept
+    old.close();
+    const now = await openDevice(name);
+    const isNow = { ...change, key: 'tireSize' };
+    expect(await now.getAll('outbox')).toEqual([
+      { kind: 'edit', person: ines, edit: { id: 'e1', changes: [isNow] } },
+    ]);
+    expect(await now.getAllKeys('clashes')).toEqual([
+      `${ines} u1 specs.gvwr`,
+      `${ines} u1 specs.tireSize`,
+    ]);
+    expect(await now.get('clashes', `${ines} u1 specs.tireSize`)).toEqual({ ...of, change: isNow });
+    expect(await now.count('units')).toBe(0);
+    now.close();
+  });
 });

@@ -1,20 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 
-/** The colours of each mode, as tokens.css has them; what a mode does not say is as in the light one. */
+/** The colors of each mode, as tokens.css has them; what a mode does not say is as in the light one. */
 const css = readFileSync(new URL('../src/base/style/tokens.css', import.meta.url), 'utf8');
-const colours = (selector: string): Record<string, string> => {
+const colors = (selector: string): Record<string, string> => {
   const start = css.indexOf(`${selector} {`);
   const block = css.slice(start, css.indexOf('}', start));
   return Object.fromEntries(
     [...block.matchAll(/--([\w-]+): (#[0-9a-f]{3,6});/g)].map(([, name, value]) => [name, value]),
   );
 };
-const light = colours(':root');
+const light = colors(':root');
 const modes = {
   light,
-  dark: { ...light, ...colours(":root[data-mode='dark']") },
-  sunlight: { ...light, ...colours(":root[data-mode='sunlight']") },
+  dark: { ...light, ...colors(":root[data-mode='dark']") },
+  sunlight: { ...light, ...colors(":root[data-mode='sunlight']") },
 };
 
 /** Relative luminance and contrast: WCAG 2.2, definitions of those names. */

@@ -44,6 +44,19 @@ describe('what is typed and not kept', () => {
     expect(drafting.isTyped.value).toBe(true);
   });
 
+  it('is there under the name that its field has today', () => {
+    const draft = {
+      value: { text: '205/75R14', basedOn: 0 },
+      what: 'Tire size',
+      where: '/units/u1',
+      at: new Date().toISOString(),
+    };
+    localStorage.setItem('fair-gable-draft::u1.specs.tyreSize', JSON.stringify(draft)); // voice: kept
+    editor('u1.specs.tireSize');
+    expect(drafting.draft.value.text).toBe('205/75R14');
+    expect(localStorage).toHaveLength(1);
+  });
+
   it('is each its own: another field in the same editor has nothing of it', async () => {
     const page = editor('gvwr');
     type('7,4');

@@ -120,7 +120,7 @@ const counted = (date: string): { readonly months: number; readonly day: number 
 
 /**
  * Whole months from one date to another; negative when the second is earlier. A month is over when its day of
- * the month comes round. Figures alone: the checks ask this of every tyre and alarm, at every look.
+ * the month comes round. Figures alone: the checks ask this of every tire and alarm, at every look.
  * @example monthsBetween('2025-03', '2026-03-14') // 12
  */
 export const monthsBetween = (from: string, until: string): number => {

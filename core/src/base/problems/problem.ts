@@ -30,7 +30,7 @@ const wordings = {
   'wrong-kind': (p: { readonly wanted: string }) =>
     `holds the wrong kind of value. It wants ${p.wanted}.`,
   'unknown-field': (p: { readonly field: string }) =>
-    `“${p.field}” is not in this version's catalogue. Bring the program up to date, or take it out.`,
+    `“${p.field}” is not in this version's catalog. Bring the program up to date, or take it out.`,
 } satisfies Record<string, (p: never) => string>;
 
 export type ProblemCode = keyof typeof wordings;

@@ -36,7 +36,7 @@ export interface UnitRow {
   readonly source: string;
 }
 
-const inch3PerLitre = 1000 / 2.54 ** 3;
+const inch3PerLiter = 1000 / 2.54 ** 3;
 const joulePerBtu = 1055.05585262;
 /** R of one RSI: (m²·K/W) in h·ft²·°F/BTU, from the definitions of foot, Btu(IT) and °F. */
 const rPerRsi = joulePerBtu / (3600 * 0.3048 ** 2 * (5 / 9));
@@ -59,21 +59,21 @@ export const units = [
   {
     key: 'mm',
     dimension: 'length',
-    names: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'],
+    names: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], // voice: kept
     factor: 1 / 25.4,
     source: 'exact',
   },
   {
     key: 'cm',
     dimension: 'length',
-    names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'],
+    names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], // voice: kept
     factor: 1 / 2.54,
     source: 'exact',
   },
   {
     key: 'm',
     dimension: 'length',
-    names: ['m', 'metre', 'metres', 'meter', 'meters'],
+    names: ['m', 'metre', 'metres', 'meter', 'meters'], // voice: kept
     factor: 100 / 2.54,
     source: 'exact',
   },
@@ -101,8 +101,8 @@ export const units = [
   {
     key: 'L',
     dimension: 'volume',
-    names: ['l', 'litre', 'litres', 'liter', 'liters'],
-    factor: inch3PerLitre / 231,
+    names: ['l', 'litre', 'litres', 'liter', 'liters'], // voice: kept
+    factor: inch3PerLiter / 231,
     source: 'exact',
   },
   { key: 'psi', dimension: 'pressure', names: ['psi'], factor: 1, source: 'internal unit' },

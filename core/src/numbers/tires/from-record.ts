@@ -2,7 +2,7 @@ import { oddWheels, wheelsOf, type WheelOn } from '../../unit/condition/index.ts
 import {
   loadOfIndex,
   pressureOfRange,
-  readTyreCode,
+  readTireCode,
   sizeOf,
   tableLoad,
 } from '../../unit/identity/index.ts';
@@ -16,12 +16,12 @@ import {
   type Trial,
   type UnitRecord,
 } from '../../unit/record/index.ts';
-import type { TyresInput } from './tires.ts';
+import type { TiresInput } from './tires.ts';
 
 const known = (entries: Readonly<Record<string, unknown>>): object =>
   Object.fromEntries(Object.entries(entries).filter(([, value]) => value !== undefined));
 
-/** The pressure at which the tyres carry most, by their load range. */
+/** The pressure at which the tires carry most, by their load range. */
 const highestOf = (record: UnitRecord): Given | undefined => {
   const range = textOf(record, 'loadRange');
   const how = howOf(record, 'loadRange');
@@ -75,41 +75,41 @@ const pressureOf = (
   return { pressure: { amount: softest, how }, unread: names };
 };
 
-/** What one tyre carries: off its sidewall; else by the tables for its size and load range, or by its load index. */
+/** What one tire carries: off its sidewall; else by the tables for its size and load range, or by its load index. */
 const eachOf = (record: UnitRecord): Given | undefined => {
-  const read = givenOf(record, 'tyreLoad');
+  const read = givenOf(record, 'tireLoad');
   if (read) return read;
-  const size = textOf(record, 'tyreSize') ?? '';
+  const size = textOf(record, 'tireSize') ?? '';
   const table = tableLoad(sizeOf(size), textOf(record, 'loadRange')?.toUpperCase() ?? '');
   if (table !== undefined) return { amount: table, how: 'assumed' };
-  const index = readTyreCode(size)?.loadIndex;
+  const index = readTireCode(size)?.loadIndex;
   const kilograms = index === undefined ? undefined : loadOfIndex(index);
   return kilograms === undefined
     ? undefined
     : { amount: toInternal(kilograms, 'kg'), how: 'assumed' };
 };
 
-/** Whole years of the oldest tyre, and how its date is known. */
+/** Whole years of the oldest tire, and how its date is known. */
 const oldestOf = (wheels: readonly WheelOn[]): Given | undefined =>
   wheels.reduce<Given | undefined>((oldest, { age, how }) => {
     if (age === undefined || (oldest && oldest.amount >= age)) return oldest;
     return { amount: age, how: how ?? 'assumed' };
   }, undefined);
 
-/** Inches across the wheel: by its own field, else by the tyre's size. */
+/** Inches across the wheel: by its own field, else by the tire's size. */
 export const wheelDiameter = (record: UnitRecord): number | undefined =>
-  amountOf(record, 'wheelSize') ?? readTyreCode(textOf(record, 'tyreSize') ?? '')?.rim;
+  amountOf(record, 'wheelSize') ?? readTireCode(textOf(record, 'tireSize') ?? '')?.rim;
 
 /**
- * A unit's tyres, as the question wants them.
+ * A unit's tires, as the question wants them.
  * @param today for their age, `2026-04-10`
  * @param tried pressures on the bench, psi
  */
-export const tyresInputOf = (
+export const tiresInputOf = (
   record: UnitRecord,
   today: string,
   tried: Trial['pressures'] = {},
-): TyresInput => {
+): TiresInput => {
   const wheels = wheelsOf(record, today);
   const odd = oddWheels(wheels).map(({ label }) => label);
   const { pressure, unread } = pressureOf(record, today, tried);
@@ -128,5 +128,5 @@ export const tyresInputOf = (
       odd: odd.length > 0 ? odd : undefined,
     }),
     count: (axles ?? 1) * 2,
-  } as TyresInput;
+  } as TiresInput;
 };

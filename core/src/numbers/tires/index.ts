@@ -1,13 +1,13 @@
 export {
   reserveWanted,
-  tyres,
-  tyresInputSchema,
-  tyresOutcomeSchema,
-  tyresValue,
-  type TyresInput,
-  type TyresValue,
+  tires,
+  tiresInputSchema,
+  tiresOutcomeSchema,
+  tiresValue,
+  type TiresInput,
+  type TiresValue,
 } from './tires.ts';
-export { labelPressure, tyresInputOf, wheelDiameter, wheelPressures } from './from-record.ts';
+export { labelPressure, tiresInputOf, wheelDiameter, wheelPressures } from './from-record.ts';
 export {
   recheckMiles,
   torqueFor,

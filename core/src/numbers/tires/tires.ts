@@ -14,8 +14,8 @@ import {
 } from '../../unit/outcome/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
 
-/** What goes into the question “Are the tyres enough?”. Pounds, psi. */
-export const tyresInputSchema = z.strictObject({
+/** What goes into the question “Are the tires enough?”. Pounds, psi. */
+export const tiresInputSchema = z.strictObject({
   /** What one carries at its highest pressure: off the sidewall, else by the tables, which is an assumption. */
   each: positiveSchema.optional(),
   /** The cold pressure at which it carries that. */
@@ -31,24 +31,24 @@ export const tyresInputSchema = z.strictObject({
   onAxles: positiveSchema.optional(),
   /** Whole years of the oldest. */
   oldest: measureSchema.extend({ amount: z.number().int().min(0).max(60) }).optional(),
-  /** Wheels whose tyre is of another make, or much newer or older than the others. */
+  /** Wheels whose tire is of another make, or much newer or older than the others. */
   odd: z.array(z.string().min(1).max(60)).max(12).optional(),
 });
-export type TyresInput = z.infer<typeof tyresInputSchema>;
+export type TiresInput = z.infer<typeof tiresInputSchema>;
 
-export const tyresValueSchema = z.strictObject({
+export const tiresValueSchema = z.strictObject({
   /** One of them, at the pressure it has. */
   each: z.number(),
   all: z.number(),
-  /** Over what the axles are rated for, 0.1 is ten per cent; over the load where no rating is known. */
+  /** Over what the axles are rated for, 0.1 is ten percent; over the load where no rating is known. */
   reserve: z.number(),
   /** Over what lies on them as it is loaded, where that is known. */
   overLoad: z.number().optional(),
-  /** Ten per cent or more over the axle ratings, and no less than nothing over the load. */
+  /** Ten percent or more over the axle ratings, and no less than nothing over the load. */
   enough: z.boolean(),
 });
-export type TyresValue = z.infer<typeof tyresValueSchema>;
-export const tyresOutcomeSchema = outcomeSchema(tyresValueSchema);
+export type TiresValue = z.infer<typeof tiresValueSchema>;
+export const tiresOutcomeSchema = outcomeSchema(tiresValueSchema);
 
 /** Wanted in hand over the axle rating; common practice. */
 export const reserveWanted = 0.1;
@@ -56,9 +56,9 @@ const watchFrom = 5;
 const replaceBy = 7;
 
 const source =
-  'Load at the highest pressure off the sidewall; at less in proportion, which is on the safe side; reserve = tires ÷ GAWR − 1, ten per cent wanted: common practice';
+  'Load at the highest pressure off the sidewall; at less in proportion, which is on the safe side; reserve = tires ÷ GAWR − 1, ten percent wanted: common practice';
 
-const ageWords = (oldest: TyresInput['oldest']): string => {
+const ageWords = (oldest: TiresInput['oldest']): string => {
   if (oldest === undefined) return ' Nobody has read their dates.';
   const years = hedged(`${oldest.amount} years`, confidenceOf([oldest]));
   if (oldest.amount >= replaceBy)
@@ -72,16 +72,16 @@ const oddWords = (odd: readonly string[] = []): string =>
     : ` Not like the others: ${odd.join(', ')}; find out why before it is towed far.`;
 
 /** Whether the pressure is past the one at which they carry most: more air carries no more. */
-const isCapped = ({ highest, pressure }: TyresInput): boolean =>
+const isCapped = ({ highest, pressure }: TiresInput): boolean =>
   highest !== undefined && pressure !== undefined && pressure.amount > highest.amount;
 
-/** What one tyre carries at the pressure it has: in proportion, and no more past its highest. */
-const eachAt = ({ each, highest, pressure }: TyresInput): number => {
+/** What one tire carries at the pressure it has: in proportion, and no more past its highest. */
+const eachAt = ({ each, highest, pressure }: TiresInput): number => {
   const share = highest && pressure ? Math.min(pressure.amount / highest.amount, 1) : 1;
   return (each?.amount ?? 0) * share;
 };
 
-const pressureStep = (input: TyresInput, one: number, system: System): readonly Working[] => {
+const pressureStep = (input: TiresInput, one: number, system: System): readonly Working[] => {
   const { each, highest, pressure } = input;
   if (!each || !highest || !pressure) return [];
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
@@ -94,14 +94,14 @@ const pressureStep = (input: TyresInput, one: number, system: System): readonly 
 };
 
 const stepsFor = (
-  input: TyresInput,
-  { each, all, reserve, overLoad }: TyresValue,
+  input: TiresInput,
+  { each, all, reserve, overLoad }: TiresValue,
   system: System,
 ): readonly Working[] => {
   const { count, gawr, onAxles, highest, pressure } = input;
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const tires = [input.each, highest, pressure];
-  const over = (what: string, load: TyresInput['gawr'], share: number): readonly Working[] =>
+  const over = (what: string, load: TiresInput['gawr'], share: number): readonly Working[] =>
     load
       ? [
           {
@@ -122,7 +122,7 @@ const stepsFor = (
 };
 
 /** How much is in hand, in words: over the rating, which is wanted, and over the load. */
-const verdictOf = (input: TyresInput, value: TyresValue, system: System): string => {
+const verdictOf = (input: TiresInput, value: TiresValue, system: System): string => {
   const { gawr, onAxles } = input;
   const { all, reserve, overLoad } = value;
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
@@ -134,7 +134,7 @@ const verdictOf = (input: TyresInput, value: TyresValue, system: System): string
   if (gawr && reserve < 0)
     return `${carry}, ${hedged(show(gawr.amount - all), ofRating)} less than the axles are rated for: the tires are too little for them.`;
   const rated = gawr
-    ? `, ${hedged(percent(reserve), ofRating)} more than the axles are rated for${reserve >= reserveWanted ? '' : '; ten per cent is wanted'}`
+    ? `, ${hedged(percent(reserve), ofRating)} more than the axles are rated for${reserve >= reserveWanted ? '' : '; ten percent is wanted'}`
     : '';
   const loaded =
     overLoad === undefined
@@ -143,8 +143,8 @@ const verdictOf = (input: TyresInput, value: TyresValue, system: System): string
   return `${carry}${rated}${loaded}.`;
 };
 
-/** The figures of `tyres` alone, without a word. Pounds. */
-export const tyresValue = (input: TyresInput): TyresValue | undefined => {
+/** The figures of `tires` alone, without a word. Pounds. */
+export const tiresValue = (input: TiresInput): TiresValue | undefined => {
   const { gawr, onAxles, count } = input;
   if (!input.each || !(gawr ?? onAxles)) return undefined;
   const each = eachAt(input);
@@ -160,7 +160,7 @@ export const tyresValue = (input: TyresInput): TyresValue | undefined => {
   };
 };
 
-const assumptionsOf = ({ each, highest, pressure, unread = [] }: TyresInput): readonly string[] => [
+const assumptionsOf = ({ each, highest, pressure, unread = [] }: TiresInput): readonly string[] => [
   ...(each?.how === 'assumed'
     ? ['What one tire carries is what the tables give its size and load range; read the sidewall.']
     : []),
@@ -171,12 +171,12 @@ const assumptionsOf = ({ each, highest, pressure, unread = [] }: TyresInput): re
   'Every tire carries the same.',
 ];
 
-/** What the tyres carry at the pressure they have, and what is left of it over the axle ratings and over the load. */
-export const tyres = (input: TyresInput, system: System): Outcome<TyresValue> => {
+/** What the tires carry at the pressure they have, and what is left of it over the axle ratings and over the load. */
+export const tires = (input: TiresInput, system: System): Outcome<TiresValue> => {
   const { each, highest, pressure, gawr, onAxles, oldest, unread = [] } = input;
-  const value = tyresValue(input);
+  const value = tiresValue(input);
   const wanted: readonly Missing[] = [
-    ...(each ? [] : [{ label: 'What one tyre carries', field: 'specs.tyreLoad' }]),
+    ...(each ? [] : [{ label: 'What one tire carries', field: 'specs.tireLoad' }]),
     ...(gawr ? [] : [{ label: 'The axle ratings', field: 'specs.axleRating' }]),
   ];
   if (!value) return withoutAnswer(wanted, source);
@@ -191,11 +191,11 @@ export const tyres = (input: TyresInput, system: System): Outcome<TyresValue> =>
     missing: [
       ...wanted,
       ...(each?.how === 'assumed'
-        ? [{ label: 'What one tyre carries, off its sidewall', field: 'specs.tyreLoad' }]
+        ? [{ label: 'What one tire carries, off its sidewall', field: 'specs.tireLoad' }]
         : []),
       ...(unread.length > 0 ? [{ label: `Cold pressure, ${unread.join(', ')}` }] : []),
       ...(oldest === undefined
-        ? [{ label: 'The tyres’ dates', field: 'specs.tyreDateDoorFront' }]
+        ? [{ label: 'The tires’ dates', field: 'specs.tireDateDoorFront' }]
         : []),
     ],
     sentence: `${verdictOf(input, value, system)}${age}${oddWords(input.odd)}`,

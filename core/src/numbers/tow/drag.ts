@@ -34,8 +34,8 @@ export const dragOutcomeSchema = outcomeSchema(dragValueSchema);
 const airDensity = 1.225;
 /** Of a blunt box behind a vehicle; common practice. In the comparison it falls out. */
 const dragCoefficient = 0.8;
-const squareMetres = 0.0254 ** 2;
-const metresPerSecond = 0.447_04;
+const squareMeters = 0.0254 ** 2;
+const metersPerSecond = 0.447_04;
 const poundsForce = 4.448_222;
 
 /**
@@ -45,7 +45,7 @@ const poundsForce = 4.448_222;
  * @returns pounds-force
  */
 export const dragForce = (area: number, speed: number): number =>
-  (0.5 * airDensity * dragCoefficient * area * squareMetres * (speed * metresPerSecond) ** 2) /
+  (0.5 * airDensity * dragCoefficient * area * squareMeters * (speed * metersPerSecond) ** 2) /
   poundsForce;
 
 const source = 'F = ½ρC_dAv²; ρ by ISO 2533, C_d of a blunt box 0.8: common practice';

@@ -17,8 +17,8 @@ export const fillMinutes = (gallons: number, flow: number): number => gallons / 
 /** Of a sharp-edged valve; 0.6 to 0.65 in hydraulics handbooks. */
 const dischargeCoefficient = 0.6;
 const gravity = 9.806_65;
-const cubicMetres = 0.003_785_411_784;
-const metresPerInch = 0.0254;
+const cubicMeters = 0.003_785_411_784;
+const metersPerInch = 0.0254;
 
 export type DrainSize = 1 | 1.5 | 3;
 
@@ -30,9 +30,9 @@ export type DrainSize = 1 | 1.5 | 3;
  * @example drainMinutes(40, 3, 9) // 0.87
  */
 export const drainMinutes = (gallons: number, inches: DrainSize, head: number): number => {
-  const outlet = (Math.PI / 4) * (inches * metresPerInch) ** 2;
+  const outlet = (Math.PI / 4) * (inches * metersPerInch) ** 2;
   const seconds =
-    (gallons * cubicMetres * Math.sqrt(2 / (gravity * head * metresPerInch))) /
+    (gallons * cubicMeters * Math.sqrt(2 / (gravity * head * metersPerInch))) /
     (dischargeCoefficient * outlet);
   return seconds / 60;
 };

@@ -36,7 +36,7 @@ const usualPlaces = [
   { key: 'front', label: 'Front store', share: 0.22, most: 600 },
   { key: 'galley', label: 'Galley and middle', share: 0.5, most: 600 },
   { key: 'rear', label: 'Rear, inside', share: 0.85, most: 600 },
-  { key: 'garage', label: 'Machines in the garage', share: 0.8, most: 2000, needs: 'gearSpace' },
+  { key: 'garage', label: 'Machines in the garage', share: 0.8, most: 2000, needs: 'garageSpace' },
   { key: 'rack', label: 'Rear rack', share: 1.03, most: 600, limitedBy: 'rearRackRating' },
 ] as const;
 
@@ -130,9 +130,9 @@ const gearItems = (record: UnitRecord, gear: WeightTrial['gear']): readonly Item
     ];
   });
 
-/** What one tyre carries, at the label's pressure where the range's own is higher: conservative, in proportion. */
-const tyresGiven = (record: UnitRecord): Given | undefined => {
-  const each = givenOf(record, 'tyreLoad');
+/** What one tire carries, at the label's pressure where the range's own is higher: conservative, in proportion. */
+const tiresGiven = (record: UnitRecord): Given | undefined => {
+  const each = givenOf(record, 'tireLoad');
   const axles = howMany(record, 'axleRating');
   if (!each || !axles) return undefined;
   const counted = record.specs.axleRating?.how ?? 'assumed';
@@ -166,7 +166,7 @@ export const weightInputOf = (record: UnitRecord, trial: WeightTrial): WeightInp
     axle: axles && { amount: axles.value.back, how: axles.how },
     gvwr: givenOf(record, 'gvwr'),
     gawr: sumOf(record, 'axleRating'),
-    tyres: tyresGiven(record),
+    tires: tiresGiven(record),
     coupler: givenOf(record, 'couplerRating'),
   };
   const known = Object.fromEntries(Object.entries(entries).filter(([, given]) => given));

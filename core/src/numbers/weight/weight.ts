@@ -34,8 +34,8 @@ export const weightInputSchema = z
     gvwr: positiveSchema.optional(),
     /** Of all axles together. */
     gawr: positiveSchema.optional(),
-    /** What all tyres carry at the pressure they have. */
-    tyres: positiveSchema.optional(),
+    /** What all tires carry at the pressure they have. */
+    tires: positiveSchema.optional(),
     coupler: positiveSchema.optional(),
     items: z
       .array(
@@ -104,7 +104,7 @@ const assumptionsOf = (input: WeightInput, isBalanced: boolean): readonly string
   ...(isBalanced
     ? [
         'Left and right are not balanced against one another.',
-        'The axles of a group share equally: with an equaliser; torsion axles only when the trailer stands level.',
+        'The axles of a group share equally: with an equalizer; torsion axles only when the trailer stands level.',
         'A tank’s water lies at the middle of the tank.',
       ]
     : []),
@@ -147,7 +147,7 @@ interface Weighed {
 const limitsOf = (input: WeightInput, { total, standing }: Weighed): WeightLimit[] => [
   ...limitOf('gross', 'Gross rating', total, input.gvwr),
   ...limitOf('axles', 'Axles', standing?.axles, input.gawr),
-  ...limitOf('tyres', 'Tyres', standing?.axles, input.tyres),
+  ...limitOf('tires', 'Tires', standing?.axles, input.tires),
   ...limitOf('coupler', 'Coupler', total, input.coupler),
   ...limitOf('hitch', 'Hitch, 15 %', standing?.hitch, {
     amount: total * shareWanted.to,
@@ -326,7 +326,7 @@ const restsOn = (input: WeightInput, value: WeightValue, dry: Given) => {
   const weights = [dry, ...onIt.map(({ weight }) => weight)];
   const places = [input.hitch, input.axle, ...onIt.map(({ back }) => back)];
   const limits = onIt.flatMap(({ limit }) => limit ?? []);
-  const ratings = [input.gvwr, input.gawr, input.tyres, input.coupler, ...limits];
+  const ratings = [input.gvwr, input.gawr, input.tires, input.coupler, ...limits];
   const room = value.share === undefined ? weights : [...weights, ...places];
   return {
     room: confidenceOf([...room, ...ratings]),

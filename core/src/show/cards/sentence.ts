@@ -52,7 +52,7 @@ export const sayableText = (
   const entry = record.specs[key];
   if (!entry || entry.how === 'guessed') return undefined;
   const text = formatSpec(key, entry.value, system, entry.how);
-  if (!key.startsWith('tyreDate')) return text;
+  if (!key.startsWith('tireDate')) return text;
   const read = readDotDate(text);
   return read.kind === 'good' ? dotWeek(read.date) : text;
 };

@@ -11,7 +11,7 @@ export const lexicon = {
   seal: '(?:roofs?|seals?|sealants?|windows?|seams?|walls?|slides?|membranes?|trailers?|units?|campers?|boxes|it)',
   pest: '(?:mice|mouse|rodents?|bugs?|insects?|ants?|wasps?|pests?|critters?|varmints?)',
   unbreakable:
-    '(?:tires?|tyres?|glass|windows?|windshields?|skylights?|rims?|axles?|bearings?|frames?|springs?|hitches|couplers?|doors?)',
+    '(?:t[iy]res?|glass|windows?|windshields?|skylights?|rims?|axles?|bearings?|frames?|springs?|hitches|couplers?|doors?)',
   fire: '(?:fires?|flames?|blazes?)',
   bed: '(?:bunks?|beds?|berths?|dinettes?|mattress(?:es)?|sofas?)',
   person:

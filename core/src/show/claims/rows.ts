@@ -109,7 +109,7 @@ export const claimRows: readonly ClaimRow[] = [
       '{never} .. delaminat\\w*',
       '{never} delaminat\\w*',
       'delaminat\\w*[- ](?:proof|free)',
-      '(?:rot|mold|mould|mildew|rust|corrosion)[- ]?(?:proof|free|resistant for life)',
+      '(?:rot|mold|mold|mildew|rust|corrosion)[- ]?(?:proof|free|resistant for life)',
       '{wall} .. {never} .. {damaged}',
       '{wall} {never} {damaged}',
       '(?:impervious|immune) to .. (?:water|moisture|mold|mildew|rot|rust)',
@@ -168,7 +168,7 @@ export const claimRows: readonly ClaimRow[] = [
       '{number} ?(?:times|x) (?:as|the|more|stronger|longer|better|thicker|less|warmer|faster|bigger)',
       '(?:twice|double|triple) (?:as|the)',
       '(?:half|a third|a quarter) (?:as|of what|the (?:price|cost|weight|size|time|effort|water|fuel|gas|propane|money|noise|work))',
-      '(?:\\d+|ten|twenty|thirty|forty|fifty) ?(?:%|percent|per cent) (?:more|less|stronger|lighter|better|faster|warmer|bigger|cheaper|quieter)',
+      '(?:\\d+|ten|twenty|thirty|forty|fifty) ?(?:%|percent|percent) (?:more|less|stronger|lighter|better|faster|warmer|bigger|cheaper|quieter)',
       '(?:doubles?|triples?|halves|cuts? in half)(?: (?:the|your))',
       '(?:twice|double|half) (?:what|that of)',
     ],
@@ -178,7 +178,7 @@ export const claimRows: readonly ClaimRow[] = [
   },
   {
     key: 'level',
-    about: 'Stabilisers that level',
+    about: 'Stabilizers that level',
     words: [
       '{stabilizer} .. {levels}',
       '{stabilizer} (?:that )?{levels}',
@@ -187,9 +187,9 @@ export const claimRows: readonly ClaimRow[] = [
       '(?:levels|leveling) (?:itself|by itself|at the push|with one button)',
       '(?:push|press) (?:a|one|the) button .. level',
     ],
-    needs: 'a levelling system; stabilisers steady and do not lift',
-    instead: 'The stabilisers steady it once it stands level; they do not lift it.',
-    judged: { by: 'features', features: ['levellingSystem'] },
+    needs: 'a leveling system; stabilizers steady and do not lift',
+    instead: 'The stabilizers steady it once it stands level; they do not lift it.',
+    judged: { by: 'features', features: ['levelingSystem'] },
   },
   {
     key: 'no-upkeep',
@@ -371,7 +371,7 @@ export const claimRows: readonly ClaimRow[] = [
       '(?:there’s|there is|it has|has|contains|uses|with|got) (?:absolutely )?(?:no|zero|not a (?:stick|splinter|piece) of) wood(?! (?:in|behind|inside) (?:the|its|these) (?:\\w+ )?(?:walls?|frames?|framing|studs?))',
       'not a (?:stick|splinter|piece) of wood',
       'wood[- ]free',
-      '(?:all|100 ?%|fully|completely|entirely)[- ](?:aluminium|aluminum|composite|fibreglass|fiberglass)(?! (?:frame|framing|wall frame|skin|rims?|wheels?|steps?))',
+      '(?:all|100 ?%|fully|completely|entirely)[- ](?:aluminum|aluminum|composite|fiberglass|fiberglass)(?! (?:frame|framing|wall frame|skin|rims?|wheels?|steps?))',
     ],
     needs: 'framing, substrate, deck and cabinets, each by itself',
     instead:
@@ -379,10 +379,10 @@ export const claimRows: readonly ClaimRow[] = [
     judged: {
       by: 'choices',
       choices: {
-        wallFraming: ['aluminium-welded', 'aluminium-screwed', 'none'],
+        wallFraming: ['aluminum-welded', 'aluminum-screwed', 'none'],
         substrateKind: ['composite', 'none'],
         floorDeck: ['composite'],
-        cabinetKind: ['aluminium'],
+        cabinetKind: ['aluminum'],
       },
     },
   },
@@ -530,7 +530,7 @@ export const claimRows: readonly ClaimRow[] = [
     ],
     needs: 'what the fan moves by its plate, and the room’s volume; with a window open',
     instead:
-      'The fan moves {fanFlow} by its plate; how often that changes the air is a sum with the room.',
+      'The fan moves {fanAirflow} by its plate; how often that changes the air is a sum with the room.',
     judged: { by: 'never', because: 'It is a sum of fan and room, with a window open.' },
   },
 ];
@@ -596,5 +596,5 @@ export const comparedRows: readonly ComparedRow[] = [
   { key: 'bunkCount', words: [of(large, 'bunks?')], most: true },
   { key: 'sleeps', words: ['sleeps (?:the )?most', of(large, 'beds?')], most: true },
   { key: 'floorHeight', words: [of('(?:lowest|least)', '(?:floor|step)')], most: false },
-  { key: 'tyreLoad', words: [of(small, 'tyres?')], most: false },
+  { key: 'tireLoad', words: [of(small, 't[iy]res?')], most: false },
 ];

@@ -15,7 +15,7 @@ const gallons = { 'gallons?|gal': 'gal', 'lit(?:er|re)s?|l': 'L' } as const;
 const feet = { 'feet|foot|ft': 'ft', 'met(?:er|re)s?|m': 'm' } as const;
 const heat = { 'btus?|btu/h': 'BTU/h' } as const;
 
-/** Figures that buyers are told every day; from the catalogue's words for them. */
+/** Figures that buyers are told every day; from the catalog's words for them. */
 export const sizedRows: readonly Sized[] = [
   { key: 'freshTank', words: '(?:fresh|drinking|clean)(?: ?water)?', units: gallons },
   { key: 'grayTank', words: 'gr[ae]y(?: ?water)?', units: gallons },

@@ -3,7 +3,7 @@ import {
   findingKind,
   gravities,
   stationEntry,
-  tyrePositions,
+  tirePositions,
   type SpecKey,
 } from '../../unit/catalog/index.ts';
 import type { Look } from '../../unit/checks/index.ts';
@@ -165,7 +165,7 @@ const isRead = (record: UnitRecord, key: SpecKey): boolean =>
 /** What a page like this should have, and has not. */
 const leftOutOf = (record: UnitRecord, today: string): readonly string[] => {
   const undated = wheelsOf(record, today).filter(({ ageTold }) => ageTold === undefined);
-  const labels = new Map(tyrePositions.map(({ key, label }) => [key, label]));
+  const labels = new Map(tirePositions.map(({ key, label }) => [key, label]));
   const alarms = (
     [
       ['coAlarm', 'smokeAlarmDate', 'the smoke alarm’s date'],

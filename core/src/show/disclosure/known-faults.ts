@@ -74,53 +74,53 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
     title: 'Breakaway brakes without a battery',
     tell: () => 'There’s no battery, so the breakaway brakes can’t work.',
   },
-  'tyre-age': {
+  'tire-age': {
     title: 'Tires past their age',
-    sameAs: 'tyre-age',
+    sameAs: 'tire-age',
     tell: (found, record, { today }) => {
       const old = wheelsOf(record, today).filter(({ age }) => (age ?? 0) >= tooOld);
-      const told = old.filter(({ key }) => found.some(({ field }) => field === `tyreDate${key}`));
+      const told = old.filter(({ key }) => found.some(({ field }) => field === `tireDate${key}`));
       return told.length > 0
         ? `${told.length === 1 ? 'A tire is' : `${told.length} tires are`} ${tooOld} years old or more: ${listed(told.map(({ label }) => label))}. Tires this old are replaced whatever their tread.`
         : undefined;
     },
   },
-  'tyre-dates-mixed': {
+  'tire-dates-mixed': {
     title: 'Tires of different ages',
-    sameAs: 'tyre-mismatch',
+    sameAs: 'tire-mismatch',
     tell: () => 'The tires weren’t all built at about the same time.',
   },
-  'tyre-tread': {
+  'tire-tread': {
     title: 'Tread worn down',
     sameAs: 'uneven-wear',
     tell: (_, record, { system }) =>
-      `The lowest tread is ${formatQuantity(amountOf(record, 'tyreTread') ?? 0, 'fineInches', system)}.`,
+      `The lowest tread is ${formatQuantity(amountOf(record, 'tireTread') ?? 0, 'fineInches', system)}.`,
   },
-  'tyre-code': {
+  'tire-code': {
     title: 'Not trailer tires',
     tell: (found) =>
       found[0]?.severity === 'doubtful' ? 'The tires on it aren’t trailer tires.' : undefined,
   },
-  'tyre-label-size': {
+  'tire-label-size': {
     title: 'Other tires than on its label',
     tell: (_, record) =>
-      `The tires on it are ${textOf(record, 'tyreSize') ?? ''}; its label calls for ${textOf(record, 'labelTyreSize') ?? ''}.`,
+      `The tires on it are ${textOf(record, 'tireSize') ?? ''}; its label calls for ${textOf(record, 'labelTireSize') ?? ''}.`,
   },
-  'tyre-label-range': {
+  'tire-label-range': {
     title: 'Weaker tires than on its label',
     tell: (_, record) =>
       `The tires are load range ${textOf(record, 'loadRange') ?? ''}; its label calls for ${textOf(record, 'labelLoadRange') ?? ''}.`,
   },
-  'tyre-pressure': {
+  'tire-pressure': {
     title: 'Tires below its label’s pressure',
     tell: () => 'The tires on it can’t take the pressure its label calls for.',
   },
   'wheel-against-label': {
     title: 'A tire unlike its label',
-    sameAs: 'tyre-mismatch',
+    sameAs: 'tire-mismatch',
     tell: (found) => `Not as the tire label calls for: ${fieldNames(found)}.`,
   },
-  'tyres-carry-axle': {
+  'tires-carry-axle': {
     title: 'Tires weaker than the axle',
     tell: (found) =>
       found[0]?.severity === 'wrong'
@@ -213,7 +213,7 @@ const byWheels = (
   entered: ReadonlySet<string>,
 ): readonly Fault[] => {
   const odd = oddWheels(wheelsOf(record, today));
-  if (odd.length === 0 || entered.has('tyre-mismatch')) return [];
+  if (odd.length === 0 || entered.has('tire-mismatch')) return [];
   return [
     {
       id: idAbout('check', 'odd-wheels'),

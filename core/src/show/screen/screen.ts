@@ -20,7 +20,7 @@ import type { Point } from '../cards/index.ts';
 
 /*
  * What leaves the yard by the screen that faces the buyer is what stands in this schema, and nothing else: words of the
- * catalogue, figures of public entries that somebody read, measured or saw, a drawing of such figures, and ids of photos.
+ * catalog, figures of public entries that somebody read, measured or saw, a drawing of such figures, and ids of photos.
  */
 const inches = z.number();
 const box = z.strictObject({ x: inches, y: inches, width: inches, height: inches });

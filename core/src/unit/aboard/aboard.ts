@@ -28,7 +28,7 @@ const thereOf = (record: UnitRecord, key: FeatureKey): LooseItem['there'] => {
   return isFitted(state) ? 'there' : 'missing';
 };
 
-/** What goes with a unit without being fixed to it, in the order of the catalogue. */
+/** What goes with a unit without being fixed to it, in the order of the catalog. */
 export const looseItems = (record: UnitRecord): readonly LooseItem[] =>
   features
     .filter(({ station }) => station === 'loose-items')

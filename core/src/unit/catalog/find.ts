@@ -1,3 +1,4 @@
+import { inOneSpelling } from '../../base/words/index.ts';
 import { namesOf } from './other-names.ts';
 import { features, specs, stationEntry, type Feature, type Spec } from './catalog.ts';
 import { wordsFor } from './words.ts';
@@ -10,7 +11,7 @@ interface Searched {
   readonly all: string;
 }
 
-const plain = (text: string): string => text.toLowerCase().replaceAll('’', "'");
+const plain = (text: string): string => inOneSpelling(text.toLowerCase().replaceAll('’', "'"));
 
 const searched: readonly Searched[] = [...specs, ...features].map((entry) => {
   const names = namesOf(entry.key).map(plain);
@@ -36,7 +37,7 @@ const rank = ({ label, names }: Searched, words: string): number =>
   Math.min(...[label, ...names].map((name) => rankOf(name, words)));
 
 /**
- * Entries of the catalogue by words of their label, their other names, explanation or station; those named so first.
+ * Entries of the catalog by words of their label, their other names, explanation or station; those named so first.
  * @param typed every word of it has to occur
  * @example findEntries('gross weight')[0].key // 'gvwr'
  */

@@ -43,7 +43,7 @@ export type { SpecKey, FeatureKey } from './entries/index.ts';
 export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } from './states.ts';
 export type { Audience } from './audiences.ts';
 export type { SchoolKey } from './schools.ts';
-export { tyrePositions } from './entries/tyres.ts';
+export { tirePositions } from './entries/tires.ts';
 export type { Choice } from './choice.ts';
 export { gravities, type Gravity } from './condition/gravities.ts';
 export {

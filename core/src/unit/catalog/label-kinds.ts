@@ -2,13 +2,13 @@ import type { SpecKey } from './entries/index.ts';
 
 /** A label of a unit, and the fields it settles, in the order in which it is read. */
 export interface LabelKind {
-  readonly key: 'vin' | 'weight' | 'tyre' | 'number';
+  readonly key: 'vin' | 'weight' | 'tire' | 'number';
   readonly label: string;
   /** Where it is as a rule. */
   readonly where: string;
   readonly settles: readonly SpecKey[];
   /** The feature that says it is on the unit. */
-  readonly feature?: 'vinLabel' | 'weightLabel' | 'tyreLabel';
+  readonly feature?: 'vinLabel' | 'weightLabel' | 'tireLabel';
 }
 
 /** Labels by 49 CFR 565, 571.110 and 571.120, from memory; where they sit is common practice. */
@@ -28,11 +28,11 @@ export const labelKinds: readonly LabelKind[] = [
     feature: 'weightLabel',
   },
   {
-    key: 'tyre',
-    label: 'Tyre label',
+    key: 'tire',
+    label: 'Tire label',
     where: 'Off-door side in front, with the VIN label or below it.',
-    settles: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
-    feature: 'tyreLabel',
+    settles: ['labelTireSize', 'labelLoadRange', 'coldPressure'],
+    feature: 'tireLabel',
   },
   {
     key: 'number',

@@ -32,7 +32,7 @@ export const isPublicTarget = (target: string): boolean => {
   return isOf && publicKeys.has(key);
 };
 
-/** What a card or a photo is about, in the catalogue's own words; undefined for what only the yard may see. */
+/** What a card or a photo is about, in the catalog's own words; undefined for what only the yard may see. */
 export const publicLabel = (target: string): string | undefined => {
   const [part = '', key = ''] = target.split('.');
   const isEntry = part === 'specs' || part === 'features';

@@ -180,7 +180,7 @@ export const schools = [
       },
       {
         key: 'leaf',
-        label: 'Leaf springs with equaliser',
+        label: 'Leaf springs with equalizer',
         for: 'Shares the load between the axles, and can be repaired anywhere.',
         against: 'Harder on the road, with bushings that wear.',
       },
@@ -193,14 +193,14 @@ export const schools = [
       {
         key: 'single',
         label: 'Single axle',
-        for: 'Lighter, easier to turn by hand, two tyres fewer to buy.',
-        against: 'A tyre that fails is the only one on that side.',
+        for: 'Lighter, easier to turn by hand, two tires fewer to buy.',
+        against: 'A tire that fails is the only one on that side.',
       },
       {
         key: 'tandem',
         label: 'Tandem axle',
-        for: 'Runs straighter and calmer, and forgives a failed tyre.',
-        against: 'Heavier, and it scrubs its tyres in tight turns.',
+        for: 'Runs straighter and calmer, and forgives a failed tire.',
+        against: 'Heavier, and it scrubs its tires in tight turns.',
       },
     ],
   },
@@ -260,7 +260,7 @@ export const schools = [
   },
   {
     key: 'chassis',
-    about: 'Chassis: steel or aluminium',
+    about: 'Chassis: steel or aluminum',
     sides: [
       {
         key: 'steel',
@@ -269,8 +269,8 @@ export const schools = [
         against: 'Heavier, and rusts where the paint is through.',
       },
       {
-        key: 'aluminium',
-        label: 'Aluminium',
+        key: 'aluminum',
+        label: 'Aluminum',
         for: 'Light, and does not rust.',
         against: 'Dearer, and welded by few shops.',
       },
@@ -296,7 +296,7 @@ export const schools = [
   },
   {
     key: 'jacks',
-    about: 'Stabilisers: by hand or powered',
+    about: 'Stabilizers: by hand or powered',
     sides: [
       {
         key: 'manual',

@@ -1,5 +1,5 @@
 export type Layer = 'outside' | 'inside' | 'roof' | 'papers';
-export type Side = 'door' | 'off-door' | 'centre' | 'front' | 'rear';
+export type Side = 'door' | 'off-door' | 'center' | 'front' | 'rear';
 
 /** Where something usually is: its side, and its share of the overall length back from the coupler. */
 export interface UsualPlace {

@@ -96,7 +96,7 @@ export const stations = [
     label: 'Roof',
     short: 'roof',
     layer: 'roof',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
   {
     key: 'construction',
@@ -104,7 +104,7 @@ export const stations = [
     label: 'Construction and size',
     short: 'size',
     layer: 'papers',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
   {
     key: 'control-panel',
@@ -120,7 +120,7 @@ export const stations = [
     label: 'Kitchen',
     short: 'kitchen',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.6 },
+    usual: { side: 'center', share: 0.6 },
   },
   {
     key: 'living',
@@ -128,7 +128,7 @@ export const stations = [
     label: 'Living and dinette',
     short: 'living',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
   {
     key: 'bedroom',
@@ -136,7 +136,7 @@ export const stations = [
     label: 'Bedroom',
     short: 'bedroom',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.25 },
+    usual: { side: 'center', share: 0.25 },
   },
   {
     key: 'bunks',
@@ -144,7 +144,7 @@ export const stations = [
     label: 'Bunks or second room',
     short: 'bunks',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.9 },
+    usual: { side: 'center', share: 0.9 },
   },
   {
     key: 'bath',
@@ -152,15 +152,15 @@ export const stations = [
     label: 'Bath',
     short: 'bath',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.8 },
+    usual: { side: 'center', share: 0.8 },
   },
   {
     key: 'climate',
     number: 20,
-    label: 'Climate and power centre',
+    label: 'Climate and power center',
     short: 'climate',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
   {
     key: 'safety',
@@ -168,7 +168,7 @@ export const stations = [
     label: 'Safety',
     short: 'safety',
     layer: 'inside',
-    usual: { side: 'centre', share: 0.4 },
+    usual: { side: 'center', share: 0.4 },
   },
   {
     key: 'garage',
@@ -184,7 +184,7 @@ export const stations = [
     label: 'Loose items',
     short: 'loose',
     layer: 'papers',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
   {
     key: 'papers',
@@ -192,6 +192,6 @@ export const stations = [
     label: 'Papers',
     short: 'papers',
     layer: 'papers',
-    usual: { side: 'centre', share: 0.5 },
+    usual: { side: 'center', share: 0.5 },
   },
 ] as const satisfies readonly StationEntry[];

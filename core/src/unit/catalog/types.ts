@@ -11,7 +11,7 @@ export type StationKey = (typeof stations)[number]['key'];
 export type Shape =
   'inlet' | 'tank' | 'axle' | 'door' | 'slide' | 'awning' | 'battery' | 'cylinder';
 
-/** What runs in it; the only colours inside the drawing. */
+/** What runs in it; the only colors inside the drawing. */
 export type Medium = 'water' | 'waste' | 'gas' | 'power';
 
 export interface Located extends UsualPlace {

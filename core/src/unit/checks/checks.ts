@@ -14,8 +14,8 @@ import { powerRules } from './power-rules.ts';
 import { ratingRules } from './rating-rules.ts';
 import { safetyRules } from './safety-rules.ts';
 import { sizeRules } from './size-rules.ts';
-import { tyrePressure } from './tyre-pressure.ts';
-import { tyreRules } from './tyre-rules.ts';
+import { tirePressure } from './tire-pressure.ts';
+import { tireRules } from './tire-rules.ts';
 import { vinCheck } from './vin-check-digit.ts';
 import { waterRules } from './water-rules.ts';
 import { wheelRules } from './wheel-rules.ts';
@@ -29,8 +29,8 @@ export const rules: readonly Rule[] = [
   cccIdentity,
   axlesAndHitch,
   ...weightRules,
-  tyrePressure,
-  ...tyreRules,
+  tirePressure,
+  ...tireRules,
   ...wheelRules,
   ...ratingRules,
   ...identityRules,

@@ -76,7 +76,7 @@ const missing: Rule = {
 const labels = [
   { key: 'vinLabel', label: 'VIN label', proves: 'who built it, when, and for what gross weight' },
   { key: 'weightLabel', label: 'weight label', proves: 'what may still be put aboard' },
-  { key: 'tyreLabel', label: 'tyre label', proves: 'which tyres carry it, and at what pressure' },
+  { key: 'tireLabel', label: 'tire label', proves: 'which tires carry it, and at what pressure' },
 ] as const satisfies readonly { key: FeatureKey; label: string; proves: string }[];
 
 const labelMissing: Rule = {
@@ -121,21 +121,21 @@ const notInspected: Rule = {
 
 const fuelVents: Rule = {
   key: 'fuel-vents',
-  about: 'A gear space has vents for fuel vapour',
-  needs: ['gearSpace', 'fuelVents'],
+  about: 'A gear space has vents for fuel vapor',
+  needs: ['garageSpace', 'fuelVents'],
   source: 'NFPA 1192, from memory',
   test: (record) => {
-    if (!hasFeature(record, 'gearSpace') || record.features.fuelVents?.value.state !== 'none') {
+    if (!hasFeature(record, 'garageSpace') || record.features.fuelVents?.value.state !== 'none') {
       return [];
     }
     return [
       asFinding({
         field: 'fuelVents',
         severity: 'wrong',
-        title: 'No way out for fuel vapour',
+        title: 'No way out for fuel vapor',
         sentence:
-          'The gear space has 0 of the 2 vents, high and low, that let vapour out. No fuelled machine goes in before a technician has looked.',
-        also: ['gearSpace'],
+          'The gear space has 0 of the 2 vents, high and low, that let vapor out. No fueled machine goes in before a technician has looked.',
+        also: ['garageSpace'],
       }),
     ];
   },
@@ -175,7 +175,7 @@ const gasPressure: Rule = {
         severity: 'doubtful',
         title: 'High pressure for a low-pressure cooker?',
         sentence:
-          'The outlet is labelled high pressure and the cooker runs on the trailer’s gas, which is mostly at low pressure, 11 in of water column (28 mbar). Read both labels; licensed people connect them.',
+          'The outlet is labeled high pressure and the cooker runs on the trailer’s gas, which is mostly at low pressure, 11 in of water column (28 mbar). Read both labels; licensed people connect them.',
         also: ['outsideCookerFuel'],
       }),
     ];

@@ -6,7 +6,7 @@ import type { System } from '../../base/quantity/index.ts';
 export interface Look {
   /** The reader's units, for the sentences. */
   readonly system: System;
-  /** Today, `2026-04-15`; alarms and tyres are held against it. */
+  /** Today, `2026-04-15`; alarms and tires are held against it. */
   readonly today: string;
   /** Where the yard stands: on which day something was written goes by it. */
   readonly timeZone?: string;

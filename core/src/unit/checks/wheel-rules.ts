@@ -3,7 +3,7 @@ import { wheelPlaces } from '../catalog/index.ts';
 import {
   loadRanges,
   pressureOfRange,
-  readTyreCode,
+  readTireCode,
   sizeOf,
   speedOfSymbol,
 } from '../identity/index.ts';
@@ -82,7 +82,7 @@ const byPumped = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | un
 };
 
 const bySize = (record: UnitRecord): RuleFinding | undefined => {
-  const label = textOf(record, 'labelTyreSize') ?? textOf(record, 'tyreSize');
+  const label = textOf(record, 'labelTireSize') ?? textOf(record, 'tireSize');
   if (!label) return undefined;
   const other = wheelsOn(record).filter(
     ({ wheel: { size } }) => size !== undefined && sizeOf(size) !== sizeOf(label),
@@ -90,11 +90,11 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
   const [first] = other;
   if (!first) return undefined;
   return asFinding({
-    field: 'labelTyreSize',
+    field: 'labelTireSize',
     severity: 'doubtful',
     title: 'A tire of another size',
     sentence: `${capital(names(other))}: ${first.wheel.size ?? ''}, where ${label} belongs. Tires of one axle have to be the same.`,
-    also: ['tyreSize'],
+    also: ['tireSize'],
   });
 };
 
@@ -102,7 +102,7 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
 const wheelAgainstLabel: Rule = {
   key: 'wheel-against-label',
   about: 'Every wheel has the pressure, load range and size of the label',
-  needs: ['coldPressure', 'labelLoadRange', 'loadRange', 'labelTyreSize', 'tyreSize'],
+  needs: ['coldPressure', 'labelLoadRange', 'loadRange', 'labelTireSize', 'tireSize'],
   reads: ['wheels'],
   source: 'Within 10 % of the label’s cold pressure: common practice; label and sidewall decide',
   test: (record, { system }) =>
@@ -136,12 +136,12 @@ const capPressure: Rule = {
 const towedAt = 65;
 
 const speed: Rule = {
-  key: 'tyre-speed',
+  key: 'tire-speed',
   about: 'The tires are made for the speed that people tow at',
-  needs: ['tyreSize'],
+  needs: ['tireSize'],
   source: 'Speed symbols: ISO 4000-1, from memory; 65 mph is what people tow at: common practice',
   test: (record, { system }) => {
-    const symbol = readTyreCode(textOf(record, 'tyreSize') ?? '')?.speed;
+    const symbol = readTireCode(textOf(record, 'tireSize') ?? '')?.speed;
     const most = symbol === undefined ? undefined : speedOfSymbol(symbol);
     if (symbol === undefined || most === undefined) return [];
     const mph = toInternal(most, 'km/h');
@@ -149,7 +149,7 @@ const speed: Rule = {
     const show = (amount: number): string => formatQuantity(amount, 'speed', system);
     return [
       asFinding({
-        field: 'tyreSize',
+        field: 'tireSize',
         severity: 'doubtful',
         title: 'Slow tires',
         sentence: `Speed symbol ${symbol} is good for ${show(mph)}; people tow at ${show(towedAt)}. Say so before anybody drives off.`,

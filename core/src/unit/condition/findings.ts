@@ -24,7 +24,7 @@ export interface FoundThing {
 const firstUntilSigned: ReadonlySet<string> = new Set([
   'skin-bubbling',
   'delamination',
-  'tyre-mismatch',
+  'tire-mismatch',
 ]);
 
 /** No day: what hangs on a tire's age alone is no part of what is signed. */

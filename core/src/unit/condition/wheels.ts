@@ -10,7 +10,7 @@ import {
   builtOn,
   dotWeek,
   readDotDate,
-  tyreMonths,
+  tireMonths,
   sizeOf,
   type DotDate,
 } from '../identity/index.ts';
@@ -26,12 +26,12 @@ import {
 } from '../record/index.ts';
 import type { Answers } from './conclude.ts';
 
-/** A wheel of a unit: what is known of it, and how old its tyre is. */
+/** A wheel of a unit: what is known of it, and how old its tire is. */
 export interface WheelOn {
   readonly key: WheelKey;
   readonly label: string;
   readonly wheel: Wheel;
-  /** The Sunday on which the week its tyre was built in began, to compare; undefined where nobody has read it. */
+  /** The Sunday on which the week its tire was built in began, to compare; undefined where nobody has read it. */
   readonly built: string | undefined;
   /** How the date is known. */
   readonly how: HowKnown | undefined;
@@ -53,14 +53,14 @@ const yearsOld = (years: number): string => {
 };
 
 /**
- * How old a tyre is, in words. A date code is a week: no day is made out of it.
+ * How old a tire is, in words. A date code is a week: no day is made out of it.
  * @param today `2026-04-10`
  */
 export const ageWords = (date: DotDate | undefined, today: string): string => {
   if (date === undefined) return 'nobody has read its date';
   const week = dotWeek(date);
   if (builtOn(date) > today) return `${week} is still to come: read its date again`;
-  const years = Math.floor(tyreMonths(date, today) / 12);
+  const years = Math.floor(tireMonths(date, today) / 12);
   const since = `built in ${week}, ${yearsOld(years)}`;
   if (years >= replaceBy) return `${since}: to be replaced, whatever the tread`;
   return years >= watchFrom ? `${since}: watch it, replace it by ${replaceBy}` : since;
@@ -74,11 +74,11 @@ const ageForBuyer = (date: DotDate, years: number): string => {
 };
 
 const wheelOn = (record: UnitRecord, key: WheelKey, label: string, today: string): WheelOn => {
-  const spec = `tyreDate${key}` as SpecKey;
+  const spec = `tireDate${key}` as SpecKey;
   const read = readDotDate(textOf(record, spec) ?? '');
   const date = read.kind === 'good' ? read.date : undefined;
   const isPast = date !== undefined && builtOn(date) <= today;
-  const age = isPast ? Math.floor(tyreMonths(date, today) / 12) : undefined;
+  const age = isPast ? Math.floor(tireMonths(date, today) / 12) : undefined;
   const how = howOf(record, spec);
   const isSure = how !== undefined && how !== 'guessed';
   return {
@@ -107,13 +107,13 @@ const sideOf = (key: WheelKey): string => (key.startsWith('Off') ? 'off-door' : 
 const isLater = (a: string | undefined, b: string | undefined): boolean =>
   a !== undefined && b !== undefined && monthsBetween(b, a) >= monthsApart;
 
-/** With fewer tyres on the road than this the spare has a say in what is usual. */
+/** With fewer tires on the road than this the spare has a say in what is usual. */
 const fewOnRoad = 3;
 
 const saysOtherwise = (a: string | undefined, b: string | undefined): boolean =>
   a !== undefined && b !== undefined && a.toLowerCase() !== b.toLowerCase();
 
-/** Wheels whose tyre is of another make, size or load range, or was built half a year or more apart from most others. */
+/** Wheels whose tire is of another make, size or load range, or was built half a year or more apart from most others. */
 export const oddWheels = (wheels: readonly WheelOn[]): readonly WheelOn[] => {
   const road = wheels.filter(({ key }) => key !== 'Spare');
   const voices = road.length < fewOnRoad ? wheels : road;
@@ -141,7 +141,7 @@ const ofKnown = <T>(
   return known.length > 0 ? test(known as readonly T[]) : undefined;
 };
 
-/** Whether the other tyre of its side is as new, and those of the other side are not. */
+/** Whether the other tire of its side is as new, and those of the other side are not. */
 const isSideNewer = (one: WheelOn, others: readonly WheelOn[]): boolean | undefined => {
   const mate = others.find(({ key }) => sideOf(key) === sideOf(one.key));
   if (!mate?.built || !one.built || others.length < 3) return undefined;
@@ -154,7 +154,7 @@ const littleCargo = 800;
 const oldAge = 6;
 
 /**
- * What the record answers by itself of the look at a mismatched tyre; the rest is to be looked at.
+ * What the record answers by itself of the look at a mismatched tire; the rest is to be looked at.
  * @param capacity pounds that may be loaded
  */
 export const knownOfMismatch = (
@@ -198,7 +198,7 @@ export const answersTo = (
   record: UnitRecord,
   today: string,
 ): Answers => {
-  if (look !== 'tyre-mismatch') return answers;
+  if (look !== 'tire-mismatch') return answers;
   const wheels = wheelsOf(record, today);
   const odd = oddWheels(wheels)[0];
   if (!odd) return answers;

@@ -1,7 +1,7 @@
 import { fullWeekOf, monthsBetween } from '../../base/dates/index.ts';
 
 /**
- * The date code of a tyre: the last four digits of its identification number, week and year.
+ * The date code of a tire: the last four digits of its identification number, week and year.
  * Source: 49 CFR 574.5(d): week 01 is the first full calendar week, Sunday to Saturday; four digits since 2000.
  */
 export interface DotDate {
@@ -32,10 +32,10 @@ export const readDotDate = (typed: string): DotReading => {
   return { kind: 'good', date: { week, year: 2000 + Number(digits.slice(2)) } };
 };
 
-/** Weeks once worked out: a yard's tyres come from a few dozen of them, and each is asked for at every look. */
+/** Weeks once worked out: a yard's tires come from a few dozen of them, and each is asked for at every look. */
 const sundays = new Map<string, string>();
 
-/** The Sunday on which the tyre's week began, `2025-09-07`. */
+/** The Sunday on which the tire's week began, `2025-09-07`. */
 export const builtOn = ({ week, year }: DotDate): string => {
   const key = `${year}-${week}`;
   const known = sundays.get(key) ?? fullWeekOf(year, week);
@@ -44,7 +44,7 @@ export const builtOn = ({ week, year }: DotDate): string => {
 };
 
 /** Whole months from the week it was built in to a date; negative when that lies before it. */
-export const tyreMonths = (date: DotDate, at: string): number => monthsBetween(builtOn(date), at);
+export const tireMonths = (date: DotDate, at: string): number => monthsBetween(builtOn(date), at);
 
 /** A date code in words: it is a week, and no day of it is known. @example dotWeek({ week: 36, year: 2025 }) // 'week 36 of 2025' */
 export const dotWeek = ({ week, year }: DotDate): string => `week ${week} of ${year}`;

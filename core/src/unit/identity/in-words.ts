@@ -1,9 +1,9 @@
 import { formatQuantity, toInternal, type System } from '../../base/quantity/index.ts';
-import { builtOn, dotWeek, readDotDate, tyreMonths } from './dot-date.ts';
+import { builtOn, dotWeek, readDotDate, tireMonths } from './dot-date.ts';
 import { planInWords, readFloorPlan, type GlossaryRow } from './floor-plan.ts';
 import { loadOfIndex, speedOfSymbol } from './load-index.ts';
 import { modelYearsOf } from './model-year.ts';
-import { readTyreCode } from './tyre-code.ts';
+import { readTireCode } from './tire-code.ts';
 import { readVin } from './vin.ts';
 
 interface By {
@@ -25,8 +25,8 @@ const planWords = (typed: string, { glossary }: By): string | undefined => {
   return read && `${planInWords(read)}.`.replace(/^./, (c) => c.toUpperCase());
 };
 
-const tyreWords = (typed: string, { system }: By): string | undefined => {
-  const read = readTyreCode(typed);
+const tireWords = (typed: string, { system }: By): string | undefined => {
+  const read = readTireCode(typed);
   if (!read) return undefined;
   const inches = (amount: number): string => formatQuantity(amount, 'inches', system);
   const load = read.loadIndex === undefined ? undefined : loadOfIndex(read.loadIndex);
@@ -45,25 +45,25 @@ const tyreWords = (typed: string, { system }: By): string | undefined => {
   return `${parts.filter(Boolean).join(', ')}.`.replace(/^./, (c) => c.toUpperCase());
 };
 
-const tyreDateWords = (typed: string, { today }: By): string | undefined => {
+const tireDateWords = (typed: string, { today }: By): string | undefined => {
   const read = readDotDate(typed);
   if (read.kind !== 'good') return undefined;
   const week = dotWeek(read.date);
   if (builtOn(read.date) > today) return `W${week.slice(1)} is still to come: read it again.`;
-  const months = tyreMonths(read.date, today);
+  const months = tireMonths(read.date, today);
   const age = months < 24 ? `${months} months` : `${Math.floor(months / 12)} years`;
   return `Built in ${week}, ${age} ago.`;
 };
 
 /**
- * What a code means, in words, where a field holds one: VIN, floor plan, tyre size, tyre date.
+ * What a code means, in words, where a field holds one: VIN, floor plan, tire size, tire date.
  * @param key the spec's key
  * @returns undefined where there is nothing to read out of it
- * @example codeInWords('tyreSize', 'ST225/75R15', by) // 'Radial, 8.9 in wide, 28.3 in across, on a rim of 15 in.'
+ * @example codeInWords('tireSize', 'ST225/75R15', by) // 'Radial, 8.9 in wide, 28.3 in across, on a rim of 15 in.'
  */
 export const codeInWords = (key: string, typed: string, by: By): string | undefined => {
   if (key === 'vin') return vinInWords(typed);
   if (key === 'floorPlan') return planWords(typed, by);
-  if (key === 'tyreSize' || key === 'labelTyreSize') return tyreWords(typed, by);
-  return key.startsWith('tyreDate') ? tyreDateWords(typed, by) : undefined;
+  if (key === 'tireSize' || key === 'labelTireSize') return tireWords(typed, by);
+  return key.startsWith('tireDate') ? tireDateWords(typed, by) : undefined;
 };

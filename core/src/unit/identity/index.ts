@@ -4,11 +4,11 @@ export {
   builtOn,
   dotWeek,
   readDotDate,
-  tyreMonths,
+  tireMonths,
   type DotDate,
   type DotReading,
 } from './dot-date.ts';
-export { readTyreCode, sizeOf, type TyreCode } from './tyre-code.ts';
+export { readTireCode, sizeOf, type TireCode } from './tire-code.ts';
 export { loadOfIndex, speedOfSymbol } from './load-index.ts';
 export { loadRanges, pressureOfRange, tableLoad } from './load-range.ts';
 export {

@@ -14,13 +14,13 @@ const kilograms = [
 ] as const; // prettier-ignore
 
 /**
- * What a tyre of a load index carries.
+ * What a tire of a load index carries.
  * @returns kilograms; undefined outside 60 to 126, which trailers do not use
  * @example loadOfIndex(107) // 975
  */
 export const loadOfIndex = (index: number): number | undefined => kilograms[index - firstIndex];
 
-/** Kilometres an hour. */
+/** Kilometers an hour. */
 const speeds: Readonly<Record<string, number>> = {
   B: 50, C: 60, D: 65, E: 70, F: 80, G: 90, J: 100, K: 110, L: 120, M: 130, N: 140,
   P: 150, Q: 160, R: 170, S: 180, T: 190, U: 200, H: 210, V: 240, W: 270, Y: 300,
@@ -28,7 +28,7 @@ const speeds: Readonly<Record<string, number>> = {
 
 /**
  * The speed a symbol stands for.
- * @returns km/h; undefined when no tyre bears it
+ * @returns km/h; undefined when no tire bears it
  * @example speedOfSymbol('M') // 130
  */
 export const speedOfSymbol = (symbol: string): number | undefined => speeds[symbol.toUpperCase()];

@@ -21,7 +21,7 @@ export const loadRanges: readonly LoadRange[] = [
 export const pressureOfRange = (range: string): number | undefined =>
   loadRanges.find((row) => row.key === range)?.pressure;
 
-/** Load of one tyre at its greatest pressure, lb. Source: TRA tables, from memory. */
+/** Load of one tire at its greatest pressure, lb. Source: TRA tables, from memory. */
 const tableLoads = [
   { size: 'ST205/75R14', range: 'C', load: 1760 },
   { size: 'ST205/75R14', range: 'D', load: 2040 },
@@ -33,7 +33,7 @@ const tableLoads = [
 ] as const;
 
 /**
- * What the tables give a size and load range; the sidewall of the tyre itself decides.
+ * What the tables give a size and load range; the sidewall of the tire itself decides.
  * @returns lb at the greatest pressure; undefined where the table has no row
  */
 export const tableLoad = (size: string, range: string): number | undefined =>

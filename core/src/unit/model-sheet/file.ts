@@ -1,19 +1,22 @@
 import { z } from 'zod';
 import { strangeIn, strangeSentence } from '../../base/problems/index.ts';
+import { withNames } from '../versions/index.ts';
 import { modelSheetSchema, type ModelSheet } from './schema.ts';
 
 export const modelSheetFormat = 'fair-gable/model-sheet';
-export const modelSheetVersion = 1;
+export const modelSheetVersion = 2;
+/** Version 1 had other names for some fields and choices; they are read as what they are called now. */
+const readableVersions = [1, modelSheetVersion];
 
 /** A model sheet as a file. Quantities in internal units, as in unit files. */
 export const modelSheetFileSchema = z
   .strictObject({
     format: z.literal(modelSheetFormat),
-    version: z.literal(modelSheetVersion),
+    version: z.literal(readableVersions),
     sheet: modelSheetSchema,
   })
   .meta({
-    title: 'Fair Gable model sheet, version 1',
+    title: 'Fair Gable model sheet, version 2',
     description:
       'What the maker says of a model of one year: standard things, packages, what changed in mid-year, expected objections. Units as in unit files.',
   });
@@ -25,7 +28,7 @@ export type ModelSheetReading =
 /** A sheet as its file has it. */
 export interface ModelSheetFile {
   readonly format: typeof modelSheetFormat;
-  readonly version: typeof modelSheetVersion;
+  readonly version: number;
   readonly sheet: ModelSheet;
 }
 
@@ -36,9 +39,9 @@ export const toModelSheetFile = (sheet: ModelSheet): ModelSheetFile => ({
   sheet,
 });
 
-const named = z.looseObject({ key: z.string() });
+const keyed = z.looseObject({ key: z.string() });
 const withPackages = z.looseObject({
-  sheet: z.looseObject({ packages: z.array(named) }),
+  sheet: z.looseObject({ packages: z.array(keyed) }),
 });
 
 /** Nobody sees the keys of packages: where two are the same the later one gets another. */
@@ -69,7 +72,9 @@ export const freeKey = (wanted: string, taken: ReadonlySet<string>): string => {
  * @returns the sheet, or one sentence that says what is wrong and what to do
  */
 export const readModelSheetFile = (content: unknown): ModelSheetReading => {
-  const head = z.object({ format: z.literal(modelSheetFormat) }).safeParse(content);
+  const head = z
+    .object({ format: z.literal(modelSheetFormat), version: z.unknown().optional() })
+    .safeParse(content);
   if (!head.success) {
     return {
       ok: false,
@@ -79,7 +84,9 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
   }
   const strange = strangeIn(content);
   if (strange) return { ok: false, message: strangeSentence(strange) };
-  const whole = modelSheetFileSchema.safeParse(withKeysApart(content));
+  const isFormer = head.data.version === 1;
+  const named = isFormer ? withNames(content) : content;
+  const whole = modelSheetFileSchema.safeParse(withKeysApart(named));
   if (whole.success) return { ok: true, sheet: whole.data.sheet as unknown as ModelSheet };
   const issue = whole.error.issues[0];
   return {

@@ -32,6 +32,7 @@ export {
   type UnitDifference,
 } from './compare.ts';
 export {
+  modelSheetVersion,
   freeKey,
   modelSheetFileSchema,
   modelSheetJsonSchema,

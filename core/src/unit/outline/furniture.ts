@@ -18,7 +18,7 @@ export interface Furniture {
  * (common practice), and dashed. A garage alone has a place of its own: it ends at the rear wall.
  */
 const usually = {
-  bedSize: { station: 'bedroom', against: 'centre' },
+  bedSize: { station: 'bedroom', against: 'center' },
   bunkSize: { station: 'bunks', against: 'off-door' },
   showerSize: { station: 'bath', against: 'door' },
 } as const;
@@ -26,8 +26,8 @@ const usually = {
 const within = (value: number, from: number, to: number): number =>
   Math.max(from, Math.min(value, to));
 
-const acrossFrom = (against: 'centre' | 'door' | 'off-door', width: number, body: Box): number => {
-  if (against === 'centre') return -width / 2;
+const acrossFrom = (against: 'center' | 'door' | 'off-door', width: number, body: Box): number => {
+  if (against === 'center') return -width / 2;
   return against === 'door' ? body.x + body.width - width : body.x;
 };
 

@@ -16,7 +16,7 @@ import { isOnUnit } from './station-state.ts';
 import { isOnRing, stationPlaces, type StationPlace } from './stations.ts';
 
 /*
- * Conventions: inches; x across, door side positive, 0 on the centre line; y back from the coupler.
+ * Conventions: inches; x across, door side positive, 0 on the center line; y back from the coupler.
  * A shape that is not measured is drawn where it usually is, and said to be so (`known: false`).
  */
 
@@ -53,7 +53,7 @@ export interface Outline {
   readonly within: Readonly<Record<'inside' | 'roof', readonly Peg[]>>;
   /** Beds, shower and gear space of the inside, by the sizes recorded. */
   readonly furniture: readonly Furniture[];
-  /** Distance of the walking path from the centre line at the sides, and beyond coupler and rear. */
+  /** Distance of the walking path from the center line at the sides, and beyond coupler and rear. */
   readonly path: Box;
   /** Located things whose place nobody has measured. */
   readonly missing: readonly string[];
@@ -102,7 +102,7 @@ const wallX = (side: Side, body: Box): number => {
   return side === 'off-door' ? body.x : 0;
 };
 
-const centred = (x: number, y: number, width: number, height: number): Box => ({
+const centered = (x: number, y: number, width: number, height: number): Box => ({
   x: x - width / 2,
   y: y - height / 2,
   width,
@@ -122,9 +122,9 @@ const fixedSizes = { battery: [14, 8], cylinder: [26, 12], inlet: [6, 6] } as co
 
 const tankAt = (place: Place, gallons: number | undefined, body: Box): Box => {
   const size = tankBox(gallons);
-  const inset = { door: 1, 'off-door': -1, centre: 0, front: 0, rear: 0 }[place.side];
+  const inset = { door: 1, 'off-door': -1, center: 0, front: 0, rear: 0 }[place.side];
   const x = inset * Math.max(body.width / 2 - size.width / 2 - 6, 0);
-  return centred(x, place.back, size.width, size.height);
+  return centered(x, place.back, size.width, size.height);
 };
 
 const shapeBox = (record: Brief, entry: Spec | Feature, place: Place, body: Box): Box => {
@@ -140,9 +140,9 @@ const shapeBox = (record: Brief, entry: Spec | Feature, place: Place, body: Box)
     case 'door':
       return outwards(place.side, body, y, 4, 26);
     case 'axle':
-      return centred(0, y, body.width, wheel.height);
+      return centered(0, y, body.width, wheel.height);
     default:
-      return centred(wallX(place.side, body), y, fixedSizes[shape][0], fixedSizes[shape][1]);
+      return centered(wallX(place.side, body), y, fixedSizes[shape][0], fixedSizes[shape][1]);
   }
 };
 
@@ -154,11 +154,11 @@ const usualPlace = (record: Brief, entry: Spec | Feature, length: number): Place
   return { side, back: Math.max(share * length - half, 0) };
 };
 
-const axleBoxes = (record: Brief, centre: Box): readonly Box[] => {
+const axleBoxes = (record: Brief, center: Box): readonly Box[] => {
   const count = howMany(record, 'axleRating') ?? 1;
   return Array.from({ length: Math.min(count, 3) }, (_, i) => ({
-    ...centre,
-    y: centre.y + (i - (Math.min(count, 3) - 1) / 2) * axleSpacing,
+    ...center,
+    y: center.y + (i - (Math.min(count, 3) - 1) / 2) * axleSpacing,
   }));
 };
 
@@ -231,7 +231,7 @@ const pegsWithin = (
   body: Box,
   stretch: { readonly from: number; readonly to: number },
 ): readonly Peg[] => {
-  const inset = { door: 1, 'off-door': -1, centre: 0, front: 0, rear: 0 } as const;
+  const inset = { door: 1, 'off-door': -1, center: 0, front: 0, rear: 0 } as const;
   const here = places.toSorted((a, b) => a.back - b.back);
   const edge = pegGap / 2 + 6;
   const ys = spread(here, stretch.from + edge, stretch.to - edge);

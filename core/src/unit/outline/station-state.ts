@@ -2,7 +2,7 @@ import { features, specs, type Feature, type Spec, type StationKey } from '../ca
 import type { Objection } from '../checks/index.ts';
 import { applies, type Brief } from '../record/index.ts';
 
-/** How far a station's record has come; shown by shape and fill, never by colour alone. */
+/** How far a station's record has come; shown by shape and fill, never by color alone. */
 export type StationState = 'open' | 'partly' | 'done' | 'wrong';
 
 /** How many of a station's fields are known, and how many of those only from the model sheet. */

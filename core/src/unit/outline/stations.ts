@@ -34,9 +34,9 @@ const commonest = (sides: readonly Side[], otherwise: Side): Side => {
 const placeOf = (station: Station, record: Brief, length: number): StationPlace => {
   const usual = { side: station.usual.side as Side, back: station.usual.share * length };
   const found = locatedEntries
-    .filter((entry) => entry.station === station.key && entry.located?.side !== 'centre')
+    .filter((entry) => entry.station === station.key && entry.located?.side !== 'center')
     .flatMap((entry) => record.places[entry.key]?.value ?? [])
-    .filter((place) => place.side !== 'centre');
+    .filter((place) => place.side !== 'center');
   if (found.length === 0 || usual.side === 'front' || usual.side === 'rear') {
     return { station, ...usual };
   }
@@ -61,7 +61,7 @@ export const hitchFirstDoorSide = (places: readonly StationPlace[]): readonly St
     door: 1,
     rear: 2,
     'off-door': 3,
-    centre: 4,
+    center: 4,
   };
   const along = (p: StationPlace): number => (p.side === 'off-door' ? -p.back : p.back);
   const ring = places

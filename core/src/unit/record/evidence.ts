@@ -13,7 +13,7 @@ const canonical = (value: object): string => JSON.stringify(value, Object.keys(v
 /** Whether two values of a field are the very same. */
 export const isSameValue = (a: object, b: object): boolean => canonical(a) === canonical(b);
 
-/** Labels are converted and printed small: two figures within half a per cent say the same. */
+/** Labels are converted and printed small: two figures within half a percent say the same. */
 const tolerance = 0.005;
 /** However roughly somebody rounds, more than this apart is another figure; common practice. */
 const coarsest = 0.025;
@@ -160,7 +160,7 @@ export const withStatement = <V extends object, S extends Known<V>>(
       (saysLess(said.value, s.value) ||
         !(agree(s.value, said.value, key) && rank(s.how) > rank(said.how))),
   );
-  // Who rounds more roughly than half a per cent agrees, but has a word of their own: it is kept beside.
+  // Who rounds more roughly than half a percent agrees, but has a word of their own: it is kept beside.
   const confirmed = left.some((s) => agree(s.value, said.value));
   const all = confirmed && left.length > 0 ? left : [...left, said];
   return all.toSorted((a, b) => rank(a.how) - rank(b.how)) as unknown as [S, ...S[]];

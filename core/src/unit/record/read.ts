@@ -84,7 +84,7 @@ const isRuledOut = (record: Brief, { key, unless }: Spec | Feature): boolean => 
 
 /**
  * Whether there is anything to know of an entry on this unit: not of the awning's length where there is no
- * awning, nor of whatever is part of a part of it; not of a second axle's tyres where there is one axle; not of
+ * awning, nor of whatever is part of a part of it; not of a second axle's tires where there is one axle; not of
  * a tank where the heater is tankless. What was written all the same stays in sight, to be objected to and corrected.
  */
 export const applies = (record: Brief, entry: Spec | Feature): boolean => {

@@ -12,6 +12,7 @@ import {
   type Parsed,
   type System,
 } from '../../base/quantity/index.ts';
+import { inOneSpelling } from '../../base/words/index.ts';
 import { parseDate } from '../../base/dates/index.ts';
 import type { Problem } from '../../base/problems/index.ts';
 import { specProblem } from './change.ts';
@@ -26,8 +27,7 @@ type Of<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 
 /** A label as it may be typed: fractions as figures, without its unit, in any case. */
 const plainChoice = (text: string): string =>
-  text
-    .toLowerCase()
+  inOneSpelling(text.toLowerCase())
     .normalize('NFKC')
     .replaceAll('⁄', '/')
     .replaceAll(/["”″]|\binch(?:es)?\b|\bin\b\.?/g, '')

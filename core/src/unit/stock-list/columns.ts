@@ -6,12 +6,17 @@ import {
   type FeatureKey,
   type Spec,
   type SpecKey,
+  isFeatureKey,
+  isSpecKey,
 } from '../catalog/index.ts';
+import { inOneSpelling } from '../../base/words/index.ts';
+import { americanNames } from '../versions/index.ts';
 
 /** What a column of a list holds; null leaves it out. */
 export type Column = SpecKey | FeatureKey | null;
 
-const plain = (text: string): string => text.toLowerCase().replaceAll(/[^a-z0-9]+/g, '');
+const plain = (text: string): string =>
+  inOneSpelling(text.toLowerCase()).replaceAll(/[^a-z0-9]+/g, '');
 
 const listable = [...features, ...specs.filter(({ bySignature }) => !bySignature)];
 
@@ -20,6 +25,9 @@ const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
   ...Object.entries(otherNames)
     .toReversed()
     .flatMap(([key, names = []]) => names.map((name) => [plain(name), key as SpecKey] as const)),
+  ...Object.entries(americanNames).flatMap(([before, key]) =>
+    isSpecKey(key) || isFeatureKey(key) ? [[plain(before), key] as const] : [],
+  ),
   ...listable.flatMap((entry: Spec | Feature) => [
     [plain(entry.key), entry.key] as const,
     [plain(entry.label), entry.key] as const,

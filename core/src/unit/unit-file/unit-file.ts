@@ -12,10 +12,13 @@ import {
   type Part,
   type UnitRecord,
 } from '../record/index.ts';
+import { withNames } from '../versions/index.ts';
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 8;
+export const unitFileVersion = 9;
+/** The first version with names in the trade's own words and in one spelling. */
+const withAmericanNames = 9;
 /** Every version there was: what is older is read as what it says. */
 const readableVersions = Array.from({ length: unitFileVersion }, (_, i) => i + 1);
 
@@ -26,14 +29,15 @@ export const unitFileSchema = z
     /**
      * Version 1 had no sizes and no dates, version 2 one word a field, version 3 no condition, version 4 no trials,
      * version 5 no wording of cards, version 6 no figures given only roughly, no counts without a size and no sizes of
-     * single tires, version 7 no mark of what another file said; what they had is here as it was.
+     * single tires, version 7 no mark of what another file said; what they had is here as it was. Up to version 8 some fields
+     * and choices had other names, which are read as what they are called now.
      */
     version: z.literal(readableVersions),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 8',
+    title: 'Fair Gable unit file, version 9',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
@@ -86,7 +90,7 @@ const isPart = (part: string): part is Part => (parts as readonly string[]).incl
 const labelOf = (part: string, key: string): string =>
   isPart(part) && partRow(part).isKey(key) ? fieldLabel(part, key) : `${part}.${key}`;
 
-/** Fields that this version's catalogue does not have, or that hold what they cannot. */
+/** Fields that this version's catalog does not have, or that hold what they cannot. */
 const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined => {
   for (const part of parts) {
     const strange = Object.keys(record[part]).find((key) => !partRow(part).isKey(key));
@@ -130,7 +134,8 @@ export const readUnitFile = (content: unknown): UnitFileReading => {
   }
   const strange = strangeIn(content);
   if (strange) return refuse(strangeSentence(strange));
-  const whole = unitFileSchema.safeParse(content);
+  const isFormer = head.data.version < withAmericanNames;
+  const whole = unitFileSchema.safeParse(isFormer ? withNames(content) : content);
   if (!whole.success) return refuse(firstIssue(whole.error));
   const problem = fieldProblem(whole.data.record);
   if (problem) return refuse(`${problem} Nothing was taken in.`);

@@ -1,4 +1,4 @@
-export { calledText, isFoundIn, searchText } from './search.ts';
+export { calledText, isFoundIn, searchedWords, searchText } from './search.ts';
 export {
   columnLabels,
   comparing,

@@ -8,6 +8,7 @@ import {
   specs,
   type FeatureKey,
 } from '../../unit/catalog/index.ts';
+import { inOneSpelling } from '../../base/words/index.ts';
 import { nameOf, particularsOf, textOf, type Basics, type Brief } from '../../unit/record/index.ts';
 
 const words = (record: Brief, key: string): string => {
@@ -34,15 +35,16 @@ export const searchText = (record: Brief): string => {
     .filter(([key, entry]) => isFeatureKey(key) && isFitted(entry?.value.state))
     .flatMap(([key]) => [featureEntry(key as FeatureKey).label, ...namesOf(key)]);
   const reasons = Object.values(record.settlements).map((entry) => entry?.value.reason ?? '');
-  return [...typed, ...fitted, ...reasons].filter(Boolean).join(' \n').toLowerCase();
+  return inOneSpelling([...typed, ...fitted, ...reasons].filter(Boolean).join(' \n').toLowerCase());
 };
+
+/** The words of a search, as `searchText` has them. */
+export const searchedWords = (search: string): readonly string[] =>
+  inOneSpelling(search.trim().toLowerCase()).split(/\s+/).filter(Boolean);
 
 /** Whether every word of a search is somewhere in a text of `searchText`. */
 export const isFoundIn = (text: string, search: string): boolean =>
-  search
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
+  searchedWords(search).every((word) => text.includes(word));
 
 /** What a unit is called, to be searched by `isFoundIn`: name, stock number, year, new or used, VIN. */
 export const calledText = (record: Basics): string =>

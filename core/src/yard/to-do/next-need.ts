@@ -40,7 +40,7 @@ const labels = [
   'overallLength',
 ] as const satisfies readonly SpecKey[];
 
-/** Values that are only guessed, in catalogue order. */
+/** Values that are only guessed, in catalog order. */
 export const guessesIn = (record: UnitRecord): readonly SpecKey[] =>
   specs.filter((s) => record.specs[s.key]?.how === 'guessed').map((s) => s.key);
 

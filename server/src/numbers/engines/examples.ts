@@ -3,7 +3,7 @@ import type { Example } from '../../base/app/index.ts';
 const known = (amount: number) => ({ amount, how: 'read' });
 const outcome = {
   steps: [{ what: 'All of them', arithmetic: '4 × 2,150 lb = 8,600 lb' }],
-  assumptions: ['Every tyre carries the same.'],
+  assumptions: ['Every tire carries the same.'],
   source: 'common practice',
   confidence: 'stated',
   missing: [],
@@ -54,7 +54,7 @@ export const examples = {
       },
     },
   },
-  tyres: {
+  tires: {
     body: { each: known(2150), gawr: known(7000), count: 4 },
     answer: { ...outcome, value: { each: 2150, all: 8600, reserve: 0.2286, enough: true } },
   },

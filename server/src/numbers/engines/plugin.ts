@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { System } from '@fair-gable/core/base/quantity';
-import { tyres, tyresInputSchema, tyresOutcomeSchema } from '@fair-gable/core/numbers/tires';
+import { tires, tiresInputSchema, tiresOutcomeSchema } from '@fair-gable/core/numbers/tires';
 import {
   drag,
   dragInputSchema,
@@ -52,11 +52,11 @@ const engines: readonly Engine[] = [
     run: tow,
   },
   {
-    key: 'tyres',
-    summary: 'What the tyres carry at the pressure they have',
-    input: tyresInputSchema,
-    outcome: tyresOutcomeSchema,
-    run: tyres,
+    key: 'tires',
+    summary: 'What the tires carry at the pressure they have',
+    input: tiresInputSchema,
+    outcome: tiresOutcomeSchema,
+    run: tires,
   },
   {
     key: 'water',

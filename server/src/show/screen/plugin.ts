@@ -64,7 +64,7 @@ const followingPlugin = async (app: App, { source }: { source: DataSource }) => 
         tags,
         summary: 'What a second screen shows now',
         description:
-          'Picture, drawing and numbers of the card that is given: what the catalogue calls public and somebody read, measured or saw. Nothing of what is to be said.',
+          'Picture, drawing and numbers of the card that is given: what the catalog calls public and somebody read, measured or saw. Nothing of what is to be said.',
         example: { answer: sampleScreen },
       }),
     },

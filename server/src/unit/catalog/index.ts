@@ -1,1 +1,1 @@
-export { cataloguePlugin } from './plugin.ts';
+export { catalogPlugin } from './plugin.ts';

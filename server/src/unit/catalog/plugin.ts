@@ -14,7 +14,7 @@ import type { App } from '../../base/app/index.ts';
 const entry = z.looseObject({ key: z.string(), label: z.string() });
 const row = z.looseObject({ key: z.string() });
 
-const catalogue = {
+const catalog = {
   stations: [...stations],
   specs: specs.map((spec) => ({ ...spec, ...wordsFor(spec.key) })),
   features: features.map((feature) => ({ ...feature, ...wordsFor(feature.key) })),
@@ -36,15 +36,15 @@ const example = {
   },
 };
 
-/** The catalogue as data, for programs that read unit files. */
-export const cataloguePlugin = async (app: App) => {
+/** The catalog as data, for programs that read unit files. */
+export const catalogPlugin = async (app: App) => {
   app.get(
-    '/api/catalogue',
+    '/api/catalog',
     {
       config: { access: 'anyone' },
       schema: {
-        tags: ['catalogue'],
-        summary: 'The catalogue: stations, specs, features, and what they are told by',
+        tags: ['catalog'],
+        summary: 'The catalog: stations, specs, features, and what they are told by',
         example,
         response: {
           200: z.strictObject({
@@ -59,6 +59,6 @@ export const cataloguePlugin = async (app: App) => {
         },
       },
     },
-    async () => catalogue as never,
+    async () => catalog as never,
   );
 };

@@ -8,7 +8,7 @@ const fieldLabel = (key: string): string => {
   return isFeatureKey(key) ? featureEntry(key).label : key;
 };
 
-/** The sentence for a change that the catalogue cannot take, by the core's own wording. */
+/** The sentence for a change that the catalog cannot take, by the core's own wording. */
 const changeSentence = (body: unknown): string | undefined => {
   const changes = (body as { changes?: Change[] } | null)?.changes;
   if (!Array.isArray(changes)) return undefined;

@@ -1,4 +1,5 @@
 import { parts, unitSorts, type UnitNow } from '@fair-gable/core/unit/record';
+import { searchedWords } from '@fair-gable/core/yard/list';
 import type { InYard } from '../../base/database/index.ts';
 import { Refusal } from '../../base/problems/index.ts';
 
@@ -74,10 +75,7 @@ export const pageStatement = ({
 /** One pattern for each word: all of them must be somewhere in the record’s text. */
 const like = (text: string | undefined): readonly string[] | null =>
   text
-    ? text
-        .toLowerCase()
-        .split(/\s+/)
-        .map((word) => `%${word.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`)
+    ? searchedWords(text).map((word) => `%${word.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`)
     : null;
 
 /** The parameters of `pageStatement` after the yard. */

@@ -25,7 +25,7 @@ export interface Columns {
   readonly features: typeof features;
 }
 
-/** Every entry of the catalogue, but for what this reader may not see. */
+/** Every entry of the catalog, but for what this reader may not see. */
 export const columnsFor = (hidden: readonly string[]): Columns => ({
   specs: specs.filter(({ key }) => !hidden.includes(key)),
   features,

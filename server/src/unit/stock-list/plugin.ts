@@ -20,7 +20,7 @@ const csvPlugin = async (app: App, { source }: { source: DataSource }) => {
         tags: ['units'],
         summary: 'The yard’s stock as CSV',
         description:
-          'A line for each unit in stock, a column for each entry of the catalogue, in the reader’s units. Cells that a spreadsheet would run as a formula are made plain text. Guests get it without the yard’s prices.',
+          'A line for each unit in stock, a column for each entry of the catalog, in the reader’s units. Cells that a spreadsheet would run as a formula are made plain text. Guests get it without the yard’s prices.',
         response: {
           200: {
             description: 'CSV in UTF-8, comma between, CRLF at the end.',

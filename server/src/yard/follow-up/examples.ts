@@ -16,7 +16,7 @@ export const sampleFollowUp: FollowUp = {
 export const sampleBuyer: Buyer = {
   id: 'b0e40000-0000-4000-8000-000000000001',
   name: 'Asa Fenn',
-  email: 'asa@harbour.example',
+  email: 'asa@harbor.example',
 };
 
 /** Until when they are kept. */
@@ -31,7 +31,7 @@ export const sampleLetter: Letter = {
 
 export const keptLetter: KeptLetter = {
   ...sampleLetter,
-  to: 'asa@harbour.example',
+  to: 'asa@harbor.example',
   by: 'Ines Rook',
   at,
   sentAt: at,

@@ -1,6 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import type { EntityManager } from 'typeorm';
 import { withoutOurs, type UnitRecord } from '@fair-gable/core/unit/record';
+import { searchText } from '@fair-gable/core/yard/list';
 import { checkedOn, summaryOf } from '@fair-gable/core/yard/summary';
 import { clockOf, Yard } from '../../base/access/index.ts';
 import { inYard, nobody, type InYard } from '../../base/database/index.ts';
@@ -16,6 +17,8 @@ interface Kept {
   readonly all: string;
   /** For whoever does not see the yard's own figures; null where it says the same. */
   readonly shown: string | null;
+  /** What it is found by: the catalog's words change from program to program. */
+  readonly words: string;
 }
 
 interface Now {
@@ -30,7 +33,7 @@ const keptOf = ({ id, revision, record }: Now, today: string): Kept => {
   const [all, shown] = [whole, less].map((checked) =>
     JSON.stringify(summaryOf(id, revision, checked)),
   ) as [string, string];
-  return { all, shown: shown === all ? null : shown };
+  return { all, shown: shown === all ? null : shown, words: searchText(record) };
 };
 
 /** Whoever waits for something else comes in between. */
@@ -53,11 +56,11 @@ const keep = (
   yard.within(async (within) => {
     await within.run(
       `WITH fresh AS (
-         SELECT * FROM unnest($3::uuid[], $4::int[], $5::json[], $6::json[]) AS f (id, revision, summary, shown)),
+         SELECT * FROM unnest($3::uuid[], $4::int[], $5::json[], $6::json[], $7::text[]) AS f (id, revision, summary, shown, words)),
        free AS (
          SELECT u.id FROM unit u JOIN fresh f ON f.id = u.id AND f.revision = u.revision
          WHERE u.yard_id = $1 FOR UPDATE OF u SKIP LOCKED)
-       UPDATE unit SET summary = f.summary, summary_shown = f.shown, summary_for = f.revision || '/' || $2
+       UPDATE unit SET summary = f.summary, summary_shown = f.shown, summary_for = f.revision || '/' || $2, words = f.words
        FROM fresh f JOIN free ON free.id = f.id
        WHERE unit.yard_id = $1 AND unit.id = f.id`,
       [
@@ -66,6 +69,7 @@ const keep = (
         units.map(({ revision }) => revision),
         kept.map(({ all }) => all),
         kept.map(({ shown }) => shown),
+        kept.map(({ words }) => words),
       ],
     );
   });

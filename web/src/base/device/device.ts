@@ -1,7 +1,14 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import {
+  openDB,
+  type DBSchema,
+  type IDBPDatabase,
+  type IDBPTransaction,
+  type StoreNames,
+} from 'idb';
 import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
 import type { KeptSheet } from '@fair-gable/core/unit/model-sheet';
 import type { Change, UnitRecord, Vehicle } from '@fair-gable/core/unit/record';
+import { withNames } from '@fair-gable/core/unit/versions';
 import { fieldOf, type Clash, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import type { Session } from '@fair-gable/core/yard/people';
 import type { UnitSummary } from '@fair-gable/core/yard/summary';
@@ -90,7 +97,26 @@ export interface Device extends DBSchema {
   memos: { key: string; value: KeptMemo };
 }
 
-const version = 6;
+type Upgrade = IDBPTransaction<Device, StoreNames<Device>[], 'versionchange'>;
+
+/** Fields and choices have other names since version 7: what waits here is sent under those; what came from the server comes anew. */
+const renameKept = async (change: Upgrade): Promise<void> => {
+  for (const name of ['kept', 'walks', 'outbox', 'clashes', 'declined'] as const) {
+    let cursor = await change.objectStore(name).openCursor();
+    while (cursor) {
+      const value = withNames(cursor.value) as never;
+      if (name === 'clashes') {
+        await cursor.delete();
+        await change.objectStore(name).put(value, clashKey(value));
+      } else await cursor.update(value);
+      cursor = await cursor.continue();
+    }
+  }
+  await change.objectStore('units').clear();
+  await change.objectStore('summaries').clear();
+};
+
+const version = 7;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -99,7 +125,7 @@ export const openDevice = (
   onClosed = (): void => {},
 ): Promise<IDBPDatabase<Device>> =>
   openDB<Device>(name, version, {
-    upgrade: (db, from, _to, change) => {
+    upgrade: async (db, from, _to, change) => {
       if (from < 1) {
         db.createObjectStore('kept');
         db.createObjectStore('walks');
@@ -116,6 +142,7 @@ export const openDevice = (
         db.createObjectStore('summaries', { keyPath: 'id' });
         change.objectStore('units').createIndex('revision', 'revision');
       }
+      if (from > 0 && from < 7) await renameKept(change);
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {

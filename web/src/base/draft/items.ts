@@ -1,6 +1,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, shallowReactive, watch } from 'vue';
 import { z } from 'zod';
+import { americanNames, renamed } from '@fair-gable/core/unit/versions';
 import { useSession } from '../session/session.ts';
 
 /** What nobody came back to in so long is forgotten. */
@@ -15,6 +16,18 @@ const namesOf = (start: string): readonly string[] =>
   Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((name) =>
     name.startsWith(start),
   );
+
+/** What was put there by a program that had other names for fields and choices. */
+const bringUpToDate = (start: string): void => {
+  for (const name of namesOf(start)) {
+    const place = name.slice(start.length);
+    const placeNow = renamed(place, americanNames);
+    const text = localStorage.getItem(name);
+    if (placeNow === place || text === null) continue;
+    localStorage.setItem(start + placeNow, text);
+    localStorage.removeItem(name);
+  }
+};
 
 /**
  * What one person has on this device, by place. Each is an item of its own in the device's storage, so that two pages never
@@ -40,6 +53,7 @@ export const personalItems = <T extends { readonly at: string }>(
   };
   const load = (): void => {
     all.clear();
+    bringUpToDate(start.value);
     for (const name of namesOf(start.value)) {
       const item = read(localStorage.getItem(name));
       if (item) all.set(name.slice(start.value.length), item);

@@ -42,7 +42,7 @@ const used = {
   },
 };
 
-// The tokens of tokens.css carry every colour, so that one set of names follows all modes.
+// The tokens of tokens.css carry every color, so that one set of names follows all modes.
 const ink = 'var(--ink)';
 const paper = 'var(--paper)';
 const leaf = 'var(--leaf)';
@@ -153,7 +153,7 @@ export const fieldNotebook = definePreset(used, {
       colorScheme: {
         light: {
           root: { primary: loud, secondary: quiet },
-          // The library's tints of the first colour are that colour here: pointed at, the words would be gone.
+          // The library's tints of the first color are that color here: pointed at, the words would be gone.
           text: { primary: { hoverBackground: tint, activeBackground: sand, color: spruce } },
         },
       },

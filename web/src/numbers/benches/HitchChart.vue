@@ -13,7 +13,7 @@ import { computed, toRef } from 'vue';
 import { Line } from 'vue-chartjs';
 import { percent } from '@fair-gable/core/base/words';
 import { shareWanted } from '@fair-gable/core/numbers/weight';
-import { useColours } from '../../base/style/colours.ts';
+import { useColors } from '../../base/style/colors.ts';
 
 /** The share of the hitch as a tank fills, over the band that is wanted; with its table. */
 const props = defineProps<{
@@ -24,7 +24,7 @@ const props = defineProps<{
 }>();
 Chart.register(LineElement, PointElement, LinearScale, Filler);
 
-const colours = useColours();
+const colors = useColors();
 
 /** Redrawn ten times a second and once at the end: a slider that is pulled does not wait for its curve. */
 const between = 100;
@@ -46,19 +46,19 @@ const data = computed<ChartData<'line', { x: number; y: number }[]>>(() => ({
       pointRadius: 0,
       borderWidth: 0,
       fill: '-1',
-      backgroundColor: colours.value.band,
+      backgroundColor: colors.value.band,
     },
     {
       data: points.value.map(({ level, share }) => ({ x: level * 100, y: share * 100 })),
-      borderColor: colours.value.spruce,
+      borderColor: colors.value.spruce,
       borderWidth: 2.5,
       pointRadius: 0,
     },
     {
       data: [{ x: now.value * 100, y: shareNow.value * 100 }],
       pointRadius: 6,
-      backgroundColor: colours.value.ink,
-      borderColor: colours.value.ink,
+      backgroundColor: colors.value.ink,
+      borderColor: colors.value.ink,
     },
   ],
 }));
@@ -72,14 +72,14 @@ const options = computed<ChartOptions<'line'>>(() => ({
       min: 0,
       max: 100,
       grid: { display: false },
-      ticks: { stepSize: 50, color: colours.value.soft, callback: (v) => `${v} %` },
+      ticks: { stepSize: 50, color: colors.value.soft, callback: (v) => `${v} %` },
     },
     y: {
       type: 'linear',
       suggestedMin: 8,
       suggestedMax: 17,
       grid: { display: false },
-      ticks: { stepSize: 5, color: colours.value.soft, callback: (v) => `${v} %` },
+      ticks: { stepSize: 5, color: colors.value.soft, callback: (v) => `${v} %` },
     },
   },
 }));

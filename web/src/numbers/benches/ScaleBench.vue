@@ -13,7 +13,7 @@ import AnswerFoot from './AnswerFoot.vue';
 import { standInScale, weighings, type Weighing } from './devices.ts';
 import LimitBars from './LimitBars.vue';
 
-/** Three weighings on a public scale; what they say is used for the vehicle and the tyres from then on. */
+/** Three weighings on a public scale; what they say is used for the vehicle and the tires from then on. */
 const props = defineProps<BenchProps>();
 const emit = defineEmits<BenchEmits>();
 const session = useSession();

@@ -150,7 +150,7 @@ const leasts = computed(() => {
     <form v-if="isOwn && session.may('record')" class="fields" @submit.prevent="keepVehicle">
       <div>
         <label for="tow-keep">Keep these figures as a buyer’s vehicle</label>
-        <InputText id="tow-keep" v-model="name" maxlength="60" placeholder="Grey truck, Saturday" />
+        <InputText id="tow-keep" v-model="name" maxlength="60" placeholder="Gray truck, Saturday" />
       </div>
       <Button
         type="submit"

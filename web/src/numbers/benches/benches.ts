@@ -5,14 +5,14 @@ import LoadBench from './LoadBench.vue';
 import NightsBench from './NightsBench.vue';
 import ScaleBench from './ScaleBench.vue';
 import TowBench from './TowBench.vue';
-import TyresBench from './TyresBench.vue';
+import TiresBench from './TiresBench.vue';
 
 /** Where each question is tried. */
 export const benches: Readonly<Record<QuestionKey, Component>> = {
   load: LoadBench,
   tow: TowBench,
   nights: NightsBench,
-  tyres: TyresBench,
+  tires: TiresBench,
   label: LabelBench,
   scale: ScaleBench,
 };

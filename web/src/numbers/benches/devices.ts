@@ -12,8 +12,8 @@ export interface Scale {
 export const weighings = ['vehicle', 'together', 'trailerAxles'] as const;
 export type Weighing = (typeof weighings)[number];
 
-/** A tyre gauge: the cold pressure of one wheel, psi. */
-export interface TyreGauge {
+/** A tire gauge: the cold pressure of one wheel, psi. */
+export interface TireGauge {
   readonly read: (wheel: WheelKey) => number;
 }
 
@@ -46,6 +46,6 @@ export const standInScale = (
 };
 
 /** The stand-in of a gauge: near what the label asks for, one or another a little low. */
-export const standInGauge = (unit: string, asked: number): TyreGauge => ({
+export const standInGauge = (unit: string, asked: number): TireGauge => ({
   read: (wheel) => Math.round(asked - drawnFrom(`${unit} ${wheel}`) ** 3 * 14),
 });

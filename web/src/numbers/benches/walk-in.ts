@@ -41,7 +41,7 @@ export const useWalkIn = () => {
     });
     const { axle } = told.value;
     if (axle === undefined) return specs;
-    const place = { back: axle, side: 'centre' } as const;
+    const place = { back: axle, side: 'center' } as const;
     return [...specs, { part: 'places', key: 'axleRating', value: place, ...heard }];
   });
   const record = computed<UnitRecord>(() =>

@@ -72,7 +72,7 @@ const print = (): void => window.print();
     </section>
     <section aria-label="Tires">
       <h3>Tires, one by one</h3>
-      <ul class="tyres">
+      <ul class="tires">
         <li v-for="wheel in page.wheels" :key="wheel.key">
           <span>{{ wheel.label }}</span>
           <span>{{ wheel.text }}</span>
@@ -163,7 +163,7 @@ figure {
   margin: 0;
 }
 
-.tyres li {
+.tires li {
   display: grid;
   grid-template-columns: 1fr 2.7fr;
   gap: 12px;

@@ -75,7 +75,7 @@ const { draft: signing, keepWith: signWith } = useDraft({
 });
 const signs = verdicts.filter(({ key }) => key !== 'inspected');
 
-/** What wheels and labels answer by themselves of a tyre unlike the others. */
+/** What wheels and labels answer by themselves of a tire unlike the others. */
 const known = computed(() =>
   kind.value.look ? answersTo(kind.value.look, {}, props.record, clock.today) : {},
 );

@@ -11,7 +11,7 @@ import { useFieldSaving } from '../record/saving.ts';
 import { thirtySeconds } from './typed-wheel.ts';
 import WheelEditor from './WheelEditor.vue';
 
-/** Tyres and wheels one by one, the spare too: each is its own story. */
+/** Tires and wheels one by one, the spare too: each is its own story. */
 const props = defineProps<{ unit: YardUnit }>();
 const session = useSession();
 const mayWrite = computed(() => session.may('record'));

@@ -8,7 +8,7 @@ export interface Marked {
   readonly id: string;
   readonly at: Spot;
   readonly text: string;
-  /** By shape, never by colour alone. */
+  /** By shape, never by color alone. */
   readonly shape: 'cross' | 'ring' | 'drop' | 'done';
 }
 

@@ -32,7 +32,7 @@ export const itemChange = (
 ): Change | string => {
   const note = typed.note.trim();
   if (result === 'not-tried' && !note) {
-    return `${item.label}: say in a few words why it was not tried, such as “winterised” or “no gas on the lot”.`;
+    return `${item.label}: say in a few words why it was not tried, such as “winterized” or “no gas on the lot”.`;
   }
   const isFigure = item.measure !== undefined && typed.measured.trim() !== '';
   const read = isFigure ? parseQuantity(typed.measured, item.measure.display, system) : undefined;

@@ -43,7 +43,7 @@ export const thirtySeconds = (inches: number | undefined): string =>
 
 const asText = (value: string | number | undefined): string => String(value ?? '');
 
-const dateOf = (key: WheelKey): SpecKey => `tyreDate${key}` as SpecKey;
+const dateOf = (key: WheelKey): SpecKey => `tireDate${key}` as SpecKey;
 
 /** What is known of a wheel, as it would be typed. */
 export const wheelAsTyped = (

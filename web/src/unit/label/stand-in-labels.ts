@@ -34,7 +34,7 @@ export const standInLabels: readonly StandInLabel[] = [
   },
   {
     model: 'Pell 12 K',
-    label: 'tyre',
+    label: 'tire',
     title: 'TIRE AND LOADING INFORMATION',
     lines: ['ST205/75R14   LOAD RANGE C', 'COLD 50 PSI (345 kPa)'],
   },
@@ -67,7 +67,7 @@ export const standInLabels: readonly StandInLabel[] = [
   },
   {
     model: 'Skerry 21 G',
-    label: 'tyre',
+    label: 'tire',
     title: 'TIRE AND LOADING INFORMATION',
     lines: ['ST225/75R15   LOAD RANGE D', 'COLD 65 PSI (448 kPa)'],
   },

@@ -12,7 +12,7 @@ import { frameLines, spot, turned, type Heading } from './project.ts';
 
 /**
  * The trailer itself, to scale: body, hitch, wheels, and whatever its record places.
- * Dashed is not measured; colours say water, waste, gas and power, and only here.
+ * Dashed is not measured; colors say water, waste, gas and power, and only here.
  */
 const props = withDefaults(
   defineProps<{

@@ -20,7 +20,7 @@ const props = defineProps<{
 }>();
 
 const outline = computed(() => props.drawing ?? drawingOf(props.record ?? emptyRecord));
-/** How far things stand out on each side of the centre line. */
+/** How far things stand out on each side of the center line. */
 const reach = computed(() => {
   const { body, parts } = outline.value;
   const boxes = [body, ...parts.map((part) => part.box)];

@@ -93,7 +93,7 @@ const go = (to: StationKey): void => {
   void router.replace({ name: 'record', params: { id: props.unit.id, station: to } });
 };
 
-const neighbour = (step: 1 | -1): StationKey => {
+const neighbor = (step: 1 | -1): StationKey => {
   const at = route.value.indexOf(here.value);
   const { length } = route.value;
   return route.value[(at + step + length) % length] ?? here.value;
@@ -158,7 +158,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (isElsewhere || event.ctrlKey || event.altKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
   byKey = true;
-  go(neighbour(event.key === 'PageDown' ? 1 : -1));
+  go(neighbor(event.key === 'PageDown' ? 1 : -1));
 });
 </script>
 
@@ -216,8 +216,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             >, {{ known.taken }} of them only from the model sheet</template
           >
         </p>
-        <button type="button" class="onward" @click="go(neighbour(1))">
-          next: {{ stationEntry(neighbour(1)).label }} <kbd>Page Down</kbd>
+        <button type="button" class="onward" @click="go(neighbor(1))">
+          next: {{ stationEntry(neighbor(1)).label }} <kbd>Page Down</kbd>
         </button>
       </header>
       <p v-if="mayWrite && fromSheet.length" class="same">
@@ -296,11 +296,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     />
 
     <nav class="thumbs" aria-label="Round the unit">
-      <button type="button" @click="go(neighbour(-1))">
-        ← {{ stationEntry(neighbour(-1)).short }}
+      <button type="button" @click="go(neighbor(-1))">
+        ← {{ stationEntry(neighbor(-1)).short }}
       </button>
-      <button type="button" class="forward" @click="go(neighbour(1))">
-        {{ stationEntry(neighbour(1)).short }} →
+      <button type="button" class="forward" @click="go(neighbor(1))">
+        {{ stationEntry(neighbor(1)).short }} →
       </button>
     </nav>
   </div>

@@ -37,7 +37,7 @@ const textIn = (system: System): string | undefined =>
   entry.value && formatSpec(props.spec.key, entry.value.value, system, entry.value.how);
 const shown = computed(() => textIn(props.system) ?? '—');
 
-/** What a code says: the VIN’s year, the letters of a floor plan, a tyre’s week. */
+/** What a code says: the VIN’s year, the letters of a floor plan, a tire’s week. */
 const codeWords = computed(() => {
   const value = entry.value?.value;
   if (value?.kind !== 'text') return undefined;

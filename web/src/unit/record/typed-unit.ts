@@ -26,10 +26,10 @@ export const unitGroups: readonly Group[] = [
   },
   {
     title: 'Tire label',
-    keys: ['labelTyreSize', 'labelLoadRange', 'coldPressure'],
+    keys: ['labelTireSize', 'labelLoadRange', 'coldPressure'],
     how: 'read',
   },
-  { title: 'The tires on it', keys: ['tyreSize', 'loadRange'], how: 'read' },
+  { title: 'The tires on it', keys: ['tireSize', 'loadRange'], how: 'read' },
   { title: 'Size', keys: ['overallLength', 'boxLength', 'width', 'heightWithAc'], how: 'measured' },
   {
     title: 'Tanks, propane, power',

@@ -30,7 +30,7 @@ const sideAt = (across: number, along: number): Place['side'] => {
   if (along > length.inches) return 'rear';
   if (along < body.y * 0.5) return 'front';
   const third = body.width / 6;
-  return across > third ? 'door' : across < -third ? 'off-door' : 'centre';
+  return across > third ? 'door' : across < -third ? 'off-door' : 'center';
 };
 
 const tap = (event: MouseEvent): void => {
@@ -42,7 +42,7 @@ const tap = (event: MouseEvent): void => {
 
 const acrossOf = (side: Place['side']): number => {
   const { body } = outline.value;
-  return { door: body.width / 2, 'off-door': -body.width / 2, centre: 0, front: 0, rear: 0 }[side];
+  return { door: body.width / 2, 'off-door': -body.width / 2, center: 0, front: 0, rear: 0 }[side];
 };
 </script>
 

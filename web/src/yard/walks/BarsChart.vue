@@ -10,7 +10,7 @@ import {
 } from 'chart.js';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
-import { useColours } from '../../base/style/colours.ts';
+import { useColors } from '../../base/style/colors.ts';
 
 /** A few things as bars beside one another, with their numbers as a table. */
 const props = defineProps<{
@@ -23,7 +23,7 @@ const props = defineProps<{
 }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 
-const colours = useColours();
+const colors = useColors();
 const written = (value: number): string => props.format?.(value) ?? String(value);
 const series = computed(() => props.heads.slice(1));
 const data = computed<ChartData<'bar'>>(() => ({
@@ -31,13 +31,13 @@ const data = computed<ChartData<'bar'>>(() => ({
   datasets: series.value.map((name, i) => ({
     label: name,
     data: props.rows.map(({ values }) => values[i] ?? 0),
-    backgroundColor: i === 0 && series.value.length > 1 ? colours.value.sand : colours.value.spruce,
+    backgroundColor: i === 0 && series.value.length > 1 ? colors.value.sand : colors.value.spruce,
     borderWidth: 0,
     barPercentage: 0.8,
     categoryPercentage: 0.75,
   })),
 }));
-const font = computed(() => ({ family: colours.value.font, size: 14 }));
+const font = computed(() => ({ family: colors.value.font, size: 14 }));
 const options = computed<ChartOptions<'bar'>>(() => ({
   animation: false,
   indexAxis: 'y',
@@ -48,7 +48,7 @@ const options = computed<ChartOptions<'bar'>>(() => ({
       beginAtZero: true,
       grid: { display: false },
       ticks: {
-        color: colours.value.soft,
+        color: colors.value.soft,
         font: font.value,
         maxTicksLimit: 5,
         callback: (v) => written(Number(v)),
@@ -56,7 +56,7 @@ const options = computed<ChartOptions<'bar'>>(() => ({
     },
     y: {
       grid: { display: false },
-      ticks: { color: colours.value.ink, font: font.value, autoSkip: false },
+      ticks: { color: colors.value.ink, font: font.value, autoSkip: false },
     },
   },
 }));

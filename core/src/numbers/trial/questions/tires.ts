@@ -1,6 +1,6 @@
 import { percent } from '../../../base/words/index.ts';
 import { howOfAnswer, hedged, type Given, type Outcome } from '../../../unit/outcome/index.ts';
-import { tyres, tyresInputOf, type TyresValue } from '../../tires/index.ts';
+import { tires as tiresEngine, tiresInputOf, type TiresValue } from '../../tires/index.ts';
 import type { ScaleValue, WeightValue } from '../../weight/index.ts';
 import { workOf, type Question } from '../asking.ts';
 import { loading, weighing } from '../weighed.ts';
@@ -16,19 +16,19 @@ const onAxlesOf = (load: Outcome<WeightValue>, scale: Outcome<ScaleValue>): Give
 const work = workOf({
   tries: ['pressures'],
   needs: { load: loading, scale: weighing },
-  engine: ({ record, trial, worked, system, today }): Outcome<TyresValue> => {
+  engine: ({ record, trial, worked, system, today }): Outcome<TiresValue> => {
     const onAxles = onAxlesOf(worked.load, worked.scale);
-    const input = tyresInputOf(record, today, trial.pressures);
-    return tyres(onAxles ? { ...input, onAxles } : input, system);
+    const input = tiresInputOf(record, today, trial.pressures);
+    return tiresEngine(onAxles ? { ...input, onAxles } : input, system);
   },
 });
 
 /** Whether the tires are enough. */
-export const tires: Question<TyresValue> = {
-  key: 'tyres',
+export const tires: Question<TiresValue> = {
+  key: 'tires',
   words: 'Are the tires enough?',
   station: 'running-gear',
-  asks: ['tyreLoad', 'loadRange', 'coldPressure', 'axleRating', 'tyreSize'],
+  asks: ['tireLoad', 'loadRange', 'coldPressure', 'axleRating', 'tireSize'],
   asksAxle: false,
   work,
   short: ({ reserve }, asking) =>

@@ -1,10 +1,10 @@
 import type { Gravity } from './gravities.ts';
 
 /** What a finding can touch where the program never judges by itself. */
-export type Concern = 'structure' | 'brakes' | 'gas' | 'electrical' | 'water' | 'tyres' | 'looks';
+export type Concern = 'structure' | 'brakes' | 'gas' | 'electrical' | 'water' | 'tires' | 'looks';
 
 /** The guided looks, which gather evidence for and against. */
-export type LookKey = 'tyre-mismatch' | 'wall-waves' | 'water-signs' | 'last-owner';
+export type LookKey = 'tire-mismatch' | 'wall-waves' | 'water-signs' | 'last-owner';
 
 export interface FindingKind {
   readonly key: string;
@@ -79,11 +79,11 @@ export const findingKinds = [
     look: 'water-signs',
   },
   {
-    key: 'mould',
-    label: 'Mould or musty smell',
+    key: 'mold',
+    label: 'Mold or musty smell',
     also: ['mold', 'mildew', 'musty'],
     explain: 'Dark specks, or a smell when a closed cabinet is opened.',
-    plain: 'There is mould, or it smells of it.',
+    plain: 'There is mold, or it smells of it.',
     concern: 'water',
     usually: 'technician',
     look: 'water-signs',
@@ -151,27 +151,27 @@ export const findingKinds = [
     also: ['fender', 'blowout', 'blown tire'],
     explain: 'Torn lining, bent skirt or cut wires above a wheel: a tire has come apart there.',
     plain: 'A wheel well is damaged.',
-    concern: 'tyres',
+    concern: 'tires',
     usually: 'technician',
-    look: 'tyre-mismatch',
+    look: 'tire-mismatch',
   },
   {
-    key: 'tyre-mismatch',
+    key: 'tire-mismatch',
     label: 'Tire unlike the others',
     also: ['mismatched tire', 'odd tire'],
     explain: 'One tire of another make, size, age or tread than its neighbors.',
     plain: 'One tire is not like the others.',
-    concern: 'tyres',
+    concern: 'tires',
     usually: 'worn',
-    look: 'tyre-mismatch',
+    look: 'tire-mismatch',
   },
   {
-    key: 'tyre-age',
+    key: 'tire-age',
     label: 'Tires old',
     also: ['aged out', 'dry rot', 'cracked sidewall', 'old tires'],
     explain: 'Built five years ago or more by the code after DOT, or cracked in the sidewall.',
     plain: 'The tires are old and should be replaced.',
-    concern: 'tyres',
+    concern: 'tires',
     usually: 'worn',
   },
   {
@@ -180,9 +180,9 @@ export const findingKinds = [
     also: ['alignment', 'axle bent', 'cupping', 'bald'],
     explain: 'One edge, both edges, the middle, or cups along it.',
     plain: 'A tire is worn unevenly.',
-    concern: 'tyres',
+    concern: 'tires',
     usually: 'technician',
-    look: 'tyre-mismatch',
+    look: 'tire-mismatch',
   },
   {
     key: 'brakes',

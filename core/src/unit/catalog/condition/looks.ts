@@ -36,7 +36,7 @@ export interface GuidedLook {
 /** All of it common practice; the person decides, and where it can hurt a technician does. */
 export const looks: readonly GuidedLook[] = [
   {
-    key: 'tyre-mismatch',
+    key: 'tire-mismatch',
     label: 'A tire unlike the others',
     explanations: [
       { key: 'puncture', label: 'a puncture, and one tire replaced' },
@@ -198,7 +198,7 @@ export const looks: readonly GuidedLook[] = [
       {
         key: 'resealed',
         ask: 'Was it sealed anew?',
-        how: 'A fresh layer, another colour, tape over a seam.',
+        how: 'A fresh layer, another color, tape over a seam.',
         yes: { for: 'old', says: 'the place above was sealed anew' },
       },
       {

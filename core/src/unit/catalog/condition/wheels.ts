@@ -1,14 +1,14 @@
-import { tyrePositions } from '../entries/tyres.ts';
+import { tirePositions } from '../entries/tires.ts';
 import type { Choice } from '../choice.ts';
 
-/** Where a wheel sits; the same places as those of the tyre dates. */
-export const wheelPlaces = tyrePositions;
-export type WheelKey = (typeof tyrePositions)[number]['key'];
+/** Where a wheel sits; the same places as those of the tire dates. */
+export const wheelPlaces = tirePositions;
+export type WheelKey = (typeof tirePositions)[number]['key'];
 
 export const isWheelKey = (key: string): key is WheelKey => wheelPlaces.some((p) => p.key === key);
 
-export const wheelPlace = (key: WheelKey): (typeof tyrePositions)[number] =>
-  wheelPlaces.find((p) => p.key === key) as (typeof tyrePositions)[number];
+export const wheelPlace = (key: WheelKey): (typeof tirePositions)[number] =>
+  wheelPlaces.find((p) => p.key === key) as (typeof tirePositions)[number];
 
 /** How a tread is worn across, and what that most often comes from; common practice. */
 export const wears = [

@@ -1,6 +1,6 @@
 import type { StationEntries } from '../types.ts';
 
-/** Climate and power centre. */
+/** Climate and power center. */
 export const climate = {
   specs: [
     {
@@ -41,7 +41,7 @@ export const climate = {
       },
     },
     {
-      key: 'heatOutlets',
+      key: 'floorVents',
       public: true,
       label: 'Heat outlets',
       partOf: 'furnaceFitted',
@@ -110,7 +110,7 @@ export const climate = {
       public: true,
       label: 'Breakers',
       explain: 'How many circuits of mains power.',
-      check: 'Count them; are they labelled?',
+      check: 'Count them; are they labeled?',
       say: ['You’ve got {:breaker}.', 'Here are the breakers.'],
       audiences: [],
       value: { kind: 'number', plausible: { from: 1, to: 20 } },
@@ -132,7 +132,7 @@ export const climate = {
       normal:
         'A new one smells for its first hour; after a cylinder change it may try three times.',
       caution: 'Intake and exhaust clear; never block the return.',
-      numbers: ['furnace', 'heatPath', 'heatOutlets'],
+      numbers: ['furnace', 'heatPath', 'floorVents'],
       school: 'heat-path',
       audiences: ['winter', 'first-timer'],
     },
@@ -215,7 +215,7 @@ export const climate = {
       label: 'Fuses and breakers reached',
       noun: 'fuses and breakers within reach',
       explain: 'One panel for both.',
-      check: 'Open it; labelled?',
+      check: 'Open it; labeled?',
       numbers: ['breakerCount'],
       say: 'Your fuses and breakers are right here.',
       normal: 'On some boards a lamp lights beside a blown fuse.',

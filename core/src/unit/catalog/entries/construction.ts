@@ -82,7 +82,7 @@ export const construction = {
         choices: [
           { key: 'laminated', label: 'laminated' },
           { key: 'framed', label: 'framed with metal skin' },
-          { key: 'moulded', label: 'moulded fibreglass' },
+          { key: 'molded', label: 'molded fiberglass' },
         ],
       },
     },
@@ -112,10 +112,10 @@ export const construction = {
       value: {
         kind: 'choice',
         choices: [
-          { key: 'aluminium-welded', label: 'welded aluminium' },
-          { key: 'aluminium-screwed', label: 'screwed aluminium' },
+          { key: 'aluminum-welded', label: 'welded aluminum' },
+          { key: 'aluminum-screwed', label: 'screwed aluminum' },
           { key: 'wood', label: 'wood' },
-          { key: 'none', label: 'none: moulded' },
+          { key: 'none', label: 'none: molded' },
         ],
       },
     },
@@ -141,8 +141,8 @@ export const construction = {
       value: {
         kind: 'choice',
         choices: [
-          { key: 'gelcoat', label: 'gelcoat fibreglass' },
-          { key: 'fibreglass', label: 'plain fibreglass' },
+          { key: 'gelcoat', label: 'gelcoat fiberglass' },
+          { key: 'fiberglass', label: 'plain fiberglass' },
           { key: 'metal', label: 'ribbed metal' },
           { key: 'smooth-metal', label: 'smooth metal' },
         ],
@@ -215,7 +215,7 @@ export const construction = {
         choices: [
           { key: 'block-foam', label: 'block foam' },
           { key: 'spray-foam', label: 'sprayed foam' },
-          { key: 'fibreglass', label: 'fibreglass batt' },
+          { key: 'fiberglass', label: 'fiberglass batt' },
           { key: 'cork', label: 'cork' },
         ],
       },
@@ -295,7 +295,7 @@ export const construction = {
           { key: 'solid', label: 'solid wood fronts' },
           { key: 'plywood', label: 'plywood' },
           { key: 'wrapped', label: 'wrapped board' },
-          { key: 'aluminium', label: 'aluminium frames' },
+          { key: 'aluminum', label: 'aluminum frames' },
         ],
       },
     },
@@ -395,7 +395,7 @@ export const construction = {
       unitOnly: true,
       label: 'Skin in good gloss',
       noun: 'a skin in good gloss',
-      explain: 'Gloss and even colour tell of care and of shade.',
+      explain: 'Gloss and even color tell of care and of shade.',
       check: 'Look along the wall; wipe with a white cloth.',
       say: 'The skin still has its gloss.',
       audiences: ['seasonal'],

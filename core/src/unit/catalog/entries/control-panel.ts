@@ -94,9 +94,9 @@ export const controlPanel = {
     {
       key: 'tankPercent',
       public: true,
-      label: 'Tank meter in per cent',
+      label: 'Tank meter in percent',
       partOf: 'monitorPanel',
-      noun: 'a tank meter in per cent',
+      noun: 'a tank meter in percent',
       explain: 'Senses the level from outside the tank.',
       check: 'Watch it while water is let out.',
       say: 'The tanks read in percent, not in thirds.',

@@ -170,8 +170,8 @@ export const entry = {
     {
       key: 'stepFeet',
       public: true,
-      label: 'Levelling feet on the steps',
-      noun: 'levelling feet on the steps',
+      label: 'Leveling feet on the steps',
+      noun: 'leveling feet on the steps',
       partOf: 'solidSteps',
       explain: 'Feet that adjust to uneven ground.',
       check: 'Turn or pin each to the ground.',

@@ -37,10 +37,10 @@ export const front = {
     {
       key: 'frontCap',
       public: true,
-      label: 'Moulded front cap',
+      label: 'Molded front cap',
       basic: true,
-      noun: 'a moulded front cap',
-      explain: 'A one-piece moulded nose instead of a flat sheet.',
+      noun: 'a molded front cap',
+      explain: 'A one-piece molded nose instead of a flat sheet.',
       check: 'Knock: solid and curved.',
       numbers: ['frontThickness', 'frontShape'],
       say: 'The front cap is one molded piece.',

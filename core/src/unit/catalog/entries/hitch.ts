@@ -153,7 +153,7 @@ export const hitch = {
       },
     },
     {
-      key: 'batteryPlace',
+      key: 'batteryLocation',
       public: true,
       label: 'Where the battery is kept',
       partOf: 'battery',
@@ -340,7 +340,7 @@ export const hitch = {
       lack: 'It doesn’t come with a battery, and even the breakaway brakes need one.',
       caution: 'Short circuits burn: disconnect before working on it.',
       located: { shape: 'battery', medium: 'power', side: 'front', share: 0.1 },
-      numbers: ['batteryKind', 'batteryCharge', 'batteryVolts', 'batteryWiring', 'batteryPlace'],
+      numbers: ['batteryKind', 'batteryCharge', 'batteryVolts', 'batteryWiring', 'batteryLocation'],
       audiences: ['off-grid'],
     },
     {
@@ -430,9 +430,9 @@ export const hitch = {
     {
       key: 'pressureRepeater',
       public: true,
-      label: 'Tyre-pressure repeater',
+      label: 'Tire-pressure repeater',
       noun: 'a repeater for the tire sensors',
-      explain: 'Carries the tyre sensors’ signal forward to the vehicle.',
+      explain: 'Carries the tire sensors’ signal forward to the vehicle.',
       check: 'A small box at the hitch or under the front compartment.',
       say: 'This repeater passes the tire sensors’ readings up to the driver.',
       notToBeConfused: 'The sensors themselves sit on the valves.',

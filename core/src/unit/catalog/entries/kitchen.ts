@@ -177,7 +177,7 @@ export const kitchen = {
       public: true,
       label: 'Finished counter edge',
       noun: 'a finished counter edge',
-      explain: 'An edge that is turned or moulded, not glued on.',
+      explain: 'An edge that is turned or molded, not glued on.',
       check: 'Run a finger along it.',
       say: 'The counter’s edges are finished.',
       audiences: [],

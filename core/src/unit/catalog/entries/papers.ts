@@ -58,7 +58,7 @@ export const papers = {
       key: 'decor',
       unitOnly: true,
       label: 'Decor',
-      explain: 'The maker’s name for colours and fabrics.',
+      explain: 'The maker’s name for colors and fabrics.',
       check: 'On the order sheet.',
       say: ['The decor is {}.', 'Have a look at the decor.'],
       audiences: [],

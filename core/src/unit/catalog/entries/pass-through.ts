@@ -24,7 +24,7 @@ export const passThrough = {
       },
     },
     {
-      key: 'storeDoorSize',
+      key: 'baggageDoorSize',
       public: true,
       label: 'Store door opening',
       explain: 'What still fits through the door.',
@@ -39,7 +39,7 @@ export const passThrough = {
       },
     },
     {
-      key: 'storeDoorThickness',
+      key: 'baggageDoorThickness',
       public: true,
       label: 'Store door thickness',
       explain: 'Thicker doors are mostly insulated ones.',
@@ -49,7 +49,7 @@ export const passThrough = {
       value: { kind: 'quantity', display: 'inches', plausible: { from: 0.25, to: 3, unit: 'in' } },
     },
     {
-      key: 'storeFinish',
+      key: 'storageFinish',
       public: true,
       label: 'Store finish',
       explain: 'What floor and walls of the store are covered with.',
@@ -63,7 +63,7 @@ export const passThrough = {
           { key: 'painted', label: 'painted' },
           { key: 'carpet', label: 'carpet' },
           { key: 'vinyl', label: 'vinyl' },
-          { key: 'moulded', label: 'moulded' },
+          { key: 'molded', label: 'molded' },
         ],
       },
     },
@@ -85,11 +85,11 @@ export const passThrough = {
       notToBeConfused:
         'Two part-width compartments with a wall between them look the same from outside.',
       show: { what: 'Open the door and look through.', seconds: 15 },
-      numbers: ['passThroughSize', 'storeDoorSize', 'storeDoorThickness', 'storeFinish'],
+      numbers: ['passThroughSize', 'baggageDoorSize', 'baggageDoorThickness', 'storageFinish'],
       audiences: ['gear', 'family', 'seasonal'],
     },
     {
-      key: 'storeClear',
+      key: 'storageClear',
       public: true,
       label: 'Nothing in the store’s way',
       noun: 'a clear way through the store',
@@ -101,7 +101,7 @@ export const passThrough = {
       audiences: ['gear'],
     },
     {
-      key: 'storeLight',
+      key: 'storageLight',
       public: true,
       label: 'Store light',
       noun: 'a light in the store',
@@ -111,7 +111,7 @@ export const passThrough = {
       audiences: [],
     },
     {
-      key: 'heatedStore',
+      key: 'heatedStorage',
       public: true,
       label: 'Heated store',
       basic: true,
@@ -168,13 +168,13 @@ export const passThrough = {
       public: true,
       label: 'Water-valve panel',
       noun: 'a panel with the water valves',
-      explain: 'Valves for filling, winterising and bypass in one place.',
+      explain: 'Valves for filling, winterizing and bypass in one place.',
       check: 'Labels there? Handles move?',
       say: 'The water valves are all on this panel.',
       audiences: ['winter', 'first-timer'],
     },
     {
-      key: 'bikeOrKayakStore',
+      key: 'longStorage',
       public: true,
       label: 'Full-width long store',
       noun: 'a store for long things',

@@ -7,12 +7,12 @@ import { part } from './part.ts';
 
 const inches = z.number().min(0).max(2);
 
-/** One wheel with its tyre, as it was looked at; its date is a spec of its own. */
+/** One wheel with its tire, as it was looked at; its date is a spec of its own. */
 export const wheelSchema = z.strictObject({
   make: z.string().trim().min(1).max(40).optional(),
-  /** As it stands on this tyre: the others may be of another. */
+  /** As it stands on this tire: the others may be of another. */
   size: z.string().trim().min(1).max(24).optional(),
-  /** Its load range, a letter, and its load index for one tyre alone. */
+  /** Its load range, a letter, and its load index for one tire alone. */
   range: z
     .string()
     .regex(/^[B-G]$/, 'A load range is a letter from B to G.')

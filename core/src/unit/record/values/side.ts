@@ -4,7 +4,7 @@ import { z } from 'zod';
 export const sides = [
   { key: 'door', label: 'door side', where: 'door side' },
   { key: 'off-door', label: 'off-door side', where: 'off-door side' },
-  { key: 'centre', label: 'middle', where: 'in the middle' },
+  { key: 'center', label: 'middle', where: 'in the middle' },
   { key: 'front', label: 'front', where: 'in front' },
   { key: 'rear', label: 'rear', where: 'at the rear' },
 ] as const;

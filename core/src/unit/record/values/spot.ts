@@ -11,7 +11,7 @@ export const day = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]
 export const spotLayers = ['outside', 'inside', 'roof'] as const;
 
 /**
- * A spot on the unit, inches: x across, the door side positive, 0 on the centre line; y back from the coupler,
+ * A spot on the unit, inches: x across, the door side positive, 0 on the center line; y back from the coupler,
  * as on the outline.
  */
 export const spotSchema = z.strictObject({

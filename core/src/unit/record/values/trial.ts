@@ -12,7 +12,7 @@ export const tankKeys = [
 export type TankKey = (typeof tankKeys)[number];
 
 /** The buyer’s questions that can be tried. */
-export const questionKeys = ['load', 'tow', 'nights', 'tyres', 'label', 'scale'] as const;
+export const questionKeys = ['load', 'tow', 'nights', 'tires', 'label', 'scale'] as const;
 export type QuestionKey = (typeof questionKeys)[number];
 
 const pounds = z.number().min(0).max(100_000);

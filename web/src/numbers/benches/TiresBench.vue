@@ -21,7 +21,7 @@ import type { BenchEmits, BenchProps } from './bench.ts';
 import AnswerFoot from './AnswerFoot.vue';
 import { standInGauge } from './devices.ts';
 
-/** Whether the tyres are enough at the pressure they have, wheel by wheel; and how tight their nuts are. */
+/** Whether the tires are enough at the pressure they have, wheel by wheel; and how tight their nuts are. */
 const props = defineProps<BenchProps>();
 const emit = defineEmits<BenchEmits>();
 const session = useSession();
@@ -59,9 +59,9 @@ const windows = computed(() => {
   return diameter === undefined ? [] : torqueFor(diameter);
 });
 const rounds = computed(() => (own.value === undefined ? [] : torqueRounds(own.value)));
-const kilometresPerMile = 1.609_344;
+const kilometersPerMile = 1.609_344;
 const far = (miles: number): string =>
-  props.system === 'us' ? `${miles} miles` : `${Math.round(miles * kilometresPerMile)} km`;
+  props.system === 'us' ? `${miles} miles` : `${Math.round(miles * kilometersPerMile)} km`;
 </script>
 
 <template>

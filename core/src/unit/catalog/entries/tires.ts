@@ -1,7 +1,7 @@
 import type { AtStation, SpecEntry } from '../types.ts';
 
-/** Where a tyre sits. A unit has only the positions its axles give it. */
-export const tyrePositions = [
+/** Where a tire sits. A unit has only the positions its axles give it. */
+export const tirePositions = [
   { key: 'DoorFront', label: 'door side, front', axles: 1 },
   { key: 'DoorMiddle', label: 'door side, middle', axles: 3 },
   { key: 'DoorRear', label: 'door side, rear', axles: 2 },
@@ -11,12 +11,12 @@ export const tyrePositions = [
   { key: 'Spare', label: 'spare', axles: 1 },
 ] as const;
 
-type Position = (typeof tyrePositions)[number];
-type DateKey = `tyreDate${Position['key']}`;
+type Position = (typeof tirePositions)[number];
+type DateKey = `tireDate${Position['key']}`;
 
 /** All of them are told on one card, which the first leads. */
-const [{ key: first }, ...rest] = tyrePositions;
-const others = rest.map(({ key }) => `tyreDate${key}`);
+const [{ key: first }, ...rest] = tirePositions;
+const others = rest.map(({ key }) => `tireDate${key}`);
 
 /** A tire as a sentence begins with it. @example tireAt('door side, front') // 'The front tire on the door side' */
 const tireAt = (label: Position['label']): string => {
@@ -24,12 +24,12 @@ const tireAt = (label: Position['label']): string => {
   return end === undefined ? `The ${label} tire` : `The ${end} tire on the ${side}`;
 };
 
-/** The week each tyre was built in, tyre by tyre: they are seldom all of one age. */
-export const tyreDates = tyrePositions.map(
+/** The week each tire was built in, tire by tire: they are seldom all of one age. */
+export const tireDates = tirePositions.map(
   ({ key, label, axles }): AtStation<SpecEntry> & { readonly key: DateKey } => ({
-    key: `tyreDate${key}`,
-    label: `Tyre date, ${label}`,
-    explain: 'The last four digits after DOT: week and year in which this tyre was built.',
+    key: `tireDate${key}`,
+    label: `Tire date, ${label}`,
+    explain: 'The last four digits after DOT: week and year in which this tire was built.',
     check: 'On one sidewall only, often the inner one; lie down with a light.',
     say: [`${tireAt(label)} was built in {}.`, 'Every tire has its build week on one sidewall.'],
     ...(key === first ? { numbers: others } : {}),

@@ -5,9 +5,9 @@ import type { Rule } from './types.ts';
 import { goTo, withReason } from './ways.ts';
 
 /** Label pressure against what the load range allows; less is no fault, the label may ask for less. */
-export const tyrePressure: Rule = {
-  key: 'tyre-pressure',
-  about: 'The label does not ask for more pressure than the tyre’s load range allows',
+export const tirePressure: Rule = {
+  key: 'tire-pressure',
+  about: 'The label does not ask for more pressure than the tire’s load range allows',
   needs: ['coldPressure', 'loadRange'],
   doubts: ['coldPressure', 'loadRange'],
   source: 'C 50, D 65, E 80 psi: common practice for ST sizes; the sidewall decides',
@@ -21,8 +21,8 @@ export const tyrePressure: Rule = {
       {
         field: 'coldPressure',
         severity: 'wrong',
-        title: 'More pressure than the tyre takes',
-        sentence: `The label asks for ${show(pressure)}, but load range ${letter} takes at most ${show(limit)}. Either the label belongs to other tyres, or these are not the tyres it left with. Do not inflate past the sidewall.`,
+        title: 'More pressure than the tire takes',
+        sentence: `The label asks for ${show(pressure)}, but load range ${letter} takes at most ${show(limit)}. Either the label belongs to other tires, or these are not the tires it left with. Do not inflate past the sidewall.`,
         ways: [goTo('coldPressure'), goTo('loadRange'), withReason()],
       },
     ];

@@ -13,7 +13,7 @@ const lock = JSON.parse(readFileSync(`${root}/package-lock.json`, 'utf8')) as {
   packages: Record<string, Locked>;
 };
 
-/** Licences that let anybody use, change and ship; fonts under the Open Font License. */
+/** Licenses that let anybody use, change and ship; fonts under the Open Font License. */
 const permissive = new Set([
   'MIT', 'ISC', 'BSD-2-Clause', 'BSD-3-Clause', '0BSD', 'Apache-2.0', 'BlueOak-1.0.0', 'Unlicense', 'CC0-1.0',
   'OFL-1.1', 'Python-2.0',
@@ -21,12 +21,12 @@ const permissive = new Set([
 
 /**
  * Pictures are decoded by libvips, under the LGPL: a shared library in packages of its own, used as it comes and open to
- * be replaced, which is what that licence asks for.
+ * be replaced, which is what that license asks for.
  */
 const ofItsOwn = /^node_modules\/@img\/sharp-(libvips-|wasm32$|win32-)/;
 
-const isPermissive = (licence: string | undefined): boolean =>
-  (licence ?? 'none')
+const isPermissive = (license: string | undefined): boolean =>
+  (license ?? 'none')
     .replaceAll(/[()]/g, '')
     .split(' OR ')
     .some((one) => one.split(' AND ').every((part) => permissive.has(part)));
@@ -36,7 +36,7 @@ const runTime = Object.entries(lock.packages).filter(
 );
 
 describe('packages', () => {
-  it('that run have permissive licences', () => {
+  it('that run have permissive licenses', () => {
     expect(runTime.length).toBeGreaterThan(50);
     const others = runTime
       .filter(([path, p]) => !isPermissive(p.license) && !ofItsOwn.test(path))

@@ -48,7 +48,7 @@ const whole: UnitRecord = {
   ),
 };
 
-describe('the catalogue', () => {
+describe('the catalog', () => {
   it('has the twenty-four stations in the order of their pegs', () => {
     expect(stations.map((s) => s.number)).toEqual(Array.from({ length: 24 }, (_, i) => i + 1));
   });

@@ -1,8 +1,8 @@
 import { ref, watch, type Ref } from 'vue';
 import { useMode } from './mode.ts';
 
-/** Colours of the page by purpose, for what is drawn on a canvas. */
-export interface Colours {
+/** Colors of the page by purpose, for what is drawn on a canvas. */
+export interface Colors {
   readonly ink: string;
   readonly spruce: string;
   readonly amber: string;
@@ -14,18 +14,18 @@ export interface Colours {
   readonly font: string;
 }
 
-const none: Colours = { ink: '', spruce: '', amber: '', soft: '', sand: '', band: '', font: '' };
+const none: Colors = { ink: '', spruce: '', amber: '', soft: '', sand: '', band: '', font: '' };
 
-/** The page's own colours, and again when the mode changes. */
-export const useColours = (): Readonly<Ref<Colours>> => {
+/** The page's own colors, and again when the mode changes. */
+export const useColors = (): Readonly<Ref<Colors>> => {
   const mode = useMode();
-  const colours = ref<Colours>(none);
+  const colors = ref<Colors>(none);
   watch(
     () => mode.shown,
     () => {
       const style = getComputedStyle(document.documentElement);
       const of = (name: string): string => style.getPropertyValue(name).trim();
-      colours.value = {
+      colors.value = {
         ink: of('--ink'),
         spruce: of('--spruce'),
         amber: of('--amber'),
@@ -37,5 +37,5 @@ export const useColours = (): Readonly<Ref<Colours>> => {
     },
     { immediate: true, flush: 'post' },
   );
-  return colours;
+  return colors;
 };

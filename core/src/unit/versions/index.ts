@@ -1,0 +1,1 @@
+export { americanNames, formerNames, renamed, withNames } from './american-names.ts';
