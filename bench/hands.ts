@@ -183,7 +183,7 @@ const jobs: readonly Job[] = [
         await hand.press('Control+a');
         await hand.type('7,600');
         await hand.press('Enter');
-        await page.getByText('Gross weight rating: 7,490 lb → 7,600 lb').waitFor();
+        await page.getByText('GVWR: 7,490 lb → 7,600 lb').waitFor();
       };
     },
   },

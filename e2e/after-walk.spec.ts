@@ -108,7 +108,7 @@ test('a number that changes while one presents is the new one, on the card and b
   await page.getByRole('button', { name: /Label panel/ }).click();
   await expect(buyer.getByText('Label panel')).toBeVisible();
   await sayUntil(page, 'all loaded up');
-  await expect(buyer.getByRole('heading', { name: 'Gross weight rating' })).toBeVisible();
+  await expect(buyer.getByRole('heading', { name: 'GVWR' })).toBeVisible();
   await expectSound(buyer, 'the screen of the buyer');
 
   const walk = page.url().split('/').at(-1) ?? '';

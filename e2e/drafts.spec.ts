@@ -330,16 +330,16 @@ test('what one tries for oneself is there again after a closed tab, and nobody e
   await page.setViewportSize(desk);
   await signIn(page);
   await page.goto(demo('/numbers/label'));
-  await typeInto(page.getByLabel('Gross weight rating').first(), '6,200 lb');
+  await typeInto(page.getByLabel('GVWR').first(), '6,200 lb');
   await page.keyboard.press('Tab');
   const address = page.url();
   await page.close();
   const again = await context.newPage();
   await again.goto(address);
-  await expect(again.getByLabel('Gross weight rating').first()).toHaveValue('6,200 lb');
+  await expect(again.getByLabel('GVWR').first()).toHaveValue('6,200 lb');
   // Somebody else on this device finds nothing of it.
   await signIn(again, 'osk');
   await again.goto(address);
-  await expect(again.getByLabel('Gross weight rating').first()).toHaveValue('');
+  await expect(again.getByLabel('GVWR').first()).toHaveValue('');
   await expect(row(again, 'gvwr')).toHaveCount(0);
 });

@@ -55,7 +55,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
     .click();
 
   const clash = bram.locator('[data-clash="specs.hitchWeight"]');
-  await expect(clash).toContainText('Hitch weight, as built: two values');
+  await expect(clash).toContainText('Hitch weight (dry): two values');
   await expect(clash).toContainText('read off the label, Ines Rook');
   await expect(clash).toContainText('told, you');
   await expect(bram.getByText('1 to decide')).toBeVisible();
@@ -122,7 +122,7 @@ test.describe('without a network', () => {
     await page.getByText('2 not sent yet').click();
     await expect(page.getByRole('heading', { name: 'Waiting for the server' })).toBeVisible();
     await expect(page.getByRole('listitem')).toHaveCount(2);
-    await expect(page.getByText('Hitch weight, as built: 612 lb')).toBeVisible();
+    await expect(page.getByText('Hitch weight (dry): 612 lb')).toBeVisible();
     await expectSound(page, 'unsent');
     await page.context().setOffline(false);
     await expect(page.getByText('Everything you did here is on the server')).toBeVisible();
@@ -171,10 +171,10 @@ test('a value’s history stands beside it, and a unit’s on its page; any chan
 
   await page.getByRole('link', { name: 'History', exact: true }).click();
   const first = page.locator('[data-history]').first();
-  await expect(first).toContainText(/Hitch weight, as built.*290 lb.*310 lb.*Ines Rook/s);
+  await expect(first).toContainText(/Hitch weight (dry).*290 lb.*310 lb.*Ines Rook/s);
   await expectSound(page, 'history');
   await first.getByRole('button', { name: /^Put back/ }).click();
-  await expect(page.getByText('Hitch weight, as built is 290 lb again.')).toBeVisible();
+  await expect(page.getByText('Hitch weight (dry) is 290 lb again.')).toBeVisible();
   await expect(page.locator('[data-history]').first()).toContainText(/310 lb.*290 lb/s);
   await page.getByRole('link', { name: 'Record', exact: true }).click();
   await goTo(page, /^11 Label panel/);

@@ -59,7 +59,7 @@ test('two sources that disagree are both kept, until somebody decides', async ({
   await expect(row(page, 'uvw')).toContainText('2,310');
   await expect(row(page, 'uvw')).toContainText('also: 2,450 lb, told, Ines');
   const note = page.locator('[data-check="sources-in-conflict:uvw"]');
-  await expect(note).toContainText('2 sources speak of weight as built');
+  await expect(note).toContainText('2 sources speak of UVW');
 
   await page.getByRole('link', { name: 'To confirm' }).click();
   await expect(page.locator('[data-confirm="uvw"]')).toContainText('two sources disagree');

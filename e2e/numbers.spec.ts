@@ -53,7 +53,7 @@ test('what is missing is named, and one tap from being entered', async ({ page }
   const numbers = await numbersOf(page, 'TQ-0438');
   await page.goto(`${numbers}/load`);
   await expect(page.locator('.sentence')).toContainText('That can’t be said yet');
-  await page.getByRole('link', { name: 'weight as built', exact: true }).click();
+  await page.getByRole('link', { name: 'UVW', exact: true }).click();
   await expect(page.locator('[data-field="uvw"]').getByRole('textbox').first()).toBeVisible();
 });
 
@@ -145,7 +145,7 @@ test('somebody who walks in is answered without a unit', async ({ page }) => {
   await expect(page.locator('.sentence')).toContainText(
     'can tow a trailer of up to about 8,462 lb, loaded',
   );
-  await typeInto(page.getByLabel('Gross weight rating'), '6,000');
+  await typeInto(page.getByLabel('GVWR'), '6,000');
   await expect(page.locator('.sentence')).toContainText(
     'weighs 6,000 lb and puts about 780 lb on the hitch',
   );

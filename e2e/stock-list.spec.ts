@@ -24,7 +24,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await expect(says).toContainText('1 cell left out');
   await expect(page.getByText('understood: 3,900 lb')).toBeVisible();
   await expect(page.getByText('Left out, for nobody knows what they hold: Color')).toBeVisible();
-  await expect(page.getByText(/Weight as built cannot be read: “light”/)).toBeVisible();
+  await expect(page.getByText(/UVW cannot be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
   await page.getByRole('combobox', { name: 'Color of the roof' }).click();
   await typeInto(page.getByRole('searchbox'), 'decor');
@@ -72,9 +72,9 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await page.getByRole('button', { name: 'All units, by length' }).click();
   await typeInto(page.getByLabel('up to this long'), '18 ft');
   await page.getByLabel('up to this long').blur();
-  await page.getByRole('combobox', { name: 'by', exact: true }).selectOption('gross rating');
+  await page.getByRole('combobox', { name: 'by', exact: true }).selectOption('GVWR');
   await expect(
-    page.getByRole('button', { name: 'All units, up to 18 ft, by gross rating' }),
+    page.getByRole('button', { name: 'All units, up to 18 ft, by GVWR' }),
   ).toBeVisible();
   await expect.poll(() => units.count()).toBeLessThan(all);
   const short = await units.count();
@@ -100,5 +100,5 @@ test('a limit that cannot be read is told, and the yard stays as it was', async 
   await page.getByRole('button', { name: 'All units, by length' }).click();
   await typeInto(page.getByLabel('gross up to'), 'heavy');
   await page.getByLabel('gross up to').blur();
-  await expect(page.getByRole('alert')).toContainText('Gross rating cannot be read: “heavy”');
+  await expect(page.getByRole('alert')).toContainText('GVWR cannot be read: “heavy”');
 });

@@ -69,7 +69,7 @@ test('what is typed waits where it was typed: another row, another page, a close
   await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
   await again.goto(demo('/unsent'));
   await expect(again.getByText('Pell 14 T TQ-0403')).toBeVisible();
-  await again.getByRole('link', { name: 'Gross weight rating' }).click();
+  await again.getByRole('link', { name: 'GVWR' }).click();
   await openRow(again, 'gvwr');
   await expect(fieldIn(again, 'gvwr')).toHaveValue('3,2');
   await row(again, 'gvwr').getByRole('button', { name: 'Leave it as it was' }).click();
@@ -251,7 +251,7 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await expect(gvwr).toHaveValue('9,600 lb');
   await expect(gvwr).toBeFocused();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Gross weight rating: 7,490 lb → 9,600 lb')).toBeVisible();
+  await expect(page.getByText('GVWR: 7,490 lb → 9,600 lb')).toBeVisible();
   // What cannot be read stays as it was typed, and is said beside the field.
   const uvw = labels.locator('[data-sheet-field="uvw"]').getByRole('textbox');
   await typeInto(uvw, 'light');
@@ -267,15 +267,15 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'See what it touches' }).click();
   await expect(page.getByText('Heavier empty than it may be full')).toBeVisible();
-  await expect(page.getByText(/Gross weight rating: 7,490 lb → 9,600 lb/).first()).toBeVisible();
+  await expect(page.getByText(/GVWR: 7,490 lb → 9,600 lb/).first()).toBeVisible();
   await page
     .getByRole('button', { name: 'Keep the sheet, change no unit' })
     .or(page.getByRole('button', { name: /^Keep the sheet and change/ }))
     .click();
   const change = page.locator('[data-sheet-change]').first();
-  await expect(change).toContainText('Gross weight rating: 7,490 lb → 9,600 lb');
+  await expect(change).toContainText('GVWR: 7,490 lb → 9,600 lb');
   await change.getByRole('button', { name: 'Put it back as it was before' }).click();
-  await expect(page.getByText('Gross weight rating: 9,600 lb → 7,490 lb')).toBeVisible();
+  await expect(page.getByText('GVWR: 9,600 lb → 7,490 lb')).toBeVisible();
   await page.getByRole('button', { name: 'See what it touches' }).click();
   await page.getByRole('button', { name: /^Keep the sheet/ }).click();
   await expect(page.locator('[data-sheet-change]')).not.toHaveCount(1);

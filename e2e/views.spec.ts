@@ -32,7 +32,7 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   await expect(row(page, 'boxLength').getByRole('radio', { name: 'Told' })).toBeChecked();
   await page.keyboard.press('Escape');
   await typeInto(page.getByLabel('Find a field'), 'gross weight');
-  await expect(page.getByRole('option', { name: /Gross weight rating/ })).toBeVisible();
+  await expect(page.getByRole('option', { name: /GVWR/ })).toBeVisible();
   await page.getByLabel('Find a field').press('Enter');
   await expect(page.getByRole('heading', { level: 2, name: '11 Label panel' })).toBeVisible();
   await expect(row(page, 'gvwr').getByRole('textbox').first()).toBeFocused();

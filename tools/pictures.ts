@@ -240,7 +240,7 @@ const views: readonly View[] = [
       );
       const { token } = (await opened.json()) as { token: string };
       await page.goto(new URL(`/screen#${token}`, page.url()).href);
-      await page.getByRole('heading', { name: 'Gross weight rating' }).waitFor();
+      await page.getByRole('heading', { name: 'GVWR' }).waitFor();
     },
   },
 ];

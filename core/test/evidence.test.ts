@@ -141,7 +141,7 @@ describe('what several sources say of one field', () => {
     const record = said('gvwr', ['7490', 'read'], ['7000', 'told']);
     const [objection] = checkRecord(record, look).filter((o) => o.rule === 'sources-in-conflict');
     expect(objection?.sentence).toBe(
-      '2 sources speak of gross weight rating: the label says 7,490 lb (Ines); told 7,000 lb (Ines). The best known is shown; the others are kept until somebody decides.',
+      '2 sources speak of GVWR: the label says 7,490 lb (Ines); told 7,000 lb (Ines). The best known is shown; the others are kept until somebody decides.',
     );
     const settled = applyChange(
       record,
@@ -218,7 +218,7 @@ describe('what is to be measured or confirmed', () => {
   });
 
   it('says what hangs on it', () => {
-    expect(hangingOn('gvwr').checks).toContain('The weight as built is below the gross rating');
+    expect(hangingOn('gvwr').checks).toContain('The UVW is below the GVWR');
     expect(hangingOn('gvwr').checks.length).toBeGreaterThan(8);
   });
 

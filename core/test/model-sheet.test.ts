@@ -348,7 +348,7 @@ describe('sheets compared', () => {
       values({ gvwr: '7700', fridgeSize: '10' }, { solar: 'prep', bunks: 'standard' }),
     );
     expect(differences.map((d) => differenceText(d, 'us'))).toEqual([
-      'Gross weight rating: 7,490 lb → 7,700 lb',
+      'GVWR: 7,490 lb → 7,700 lb',
       'Width: 8 ft → not said',
       'Fridge size: not said → 10 ft³',
       'Bunks: not said → standard',

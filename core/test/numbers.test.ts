@@ -233,7 +233,7 @@ describe('what may still be loaded', () => {
     expect(value?.first).toBe('gross');
     expect(confidence).toBe('stated');
     expect(sentence).toBe(
-      'There’s room for 1,406 lb more; the gross rating is reached first. 13.7 % of it is on the hitch, within the 10 to 15 % that’s wanted.',
+      'There’s room for 1,406 lb more; the GVWR is reached first. 13.7 % of it is on the hitch, within the 10 to 15 % that’s wanted.',
     );
   });
 
@@ -249,8 +249,8 @@ describe('what may still be loaded', () => {
   it('says what is missing, and gives no number in its place', () => {
     const outcome = weigh({ ...checkCase, uvw: undefined }, 'us');
     expect(outcome.value).toBeUndefined();
-    expect(outcome.missing).toEqual([{ label: 'Weight as built', field: 'specs.uvw' }]);
-    expect(outcome.sentence).toContain('weight as built is not known');
+    expect(outcome.missing).toEqual([{ label: 'UVW', field: 'specs.uvw' }]);
+    expect(outcome.sentence).toContain('UVW is not known');
   });
 
   it('words whatever its schema lets in, however small', () => {

@@ -32,7 +32,7 @@ const edit = (changes: readonly Change[], more: Partial<WaitingEdit> = {}): Wait
   id: `edit-${++made}`,
   unit,
   changes,
-  what: 'gross weight rating',
+  what: 'GVWR',
   by: 'Ines',
   at,
   tried: false,

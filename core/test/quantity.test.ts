@@ -109,7 +109,7 @@ describe('what people type', () => {
     const read = parseQuantity(typed, 'weight', 'us');
     expect(read).toMatchObject({ ok: false, problem: { code } });
     if (!read.ok)
-      expect(sentence('Gross weight rating', read.problem)).toMatch(/^Gross weight rating .+\.$/);
+      expect(sentence('GVWR', read.problem)).toMatch(/^GVWR .+\.$/);
   });
 
   it('refuses inches before feet', () => {

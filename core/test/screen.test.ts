@@ -64,7 +64,7 @@ describe('what may be shown to anybody', () => {
   });
 
   it.each([
-    ['specs.gvwr', true, 'Gross weight rating'],
+    ['specs.gvwr', true, 'GVWR'],
     ['features.awning', true, 'Awning'],
     ['specs.vin', false, undefined],
     ['specs.askingPrice', false, undefined],
@@ -112,13 +112,13 @@ describe('the screen that faces the buyer', () => {
 
   it('has figures of what somebody read, in the walk’s own units', () => {
     const card = cardOf(fenlark, 'specs.gvwr');
-    expect(viewOf(card, fenlark)).toMatchObject({ title: 'Gross weight rating', system: 'us' });
+    expect(viewOf(card, fenlark)).toMatchObject({ title: 'GVWR', system: 'us' });
     expect(viewOf(card, fenlark).numbers).toContainEqual({
-      label: 'Gross weight rating',
+      label: 'GVWR',
       text: '7,490 lb',
     });
     expect(viewOf(card, fenlark, 'metric').numbers).toContainEqual({
-      label: 'Gross weight rating',
+      label: 'GVWR',
       text: expect.stringMatching(/kg$/),
     });
   });

@@ -90,7 +90,7 @@ describe('a line of a list', () => {
   it('names the cell that cannot be read, and says what to do', () => {
     const line = readLine(7, ['', 'heavy', '26 lb', 'maybe', ''], reading(columns));
     expect(line.problems.map((p) => [p.line, p.column, p.sentence])).toEqual([
-      [7, 1, expect.stringMatching(/^Gross weight rating cannot be read: “heavy”. Type a number/)],
+      [7, 1, expect.stringMatching(/^GVWR cannot be read: “heavy”. Type a number/)],
       [
         7,
         2,

@@ -59,7 +59,7 @@ const engines: readonly Engine[] = [
     }),
   },
   {
-    name: 'weight from gross rating and capacity',
+    name: 'weight from GVWR and capacity',
     run: weigh as Run,
     inputs: fc.record({
       gvwr: between(7000, 8000),
@@ -386,7 +386,7 @@ describe('what should tow it', () => {
     );
   });
 
-  it('says whether it is the trailer as loaded or at its gross rating', () => {
+  it('says whether it is the trailer as loaded or at its GVWR', () => {
     expect(answer({ as: 'as loaded here' }).sentence).toMatch(/^As loaded here/);
     const gross = tow(
       towInputSchema.parse({ ...full, loaded: undefined, share: undefined, gross: known(7000) }),
@@ -429,7 +429,7 @@ describe('what should tow it', () => {
 });
 
 describe('what may still be loaded', () => {
-  it('needs no place for what is left of the gross rating', () => {
+  it('needs no place for what is left of the GVWR', () => {
     const outcome = weigh(
       weightInputSchema.parse({ uvw: known(5000), gvwr: known(7000), items: [] }),
       'us',
@@ -441,7 +441,7 @@ describe('what may still be loaded', () => {
     );
   });
 
-  it('takes the dry weight from gross rating and capacity where only those are known, marked so', () => {
+  it('takes the dry weight from GVWR and capacity where only those are known, marked so', () => {
     const outcome = weigh(
       weightInputSchema.parse({ ccc: known(1500), gvwr: known(7000), items: [] }),
       'us',

@@ -155,7 +155,7 @@ describe('a question of somebody who walks in', () => {
     expect(tow.sentence).toContain('can tow a trailer of up to about 8,462 lb, loaded');
   });
 
-  it('with a gross rating alone: the trailer as heavy as it may be', () => {
+  it('with a GVWR alone: the trailer as heavy as it may be', () => {
     const change = {
       part: 'specs',
       key: 'gvwr',

@@ -121,10 +121,10 @@ describe('a unit file', () => {
     [
       'a bad amount',
       but(['record', 'specs', 'gvwr', 'value', 'amount'], -4),
-      /“Gross weight rating”/,
+      /“GVWR”/,
     ],
     ['a bad state', but(['record', 'features', 'awning', 'value', 'state'], 'perhaps'), /“Awning”/],
-    ['a bad date', but(['record', 'specs', 'uvw', 'at'], 'yesterday'), /“Weight as built”/],
+    ['a bad date', but(['record', 'specs', 'uvw', 'at'], 'yesterday'), /“UVW”/],
     ['an extra field', but(['extra'], 1), /its top/],
     [
       'an unknown spec',
@@ -134,7 +134,7 @@ describe('a unit file', () => {
     [
       'the wrong kind',
       but(['record', 'specs', 'gvwr', 'value'], { kind: 'text', text: 'heavy' }),
-      /Gross weight rating/,
+      /GVWR/,
     ],
     ['a long text', but(['record', 'specs', 'vin', 'value', 'text'], 'X'.repeat(600)), /“VIN”/],
   ])('refuses %s and names the place', (_, content, words) => {

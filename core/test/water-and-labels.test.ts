@@ -143,7 +143,7 @@ describe('what a unit’s water takes', () => {
 });
 
 describe('the line of the weight label', () => {
-  // 49 CFR 571.110 S10 and 571.120 S10, from memory: the lesser of 100 lb and 1.5 % of the gross rating.
+  // 49 CFR 571.110 S10 and 571.120 S10, from memory: the lesser of 100 lb and 1.5 % of the GVWR.
   it.each([
     [3000, 45],
     [6000, 90],

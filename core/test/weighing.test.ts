@@ -151,7 +151,7 @@ describe('three tickets of a scale', () => {
       'us',
     );
     expect(weighed.value).toMatchObject({ total: 7640, hitch: 840, axles: 6800, unknown: 240 });
-    expect(weighed.sentence).toContain('150 lb over the gross rating: not to be towed so');
+    expect(weighed.sentence).toContain('150 lb over the GVWR: not to be towed so');
     expect(weighed.sentence).toContain('240 lb more than was worked out');
     expect(scaleOutcomeSchema.safeParse(weighed).success).toBe(true);
     expect(scale(scaleInputSchema.parse({}), 'us').missing).toHaveLength(3);
@@ -254,7 +254,7 @@ describe('air against a box', () => {
   });
 });
 
-describe('wheel nuts', () => {
+describe('lug nuts', () => {
   // Trailer-axle workshops' tables, from memory: 1/2 in studs 90–120 lb·ft at 14 to 16 in, 50–75 below.
   it.each([
     [12, ['1/2 in']],

@@ -17,9 +17,9 @@ import { demoRecord, us } from './demo-units.ts';
 
 describe('a field in words', () => {
   const rows: readonly [Part, string, FieldValue | null, string, string][] = [
-    ['specs', 'gvwr', { kind: 'quantity', amount: 7490 }, 'Gross weight rating', '7,490 lb'],
+    ['specs', 'gvwr', { kind: 'quantity', amount: 7490 }, 'GVWR', '7,490 lb'],
     ['specs', 'askingPrice', { kind: 'number', number: 38900 }, 'Asking price', '38,900'],
-    ['specs', 'gvwr', null, 'Gross weight rating', 'not known'],
+    ['specs', 'gvwr', null, 'GVWR', 'not known'],
     [
       'features',
       'awning',
@@ -38,7 +38,7 @@ describe('a field in words', () => {
       'settlements',
       'ccc-identity:ccc',
       { reason: 'Maker asked.', inputs: '' },
-      'Note on carrying capacity on the label',
+      'Note on CCC',
       '“Maker asked.”',
     ],
   ];

@@ -178,7 +178,7 @@ describe('changes', () => {
     [
       'the wrong kind',
       { ...specChange('gvwr', 1), value: { kind: 'text', text: 'heavy' } },
-      /^Gross weight rating holds the wrong kind/,
+      /^GVWR holds the wrong kind/,
     ],
     [
       'an over-long text',

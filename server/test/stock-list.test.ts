@@ -38,7 +38,7 @@ describe('the stock list', () => {
     expect(meta.fields).toHaveLength(specs.length + features.length);
     const fenlark = data.find((row) => row['Stock number'] === 'TQ-0417');
     expect(fenlark).toMatchObject({
-      'Gross weight rating': '7,490 lb',
+      'GVWR': '7,490 lb',
       'Main bed': '60 × 74 in',
       'Build date': 'Dec 2025',
       'Slide topper': 'prep',
@@ -156,7 +156,7 @@ describe('a list from elsewhere', () => {
     const refused = await take(ines, bad);
     expect(refused.status).toBe(422);
     expect(refused.body.detail).toMatch(
-      /^3 of 4 lines have something that cannot be read, the first is line 2: Gross weight rating cannot be read/,
+      /^3 of 4 lines have something that cannot be read, the first is line 2: GVWR cannot be read/,
     );
     await expect(unitNamed(ines, 'YY-1')).rejects.toThrow();
     // A cell that cannot be read is left out, not its line.
@@ -176,7 +176,7 @@ describe('a list from elsewhere', () => {
       [4, 0],
     ]);
     expect(seen.problems[0].sentence).toBe(
-      'Gross weight rating has a broken character. Retype the cell, or save the list as UTF-8.',
+      'GVWR has a broken character. Retype the cell, or save the list as UTF-8.',
     );
     expect((await take(ines, text)).status).toBe(422);
     expect((await take(ines, text, { onlyGood: true })).body).toMatchObject({ fresh: 3 });

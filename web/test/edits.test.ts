@@ -103,8 +103,8 @@ afterEach(() => useOutbox().close());
 describe('changing a record', () => {
   it('is on the screen and on the server, and is taken back by another change', async () => {
     const edits = useEdits();
-    await edits.change(id, [gvwr(8000, 1)], 'gross weight rating');
-    expect([amount(), edits.lastUndo?.what]).toEqual([8000, 'gross weight rating']);
+    await edits.change(id, [gvwr(8000, 1)], 'GVWR');
+    expect([amount(), edits.lastUndo?.what]).toEqual([8000, 'GVWR']);
     expect(record.specs.gvwr).toMatchObject({ version: 2, value: { amount: 8000 } });
     await edits.undo();
     expect([amount(), edits.lastUndo]).toEqual([7490, undefined]);
@@ -113,7 +113,7 @@ describe('changing a record', () => {
 
   it('takes back a value that was not known before, and one that was taken away', async () => {
     const edits = useEdits();
-    await edits.change(id, [gvwr(null, 1)], 'gross weight rating');
+    await edits.change(id, [gvwr(null, 1)], 'GVWR');
     expect(amount()).toBeUndefined();
     await edits.undo();
     expect(amount()).toBe(7490);
@@ -121,9 +121,9 @@ describe('changing a record', () => {
 
   it('waits on the device without a network, outlives the page, and is sent when it is back', async () => {
     server.answer = undefined;
-    await useEdits().change(id, [gvwr(8000, 1)], 'gross weight rating');
+    await useEdits().change(id, [gvwr(8000, 1)], 'GVWR');
     expect([amount(), useOutbox().unsent, record.specs.gvwr?.version]).toEqual([8000, 1, 1]);
-    await useEdits().change(id, [gvwr(8100, 2)], 'gross weight rating');
+    await useEdits().change(id, [gvwr(8100, 2)], 'GVWR');
     // The first may have arrived, for all this device knows; so the second comes after it.
     expect([amount(), useOutbox().unsent]).toEqual([8100, 2]);
     useOutbox().close();
@@ -141,7 +141,7 @@ describe('changing a record', () => {
 
   it('can be undone while it waits: the server sees the old value once more', async () => {
     server.answer = undefined;
-    await useEdits().change(id, [gvwr(8000, 1)], 'gross weight rating');
+    await useEdits().change(id, [gvwr(8000, 1)], 'GVWR');
     await useEdits().undo();
     expect(amount()).toBe(7490);
     server.answer = online;
@@ -165,7 +165,7 @@ describe('changing a record', () => {
       const outbox = useOutbox();
       const version = record.specs.gvwr?.version ?? 0;
       record = applyChange(record, gvwr(9999, version), 'Osk', at);
-      await edits.change(id, [gvwr(8000, version)], 'gross weight rating');
+      await edits.change(id, [gvwr(8000, version)], 'GVWR');
       expect([amount(), edits.lastUndo]).toEqual([9999, undefined]);
       const [clash] = outbox.waiting.clashes;
       expect(clash?.change.value).toEqual({ kind: 'quantity', amount: 8000 });
@@ -180,7 +180,7 @@ describe('changing a record', () => {
       path.endsWith('/edits')
         ? { status: 409, body: { code: 'vin-taken', detail: 'VIN: another unit has it.' } }
         : online(path, method, body);
-    const tried = useEdits().change(id, [gvwr(8000, 1)], 'gross weight rating');
+    const tried = useEdits().change(id, [gvwr(8000, 1)], 'GVWR');
     await expect(tried).rejects.toThrow('VIN: another unit has it.');
     expect([amount(), useEdits().lastUndo, useEdits().saving]).toEqual([7490, undefined, 0]);
   });
@@ -199,7 +199,7 @@ describe('changing a record', () => {
 
   it('with a lapsed sign-in waits, says so, and goes on after signing in', async () => {
     server.answer = () => ({ status: 401, body: { code: 'not-signed-in', detail: 'Sign in.' } });
-    await useEdits().change(id, [gvwr(8000, 1)], 'gross weight rating');
+    await useEdits().change(id, [gvwr(8000, 1)], 'GVWR');
     expect([amount(), useOutbox().unsent, useOutbox().halt?.why]).toEqual([8000, 1, 'sign-in']);
     server.answer = online;
     await useSession().signIn('i@x.example', 'x');
@@ -208,8 +208,8 @@ describe('changing a record', () => {
 
   it('by a device whose clock is wrong by a day is ordered and dated by the server', async () => {
     const clock = jest.spyOn(Date, 'now').mockReturnValue(Date.parse(at) - 86_400_000);
-    await useEdits().change(id, [gvwr(8000, 1)], 'gross weight rating');
-    await useEdits().change(id, [gvwr(8200, 2)], 'gross weight rating');
+    await useEdits().change(id, [gvwr(8000, 1)], 'GVWR');
+    await useEdits().change(id, [gvwr(8200, 2)], 'GVWR');
     clock.mockRestore();
     expect(useUnits().units.get(id)?.record.specs.gvwr).toMatchObject({
       at,

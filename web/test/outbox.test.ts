@@ -47,7 +47,7 @@ const edit = (changes: readonly Change[]): WaitingEdit => ({
   id: crypto.randomUUID(),
   unit,
   changes,
-  what: 'gross weight rating',
+  what: 'GVWR',
   by: 'Ines',
   at,
   tried: false,

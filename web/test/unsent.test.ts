@@ -57,7 +57,7 @@ about('something unsent', () => {
       'a walk planned',
       'on a walk: said',
       'a unit taken in',
-      'Gross weight rating: 7,490 lb',
+      'GVWR: 7,490 lb',
       'a photo',
       'a voice memo',
     ]);

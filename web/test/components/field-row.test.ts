@@ -138,7 +138,7 @@ describe('the row of a spec', () => {
     await page.find(text).setValue('heavy');
     await page.find('form').trigger('submit');
     expect(kept).toEqual([]);
-    expect(page.find('[role=alert]').text()).toMatch(/^Weight as built cannot be read/);
+    expect(page.find('[role=alert]').text()).toMatch(/^UVW cannot be read/);
   });
 
   it('keeps two sources beside one another, or one in place of the others', async () => {

@@ -50,7 +50,7 @@ export const problemOf = <C extends ProblemCode>(code: C, params: ParamsOf<C>): 
 /**
  * A problem as one plain sentence that names the field and says what to do.
  * @param label the field's label
- * @example sentence('Gross weight rating', { code: 'empty', params: {} })
+ * @example sentence('GVWR', { code: 'empty', params: {} })
  */
 export const sentence = (label: string, problem: Problem): string =>
   `${label} ${(wordings[problem.code] as (p: Problem['params']) => string)(problem.params)}`;

@@ -1,20 +1,28 @@
-/** One spelling of what people type in another; of the beginning of a word too, for it is looked for while they type. */
-const spellings: readonly (readonly [RegExp, string])[] = [
-  [/\btyre/g, 'tire'], // voice: kept
-  [/colour/g, 'color'], // voice: kept
-  [/alumini/g, 'alumin'],
-  [/fibre/g, 'fiber'],
-  [/mould/g, 'mold'], // voice: kept
-  [/centre/g, 'center'], // voice: kept
-  [/theatre/g, 'theater'], // voice: kept
-  [/metre/g, 'meter'], // voice: kept
-  [/litre/g, 'liter'], // voice: kept
-  [/\bgrey/g, 'gray'], // voice: kept
-  [/vapour/g, 'vapor'],
-  [/armour/g, 'armor'],
-  [/(label|level)l(ed|ing)/g, '$1$2'],
-  [/(stabil|winter|equal|galvan)is(?=e|i)/g, '$1iz'],
-];
+/** What people type in another spelling, of the beginning of a word too: it is looked for while they type. */
+const ours: Readonly<Record<string, string>> = {
+  tyre: 'tire', // voice: kept
+  colour: 'color', // voice: kept
+  alumini: 'alumin',
+  fibre: 'fiber',
+  mould: 'mold', // voice: kept
+  centre: 'center', // voice: kept
+  theatre: 'theater', // voice: kept
+  metre: 'meter', // voice: kept
+  litre: 'liter', // voice: kept
+  grey: 'gray', // voice: kept
+  vapour: 'vapor',
+  armour: 'armor',
+  labell: 'label',
+  levell: 'level',
+  stabilis: 'stabiliz', // voice: kept
+  winteris: 'winteriz', // voice: kept
+  equalis: 'equaliz',
+  galvanis: 'galvaniz',
+};
+const theirs = new RegExp(
+  String.raw`\b(?:${Object.keys(ours).join('|')})|(?<=\w)(?:metre|litre)`,
+  'g',
+); // voice: kept
 
 /**
  * What somebody typed to look for something, in the catalog's spelling.
@@ -22,4 +30,4 @@ const spellings: readonly (readonly [RegExp, string])[] = [
  * @example inOneSpelling('stabiliser jacks') // 'stabilizer jacks'; voice: kept
  */
 export const inOneSpelling = (text: string): string =>
-  spellings.reduce((spelled, [other, ours]) => spelled.replaceAll(other, ours), text);
+  text.replaceAll(theirs, (found) => ours[found] ?? found);

@@ -1,5 +1,5 @@
 /*
- * How tight wheel nuts are pulled, where the maker's figure is not at hand: common practice of trailer-axle workshops, from
+ * How tight lug nuts are pulled, where the maker's figure is not at hand: common practice of trailer-axle workshops, from
  * memory. The maker's figure goes before it. Pound-feet.
  */
 

@@ -19,7 +19,7 @@ export const towInputSchema = z
     as: z.string().trim().min(1).max(80).default('as loaded'),
     /** Of the loaded weight on the hitch. */
     share: positiveSchema.extend({ amount: z.number().min(0.02).max(0.4) }).optional(),
-    /** The trailer's own gross rating. */
+    /** The trailer's own GVWR. */
     gross: positiveSchema.optional(),
     payload: positiveSchema.optional(),
     towRating: positiveSchema.optional(),

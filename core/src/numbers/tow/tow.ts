@@ -47,10 +47,10 @@ export const towValueSchema = z.strictObject({
   binding: z.string().optional(),
   fits: z.boolean().optional(),
   largest: z.number().optional(),
-  /** What the trailer asks of a vehicle, as it is loaded and at its gross rating. */
+  /** What the trailer asks of a vehicle, as it is loaded and at its GVWR. */
   least: leastSchema.optional(),
   leastAtGross: leastSchema.optional(),
-  /** Whether the trailer is taken as somebody loaded it, or at its gross rating. */
+  /** Whether the trailer is taken as somebody loaded it, or at its GVWR. */
   taken: z.enum(['loaded', 'gross']).optional(),
   /** The same as part of a sentence. */
   as: z.string().optional(),
@@ -390,7 +390,7 @@ const restsOn = (input: TowInput): readonly (Given | undefined)[] => {
 
 /**
  * What a loaded trailer asks of a vehicle, and what a vehicle takes: each limit, the binding one, the largest trailer in
- * closed form, for both schools. Of a trailer whose load nobody knows, at its gross rating; without a trailer, what the
+ * closed form, for both schools. Of a trailer whose load nobody knows, at its GVWR; without a trailer, what the
  * vehicle takes at the usual share. Nothing fits before every limit was checked.
  */
 export const tow = (given: TowInput, system: System): Outcome<TowValue> => {

@@ -86,7 +86,7 @@ const tankItem = (record: UnitRecord, key: TankKey, level: number): readonly Ite
   ];
 };
 
-/** Whether the weight as built counts the propane already, by its label. */
+/** Whether the UVW counts the propane already, by its label. */
 const countsPropane = (record: UnitRecord): boolean =>
   ['propane', 'both'].includes(textOf(record, 'uvwCounts') ?? '');
 

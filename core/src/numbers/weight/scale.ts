@@ -100,7 +100,7 @@ const source =
   'Sums of forces over three weighings, weight-distribution bars slack: common practice; ratings are the maker’s';
 
 const limitsOf = ({ gvwr, gawr }: ScaleInput, { total, axles }: Standing): WeightLimit[] => [
-  ...limitOf('gross', 'Gross rating', total, gvwr),
+  ...limitOf('gross', 'GVWR', total, gvwr),
   ...limitOf('axles', 'Axles', axles, gawr),
 ];
 

@@ -25,7 +25,7 @@ export const weightInputSchema = z
   .strictObject({
     /** As built. */
     uvw: positiveSchema.optional(),
-    /** What the label says may be loaded: with the gross rating it gives a dry weight that nobody read. */
+    /** What the label says may be loaded: with the GVWR it gives a dry weight that nobody read. */
     ccc: measureSchema.optional(),
     /** On the hitch, as built. */
     hitch: measureSchema.optional(),
@@ -110,7 +110,7 @@ const assumptionsOf = (input: WeightInput, isBalanced: boolean): readonly string
     : []),
 ];
 
-/** The dry weight, or what follows for it from gross rating and capacity. */
+/** The dry weight, or what follows for it from GVWR and capacity. */
 const dryOf = ({ uvw, gvwr, ccc }: WeightInput): Given | undefined => {
   if (uvw || !gvwr || !ccc) return uvw;
   return { amount: gvwr.amount - ccc.amount, how: 'assumed' };
@@ -122,7 +122,7 @@ const wantedForBalance = ({ hitch, axle }: WeightInput): readonly Missing[] => [
 ];
 
 const wantedForRoom = ({ gvwr, gawr }: WeightInput): readonly Missing[] => [
-  ...(gvwr ? [] : [{ label: 'Gross rating', field: 'specs.gvwr' }]),
+  ...(gvwr ? [] : [{ label: 'GVWR', field: 'specs.gvwr' }]),
   ...(gawr ? [] : [{ label: 'Axle ratings', field: 'specs.axleRating' }]),
 ];
 
@@ -145,7 +145,7 @@ interface Weighed {
 }
 
 const limitsOf = (input: WeightInput, { total, standing }: Weighed): WeightLimit[] => [
-  ...limitOf('gross', 'Gross rating', total, input.gvwr),
+  ...limitOf('gross', 'GVWR', total, input.gvwr),
   ...limitOf('axles', 'Axles', standing?.axles, input.gawr),
   ...limitOf('tires', 'Tires', standing?.axles, input.tires),
   ...limitOf('coupler', 'Coupler', total, input.coupler),
@@ -336,14 +336,14 @@ const restsOn = (input: WeightInput, value: WeightValue, dry: Given) => {
 
 /**
  * What a trailer weighs as it is loaded, what lies on its hitch and axles, and what may still be loaded. The room below
- * the gross rating needs no place; what lies on hitch and axles does.
+ * the GVWR needs no place; what lies on hitch and axles does.
  * @returns without a value where no dry weight is known or follows, or the figures contradict one another
  */
 export const weigh = (input: WeightInput, system: System): Outcome<WeightValue> => {
   const problem = ratingsProblem(input, system);
   if (problem) return refusedAnswer(problem, source);
   const [dry, value] = [dryOf(input), weightValue(input)];
-  const wanted = [{ label: 'Weight as built', field: 'specs.uvw' }, ...wantedForBalance(input)];
+  const wanted = [{ label: 'UVW', field: 'specs.uvw' }, ...wantedForBalance(input)];
   if (!dry || !value) return withoutAnswer(wanted, source);
   const about = restsOn(input, value, dry);
   const confidence = about.room;
@@ -354,7 +354,7 @@ export const weigh = (input: WeightInput, system: System): Outcome<WeightValue> 
     source,
     confidence,
     missing: [
-      ...(input.uvw ? [] : [{ label: 'Weight as built', field: 'specs.uvw' }]),
+      ...(input.uvw ? [] : [{ label: 'UVW', field: 'specs.uvw' }]),
       ...wantedForBalance(input),
       ...wantedForRoom(input),
     ],

@@ -100,7 +100,7 @@ const numberIn = (words: string): number | undefined => {
   return numberSpoken(found) * (/k(?:g|ilo)/i.test(words) ? poundsInKilogram : 1);
 };
 
-/** Which weight is meant, by the words beside it; the gross rating where none is named, for it is towed loaded. */
+/** Which weight is meant, by the words beside it; the GVWR where none is named, for it is towed loaded. */
 const weightNamed = (words: string): SpecKey => {
   if (/hitch|tongue/i.test(words)) return 'hitchWeight';
   return /dry|empty|unloaded|as built/i.test(words) ? 'uvw' : 'gvwr';

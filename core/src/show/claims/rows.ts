@@ -27,7 +27,7 @@ export type Judged =
   | { readonly by: 'features'; readonly features: readonly FeatureKey[] }
   /** A spec has to be one of these choices, all of them that are named. */
   | { readonly by: 'choices'; readonly choices: Readonly<Partial<Record<SpecKey, string[]>>> }
-  /** A weight: judged against the one that is named, the gross rating where none is. */
+  /** A weight: judged against the one that is named, the GVWR where none is. */
   | { readonly by: 'weight' }
   /** A number that stands beside the words has to be the record’s. */
   | { readonly by: 'number'; readonly spec: SpecKey }

@@ -57,7 +57,7 @@ export const fittedPounds = (record: UnitRecord): number =>
 
 /**
  * How far what was fitted is from the line past which the weight label is corrected; negative is past it. Pounds.
- * @returns undefined of a used unit, and where no gross rating is known
+ * @returns undefined of a used unit, and where no GVWR is known
  */
 export const leftToLabel = (record: UnitRecord): number | undefined => {
   const gross = amountOf(record, 'gvwr');

@@ -37,7 +37,7 @@ export const cargoLabelInputSchema = z
     propane: measureSchema.optional(),
     /** Whether there is a battery; left out where nobody has looked. */
     battery: z.boolean().optional(),
-    /** What the weight as built counts already, by its small print. */
+    /** What the UVW counts already, by its small print. */
     counts: z.enum(['neither', 'propane', 'battery', 'both']).optional(),
     /** Fresh tank and water heater together. */
     water: measureSchema.optional(),
@@ -55,7 +55,7 @@ export const cargoLabelInputSchema = z
 export type CargoLabelInput = z.infer<typeof cargoLabelInputSchema>;
 
 export const cargoLabelValueSchema = z.strictObject({
-  /** Rating less weight as built. */
+  /** GVWR minus UVW. */
   left: z.number(),
   /** What the label says less; 0 within rounding. */
   difference: z.number(),
@@ -68,7 +68,7 @@ export const cargoLabelValueSchema = z.strictObject({
   line: z.number().optional(),
   /** What may still be fitted before it; negative is past it. */
   toLine: z.number().optional(),
-  /** Which rule the label follows, by the gross rating. */
+  /** Which rule the label follows, by the GVWR. */
   rule: z.string(),
 });
 export type CargoLabelValue = z.infer<typeof cargoLabelValueSchema>;
@@ -102,7 +102,7 @@ const stepsFor = (
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   return [
     {
-      what: 'Rating less weight as built',
+      what: 'GVWR minus UVW',
       arithmetic: `${show(amount(gvwr))} − ${show(amount(uvw))} = ${hedged(show(left), confidenceOf([gvwr, uvw]))}`,
     },
     {
@@ -130,7 +130,7 @@ const sentenceFor = (
   const apart = hedged(bare(difference), about.apart);
   const because = explanationWords(explained, bare);
   const adds = agrees
-    ? `The label adds up${about.apart === 'about' ? ', as far as these figures go' : ''}: its capacity is the rating less the weight as built.`
+    ? `The label adds up${about.apart === 'about' ? ', as far as these figures go' : ''}: its capacity is the GVWR minus the UVW.`
     : because
       ? `The label says ${apart} less than rating and weight leave: that ${because.startsWith('could be') ? because : `is ${because}`}.`
       : `The label says ${apart} ${difference > 0 ? 'less' : 'more'} than rating and weight leave, and nothing usual explains it. Read the labels again.`;
@@ -174,8 +174,8 @@ export const cargoLabelValue = (input: CargoLabelInput): CargoLabelValue | undef
 };
 
 const wanted = ({ gvwr, uvw, ccc }: CargoLabelInput): readonly Missing[] => [
-  ...(gvwr ? [] : [{ label: 'Gross rating', field: 'specs.gvwr' }]),
-  ...(uvw ? [] : [{ label: 'Weight as built', field: 'specs.uvw' }]),
+  ...(gvwr ? [] : [{ label: 'GVWR', field: 'specs.gvwr' }]),
+  ...(uvw ? [] : [{ label: 'UVW', field: 'specs.uvw' }]),
   ...(ccc ? [] : [{ label: 'Carrying capacity', field: 'specs.ccc' }]),
 ];
 

@@ -1,7 +1,7 @@
 import { labelPoundsPerGallon } from '../../base/quantity/index.ts';
 
 /*
- * What the capacity on a label leaves out. Makers differ in whether propane and battery are in the weight as built, and
+ * What the capacity on a label leaves out. Makers differ in whether propane and battery are in the UVW, and
  * labels of before the middle of 2008 took a full load of water off as well: common practice and from memory.
  */
 
@@ -76,7 +76,7 @@ const subsets = (items: readonly LabelExplanation[]): readonly (readonly LabelEx
   );
 
 /**
- * What makes up the difference between rating − weight as built and the label's capacity: the fewest parts that come
+ * What makes up the difference between rating − UVW and the label's capacity: the fewest parts that come
  * within rounding; all of that many that do, what is recorded before what could be.
  * @param difference lb that the label says less
  * @returns empty where nothing explains it

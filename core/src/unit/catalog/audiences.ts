@@ -36,7 +36,7 @@ export const audiences = [
   { key: 'small-tow', label: 'Small tow vehicle', cares: 'Weight, hitch load, height and length.' },
   {
     key: 'gear',
-    label: 'Gear hauler',
+    label: 'Toy hauler',
     cares: 'Clear lengths, tie-downs, ratings and what may still be loaded.',
   },
   {

@@ -23,7 +23,7 @@ export const labelKinds: readonly LabelKind[] = [
   {
     key: 'weight',
     label: 'Weight label',
-    where: 'Inside the entry door or beside it: what may be loaded, and the weight as built.',
+    where: 'Inside the entry door or beside it: what may be loaded, and the UVW.',
     settles: ['uvw', 'ccc', 'labelWater', 'hitchWeight'],
     feature: 'weightLabel',
   },

@@ -173,7 +173,7 @@ export const stations = [
   {
     key: 'garage',
     number: 22,
-    label: 'Gear space',
+    label: 'Garage',
     short: 'garage',
     layer: 'inside',
     usual: { side: 'rear', share: 0.9 },

@@ -82,10 +82,10 @@ const givenOf = (record: UnitRecord): Given | undefined => {
   return { gvwr, axles, uvw: amountOf(record, 'uvw'), hitch: amountOf(record, 'hitchWeight') };
 };
 
-/** Axle ratings plus the hitch's loaded share against the gross rating. */
+/** Axle ratings plus the hitch's loaded share against the GVWR. */
 export const axlesAndHitch: Rule = {
   key: 'axles-and-hitch',
-  about: 'The axles and a sensible hitch share carry the gross rating',
+  about: 'The axles and a sensible hitch share carry the GVWR',
   needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
   doubts: ['gvwr', 'axleRating'],
   source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15 % of loaded weight: common practice',

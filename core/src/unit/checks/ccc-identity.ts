@@ -67,10 +67,10 @@ const objection = (
   };
 };
 
-/** Carrying capacity against rating minus weight as built. */
+/** Carrying capacity against rating minus UVW. */
 export const cccIdentity: Rule = {
   key: 'ccc-identity',
-  about: 'Carrying capacity equals rating minus weight as built, or the difference has a name',
+  about: 'CCC equals GVWR minus UVW, or the difference has a name',
   needs: ['gvwr', 'uvw', 'uvwCounts', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
   doubts: ['gvwr', 'uvw', 'ccc'],
   source:

@@ -121,7 +121,7 @@ const notInspected: Rule = {
 
 const fuelVents: Rule = {
   key: 'fuel-vents',
-  about: 'A gear space has vents for fuel vapor',
+  about: 'A garage has vents for fuel vapor',
   needs: ['garageSpace', 'fuelVents'],
   source: 'NFPA 1192, from memory',
   test: (record) => {
@@ -134,7 +134,7 @@ const fuelVents: Rule = {
         severity: 'wrong',
         title: 'No way out for fuel vapor',
         sentence:
-          'The gear space has 0 of the 2 vents, high and low, that let vapor out. No fueled machine goes in before a technician has looked.',
+          'The garage has 0 of the 2 vents, high and low, that let vapor out. No fueled machine goes in before a technician has looked.',
         also: ['garageSpace'],
       }),
     ];

@@ -278,8 +278,8 @@ export const sizeRules: readonly Rule[] = [
     because: 'it hangs on the wall. Was it taped along the roller?',
   }),
   within('garage-in-box', ['garageLength', 'boxLength'], {
-    about: 'The gear space is not longer than the box',
-    title: 'The gear space is longer than the trailer',
+    about: 'The garage is not longer than the box',
+    title: 'The garage is longer than the trailer',
     because: 'tape it along the floor to the closed door.',
   }),
   steps,

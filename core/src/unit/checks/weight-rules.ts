@@ -9,7 +9,7 @@ import { pounds } from './ways.ts';
 
 const emptyOverGross: Rule = {
   key: 'empty-over-gross',
-  about: 'The weight as built is below the gross rating',
+  about: 'The UVW is below the GVWR',
   needs: ['uvw', 'gvwr'],
   doubts: ['uvw', 'gvwr'],
   source: 'By definition of the two',
@@ -30,7 +30,7 @@ const emptyOverGross: Rule = {
 
 const hitchShare: Rule = {
   key: 'hitch-share',
-  about: 'The hitch weight is a sensible share of the weight as built',
+  about: 'The hitch weight is a sensible share of the UVW',
   needs: ['hitchWeight', 'uvw'],
   doubts: ['hitchWeight', 'uvw'],
   source:
@@ -116,7 +116,7 @@ const atLeast = (
   source:
     share === 1
       ? 'The lowest rating decides: common practice'
-      : 'Hitch up to 15 % of the gross rating: common practice',
+      : 'Hitch up to 15 % of the GVWR: common practice',
   test: (record, { system }) => {
     const [rating, gvwr] = [amountOf(record, field), amountOf(record, 'gvwr')];
     if (rating === undefined || gvwr === undefined || rating >= gvwr * share) return [];
@@ -141,7 +141,7 @@ const ballLimits: Readonly<Record<string, number>> = { '1-7-8': 2000, '2': 8000 
 
 const ballSize: Rule = {
   key: 'ball-size',
-  about: 'The ball’s size goes with the gross rating',
+  about: 'The ball’s size goes with the GVWR',
   needs: ['ballSize', 'gvwr'],
   source: '1 ⅞ in to about 2,000 lb, 2 in to about 8,000 lb: common practice; the stamp decides',
   test: (record, { system }) => {

@@ -8,7 +8,7 @@ export interface Furniture {
   readonly key: SpecKey;
   readonly station: StationKey;
   readonly box: Box;
-  /** Its size as recorded, inches: across the trailer and along it, as it lies; of a gear space perhaps its length alone. */
+  /** Its size as recorded, inches: across the trailer and along it, as it lies; of a garage perhaps its length alone. */
   readonly size: readonly number[];
   readonly guessed: boolean;
 }
@@ -54,17 +54,17 @@ const garageOf = (record: Brief, body: Box): Furniture | undefined => {
   return { key: 'garageLength', station: 'garage', box, size, guessed };
 };
 
-/** A gear space longer than this share of the box is the living room too, with its benches folded away. */
+/** A garage longer than this share of the box is the living room too, with its benches folded away. */
 const shared = 0.6;
 
-/** Where the rooms end, inches back from the coupler: at a gear space of its own, else at the rear wall. */
+/** Where the rooms end, inches back from the coupler: at a garage of its own, else at the rear wall. */
 export const endOfLiving = (record: Brief, body: Box): number => {
   const garage = garageOf(record, body)?.box;
   return garage && garage.height <= shared * body.height ? garage.y : body.y + body.height;
 };
 
 /**
- * Beds, shower and gear space to scale, from the sizes in the record; what has no size is not drawn.
+ * Beds, shower and garage to scale, from the sizes in the record; what has no size is not drawn.
  * @param backOf where a station's peg stands on this unit, inches back from the coupler
  */
 export const furnitureOf = (

@@ -51,7 +51,7 @@ export interface Outline {
   readonly pegs: readonly Peg[];
   /** Pegs of the layers that are not walked round but looked at from within and above. */
   readonly within: Readonly<Record<'inside' | 'roof', readonly Peg[]>>;
-  /** Beds, shower and gear space of the inside, by the sizes recorded. */
+  /** Beds, shower and garage of the inside, by the sizes recorded. */
   readonly furniture: readonly Furniture[];
   /** Distance of the walking path from the center line at the sides, and beyond coupler and rear. */
   readonly path: Box;
@@ -242,7 +242,7 @@ const pegsWithin = (
   });
 };
 
-/** The stations inside: before the gear space, and the garage within it. */
+/** The stations inside: before the garage, and the garage within it. */
 const pegsInside = (places: readonly StationPlace[], body: Box, end: number): readonly Peg[] => {
   const rear = body.y + body.height;
   const isGarage = ({ station }: StationPlace): boolean => station.key === 'garage' && end < rear;
@@ -256,7 +256,7 @@ const pegsInside = (places: readonly StationPlace[], body: Box, end: number): re
   ];
 };
 
-/** Where rooms usually are is a share of the whole: a gear space at the rear moves them forward together. */
+/** Where rooms usually are is a share of the whole: a garage at the rear moves them forward together. */
 const placesInside = (
   places: readonly StationPlace[],
   body: Box,

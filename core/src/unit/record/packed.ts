@@ -8,7 +8,7 @@ import type { SpecValue } from './values/spec.ts';
 /** Entries by how they are known, and under it by their keys. */
 type ByHow<T> = Readonly<Partial<Record<HowKnown, Readonly<Record<string, T>>>>>;
 
-/** What alone says a value, where its kind is that of its field: 7490 for a gross rating; else all of it. */
+/** What alone says a value, where its kind is that of its field: 7490 for a GVWR; else all of it. */
 type PlainSpec = number | string | readonly number[] | SpecValue;
 
 /**

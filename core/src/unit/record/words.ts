@@ -12,7 +12,7 @@ const isPart = (name: string): name is Part => (parts as readonly string[]).incl
 
 /**
  * What a photo shows, in words.
- * @example targetLabel('specs.gvwr') // 'Gross weight rating'
+ * @example targetLabel('specs.gvwr') // 'GVWR'
  */
 export const targetLabel = (target: string): string => {
   const [part = '', key = ''] = target.split('.');

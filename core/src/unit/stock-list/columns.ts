@@ -10,7 +10,7 @@ import {
   isSpecKey,
 } from '../catalog/index.ts';
 import { inOneSpelling } from '../../base/words/index.ts';
-import { americanNames } from '../versions/index.ts';
+import { americanNames, formerLabels } from '../versions/index.ts';
 
 /** What a column of a list holds; null leaves it out. */
 export type Column = SpecKey | FeatureKey | null;
@@ -28,6 +28,7 @@ const byName: ReadonlyMap<string, SpecKey | FeatureKey> = new Map([
   ...Object.entries(americanNames).flatMap(([before, key]) =>
     isSpecKey(key) || isFeatureKey(key) ? [[plain(before), key] as const] : [],
   ),
+  ...Object.entries(formerLabels).map(([label, key]) => [plain(label), key] as const),
   ...listable.flatMap((entry: Spec | Feature) => [
     [plain(entry.key), entry.key] as const,
     [plain(entry.label), entry.key] as const,

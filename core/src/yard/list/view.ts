@@ -31,7 +31,7 @@ export const viewSchema = z.strictObject({
   condition: z.enum(['new', 'used']).nullable().default(null),
   /** Overall, inches. */
   longest: inches.nullable().default(null),
-  /** Gross rating, pounds. */
+  /** GVWR, pounds. */
   heaviest: pounds.nullable().default(null),
   /** Dry weight, pounds. */
   driest: pounds.nullable().default(null),
@@ -147,7 +147,7 @@ const needs: Readonly<Record<Need['urgency'], string>> = {
 };
 const orders: Readonly<Record<Sort, string>> = {
   length: 'by length',
-  gvwr: 'by gross rating',
+  gvwr: 'by GVWR',
   name: 'by name',
   'stock-number': 'by stock number',
   year: 'by model year, newest first',

@@ -27,7 +27,7 @@ export const examples = {
         hitch: 792.8,
         axles: 4657.2,
         share: 0.1455,
-        limits: [{ key: 'gross', label: 'Gross rating', used: 5450, rating: 7490, left: 2040 }],
+        limits: [{ key: 'gross', label: 'GVWR', used: 5450, rating: 7490, left: 2040 }],
         first: 'gross',
         left: 2040,
         lightest: { share: 0.1455, full: [] },

@@ -6,9 +6,9 @@ export const sampleScreen: ScreenView = {
   unit: 'Fenlark 24 RKD',
   state: 'walking',
   station: 'labels',
-  title: 'Gross weight rating',
+  title: 'GVWR',
   system: 'us',
-  numbers: [{ label: 'Gross weight rating', text: '7,490 lb' }],
+  numbers: [{ label: 'GVWR', text: '7,490 lb' }],
   photos: [],
   drawing: drawingOf(sampleRecord),
 };

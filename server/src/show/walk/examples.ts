@@ -9,9 +9,9 @@ export const samplePlan: WalkPlan = {
     {
       id: 'specs.gvwr',
       station: 'labels',
-      label: 'Gross weight rating',
+      label: 'GVWR',
       sentence: 'Fully loaded it may weigh 7,490 lb.',
-      numbers: [{ label: 'Gross weight rating', text: '7,490 lb', how: 'read' }],
+      numbers: [{ label: 'GVWR', text: '7,490 lb', how: 'read' }],
       seconds: 10,
     },
   ],

@@ -27,7 +27,7 @@ const catalog = {
 const example = {
   answer: {
     stations: [{ key: 'hitch', label: 'Hitch' }],
-    specs: [{ key: 'gvwr', label: 'Gross weight rating' }],
+    specs: [{ key: 'gvwr', label: 'GVWR' }],
     features: [{ key: 'coupler', label: 'Coupler' }],
     featureStates: [{ key: 'standard' }],
     knownBy: [{ key: 'read' }],

@@ -108,9 +108,9 @@ export const allOf = async (yard: InYard, id: string) => {
 const forgetDigests = async (yard: WithinYard, walks: readonly string[]): Promise<void> => {
   await yard.run(
     `UPDATE sent_once s SET digest = NULL
-     FROM (SELECT 'event' AS kind, id FROM walk_event WHERE yard_id = $1 AND walk_id = ANY ($2)
-           UNION ALL SELECT 'letter', id FROM letter WHERE yard_id = $1 AND walk_id = ANY ($2)) o
-     WHERE s.yard_id = $1 AND s.kind = o.kind AND s.id = o.id::text`,
+     FROM (SELECT yard_id, 'event' AS kind, id FROM walk_event WHERE walk_id = ANY ($2)
+           UNION ALL SELECT yard_id, 'letter', id FROM letter WHERE walk_id = ANY ($2)) o
+     WHERE s.yard_id = $1 AND o.yard_id = s.yard_id AND s.kind = o.kind AND s.id = o.id::text`,
     [walks],
   );
 };

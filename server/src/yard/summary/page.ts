@@ -17,12 +17,12 @@ const order = 'ORDER BY u.created_at, u.id';
 
 /** The page is chosen before anything of its units is read: the summaries of the others stay where they are. */
 const statement = `
-  WITH page AS MATERIALIZED (SELECT u.id ${inStock} ${order} LIMIT $2 OFFSET $3)
+  WITH page AS MATERIALIZED (SELECT u.yard_id, u.id ${inStock} ${order} LIMIT $2 OFFSET $3)
   SELECT u.id,
     CASE WHEN u.summary_for = u.revision || '/' || $4
          THEN CASE WHEN $5 THEN u.summary ELSE coalesce(u.summary_shown, u.summary) END
     END::text AS summary
-  FROM page JOIN unit u ON u.yard_id = $1 AND u.id = page.id ${order}`;
+  FROM page JOIN unit u ON u.yard_id = page.yard_id AND u.id = page.id ${order}`;
 
 /**
  * A page of the yard in brief, in the order in which its units were taken in. As it was written when it was kept, but for those units

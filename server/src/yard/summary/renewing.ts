@@ -58,11 +58,11 @@ const keep = (
       `WITH fresh AS (
          SELECT * FROM unnest($3::uuid[], $4::int[], $5::json[], $6::json[], $7::text[]) AS f (id, revision, summary, shown, words)),
        free AS (
-         SELECT u.id FROM unit u JOIN fresh f ON f.id = u.id AND f.revision = u.revision
+         SELECT u.yard_id, u.id FROM unit u JOIN fresh f ON f.id = u.id AND f.revision = u.revision
          WHERE u.yard_id = $1 FOR UPDATE OF u SKIP LOCKED)
        UPDATE unit SET summary = f.summary, summary_shown = f.shown, summary_for = f.revision || '/' || $2, words = f.words
        FROM fresh f JOIN free ON free.id = f.id
-       WHERE unit.yard_id = $1 AND unit.id = f.id`,
+       WHERE unit.yard_id = free.yard_id AND unit.id = free.id`,
       [
         madeOn(today),
         units.map(({ id }) => id),

@@ -24,7 +24,7 @@ const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
   <div class="bench">
     <dl v-if="value" class="sums">
       <div>
-        <dt>Rating less weight as built</dt>
+        <dt>GVWR minus UVW</dt>
         <dd class="number">{{ show(value.left) }}</dd>
       </div>
       <div>

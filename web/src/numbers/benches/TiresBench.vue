@@ -100,7 +100,7 @@ const far = (miles: number): string =>
       >Wheel by wheel: dates, tread, wells</RouterLink
     >
     <section aria-labelledby="torque-title">
-      <h3 id="torque-title">Wheel nuts</h3>
+      <h3 id="torque-title">Lug nuts</h3>
       <dl>
         <div v-if="own !== undefined">
           <dt>Maker’s torque</dt>

@@ -70,6 +70,6 @@ export const labelChanges = (
     basedOn: basedOn[key] ?? versionIn(record, key),
   }));
 
-/** What is otherwise than it was read before, in words: `Gross weight rating: 7,490 lb now, 7,000 lb before`. */
+/** What is otherwise than it was read before, in words: `GVWR: 7,490 lb now, 7,000 lb before`. */
 export const otherReadingWords = ({ key, before, now }: OtherReading, system: System): string =>
   `${specEntry(key).label}: ${formatSpec(key, now, system, 'read')} now, ${formatSpec(key, before, system, 'read')} before`;

@@ -31,7 +31,7 @@ const needs = [
 ] as const;
 const sortNames: Readonly<Record<Sort, string>> = {
   length: 'length',
-  gvwr: 'gross rating',
+  gvwr: 'GVWR',
   name: 'name',
   'stock-number': 'stock number',
   year: 'model year',
@@ -48,7 +48,7 @@ const limits = [
   {
     key: 'heaviest',
     label: 'gross up to',
-    name: 'Gross rating',
+    name: 'GVWR',
     display: 'weight',
     like: [7000, 7055],
   },

@@ -85,7 +85,7 @@ export const inspectionItems = [
   },
   {
     key: 'lug-torque',
-    label: 'Wheel nuts at their torque',
+    label: 'Lug nuts at their torque',
     station: 'running-gear',
     concern: 'tires',
     how: 'In a star, with a wrench that is set to the maker’s figure; again after the first miles.',

@@ -128,7 +128,7 @@ export const bath = {
     {
       key: 'toiletWidth',
       public: true,
-      label: 'Room at the toilet',
+      label: 'Toilet knee and shoulder room',
       partOf: 'toilet',
       explain: 'Elbow room where one sits.',
       check: 'Tape wall to wall at elbow height.',

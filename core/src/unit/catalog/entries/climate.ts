@@ -43,7 +43,7 @@ export const climate = {
     {
       key: 'floorVents',
       public: true,
-      label: 'Heat outlets',
+      label: 'Floor vents',
       partOf: 'furnaceFitted',
       explain: 'How many rooms get warm air, bath and bedroom among them.',
       check: 'Count them; none under a rug.',

@@ -1,12 +1,12 @@
 import type { StationEntries } from '../types.ts';
 
-/** Garage or gear space. */
+/** Garage. */
 export const garage = {
   specs: [
     {
       key: 'garageLength',
       public: true,
-      label: 'Gear space, clear length',
+      label: 'Garage, clear length',
       partOf: 'garageSpace',
       explain: 'To the closed door or ramp, at the floor.',
       check: 'Tape along the floor, ramp shut.',
@@ -20,7 +20,7 @@ export const garage = {
     {
       key: 'garageHeight',
       public: true,
-      label: 'Gear space, clear height',
+      label: 'Garage, clear height',
       partOf: 'garageSpace',
       explain: 'Under folded beds and cupboards.',
       check: 'Tape at the lowest.',
@@ -31,7 +31,7 @@ export const garage = {
     {
       key: 'garageWidth',
       public: true,
-      label: 'Gear space, clear width',
+      label: 'Garage, clear width',
       partOf: 'garageSpace',
       explain: 'Between the wheel wells or benches.',
       check: 'Tape at the narrowest.',
@@ -133,8 +133,8 @@ export const garage = {
     {
       key: 'garageSpace',
       public: true,
-      label: 'Garage or gear space',
-      noun: 'a gear space',
+      label: 'Garage',
+      noun: 'a garage',
       explain: 'Room for machines or boats, with a large door.',
       check: 'Tape it with the door shut.',
       say: [

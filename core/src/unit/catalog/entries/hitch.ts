@@ -155,7 +155,7 @@ export const hitch = {
     {
       key: 'batteryLocation',
       public: true,
-      label: 'Where the battery is kept',
+      label: 'Battery location',
       partOf: 'battery',
       explain: 'In a box or tray at the hitch, or inside.',
       check: 'Follow the thick cables from the frame.',

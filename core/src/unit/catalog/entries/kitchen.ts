@@ -25,7 +25,7 @@ export const kitchen = {
     {
       key: 'counterSize',
       public: true,
-      label: 'Free counter',
+      label: 'Clear counter space',
       explain: 'What is left to work on, extension down and cooktop cover shut.',
       check: 'Tape the free length and depth.',
       say: ['You’ve got {} of clear counter space.', 'Here’s your clear counter space.'],
@@ -175,8 +175,8 @@ export const kitchen = {
     {
       key: 'counterEdge',
       public: true,
-      label: 'Finished counter edge',
-      noun: 'a finished counter edge',
+      label: 'Edge-banded countertop',
+      noun: 'an edge-banded countertop',
       explain: 'An edge that is turned or molded, not glued on.',
       check: 'Run a finger along it.',
       say: 'The counter’s edges are finished.',

@@ -36,7 +36,7 @@ export const labels = {
     {
       key: 'gvwr',
       public: true,
-      label: 'Gross weight rating',
+      label: 'GVWR',
       basic: true,
       explain: 'GVWR: the most the trailer may weigh with everything in it.',
       check: 'On the VIN label, forward on the off-door side.',
@@ -56,7 +56,7 @@ export const labels = {
     {
       key: 'uvw',
       public: true,
-      label: 'Weight as built',
+      label: 'UVW',
       basic: true,
       explain:
         'UVW or dry weight: as it left the maker, without water, gear and mostly without propane.',
@@ -73,7 +73,7 @@ export const labels = {
     {
       key: 'uvwCounts',
       public: true,
-      label: 'Counted in the weight as built',
+      label: 'Included in the UVW',
       explain: 'Makers differ in whether propane and battery are in it.',
       check: 'In the small print under the figure.',
       say: ['That dry weight counts {}.', 'Ask what the dry weight counts.'],
@@ -91,7 +91,7 @@ export const labels = {
     {
       key: 'ccc',
       public: true,
-      label: 'Carrying capacity on the label',
+      label: 'CCC',
       basic: true,
       explain: 'CCC: what may still be put aboard, water included.',
       check: 'On the yellow label by the entry door.',
@@ -119,7 +119,7 @@ export const labels = {
     {
       key: 'hitchWeight',
       public: true,
-      label: 'Hitch weight, as built',
+      label: 'Hitch weight (dry)',
       basic: true,
       explain: 'What presses on the ball when nothing is loaded.',
       check: 'From the maker’s sheet, or with a tongue scale on level ground.',

@@ -105,8 +105,8 @@ export const looseItems = {
     {
       key: 'lpHose',
       public: true,
-      label: 'Gas hose',
-      noun: 'a gas hose',
+      label: 'LP hose',
+      noun: 'an LP hose',
       explain: 'From the quick connect to a grill.',
       check: 'Fittings match? No cracks?',
       say: 'An LP hose for the grill comes with it.',

@@ -80,7 +80,7 @@ export const roof = {
     {
       key: 'fanAirflow',
       public: true,
-      label: 'Roof fan’s flow',
+      label: 'Vent fan airflow',
       partOf: 'roofFan',
       explain: 'How much air it moves.',
       check: 'On its plate or the maker’s sheet.',
@@ -215,8 +215,8 @@ export const roof = {
     {
       key: 'fanReversible',
       public: true,
-      label: 'Fan that runs both ways',
-      noun: 'a fan that runs both ways',
+      label: 'Reversible fan',
+      noun: 'a reversible fan',
       partOf: 'roofFan',
       explain: 'Blows out or draws in.',
       check: 'Turn the switch and hold a paper to it.',

@@ -132,7 +132,7 @@ export const runningGear = {
     {
       key: 'lugNuts',
       public: true,
-      label: 'Wheel nuts',
+      label: 'Lug nuts',
       explain: 'How many hold each wheel.',
       check: 'Count them.',
       say: ['Each wheel has {:lug nut}.', 'Count the lug nuts on a wheel.'],
@@ -142,7 +142,7 @@ export const runningGear = {
     {
       key: 'lugTorque',
       public: true,
-      label: 'Wheel-nut torque',
+      label: 'Lug nut torque',
       explain: 'How tight the maker wants the nuts.',
       check: 'In the axle maker’s manual, or on a label.',
       say: ['The lug nuts get torqued to {}.', 'The maker’s sheet gives the lug-nut torque.'],
@@ -195,7 +195,7 @@ export const runningGear = {
     {
       key: 'tireLoad',
       public: true,
-      label: 'Greatest load of one tire',
+      label: 'Tire load rating (single)',
       explain: 'At its greatest cold pressure, alone on its side.',
       check: 'On the sidewall, beside “max load single”.',
       say: ['Each tire carries {} at full pressure.', 'What each tire carries is on its sidewall.'],
@@ -253,7 +253,7 @@ export const runningGear = {
       key: 'tireTread',
       public: true,
       unitOnly: true,
-      label: 'Least tread',
+      label: 'Tread depth (lowest)',
       explain: 'The shallowest groove of all the tires.',
       check: 'Gauge across each tire: inside, middle, outside.',
       say: ['The lowest tread I measured is {}.', 'I’ll measure the tread with you.'],

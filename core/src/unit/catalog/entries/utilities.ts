@@ -220,7 +220,7 @@ export const utilities = {
     },
     {
       key: 'slideOverride',
-      label: 'Where the slide is moved by hand',
+      label: 'Manual slide override location',
       partOf: 'slide',
       unless: { spec: 'slideMechanism', is: 'manual' },
       explain: 'Where the override is, and which tool it takes.',
