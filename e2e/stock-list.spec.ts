@@ -73,9 +73,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await typeInto(page.getByLabel('up to this long'), '18 ft');
   await page.getByLabel('up to this long').blur();
   await page.getByRole('combobox', { name: 'by', exact: true }).selectOption('GVWR');
-  await expect(
-    page.getByRole('button', { name: 'All units, up to 18 ft, by GVWR' }),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: 'All units, up to 18 ft, by GVWR' })).toBeVisible();
   await expect.poll(() => units.count()).toBeLessThan(all);
   const short = await units.count();
   expect(short).toBeGreaterThanOrEqual(5);

@@ -88,8 +88,8 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
     'Floor plan': '19 RB',
     'Model year': '2026',
     VIN: '1M8GDM9AXKP042788',
-    'GVWR': '5,000',
-    'UVW': '1,800 kg',
+    GVWR: '5,000',
+    UVW: '1,800 kg',
     Axles: '25000',
     'Overall length': "22'6",
     'Fresh tank': '30 gal',
@@ -307,11 +307,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   // Who wrote what is as the file says, and stands there so.
   await other.goto(other.url().replace(/record.*/, 'record/labels'));
   await expect(
-    other
-      .locator('.row, li')
-      .filter({ hasText: 'GVWR' })
-      .getByText('from a file')
-      .first(),
+    other.locator('.row, li').filter({ hasText: 'GVWR' }).getByText('from a file').first(),
   ).toBeVisible();
 
   const again = other.waitForEvent('download');

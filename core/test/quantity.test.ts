@@ -108,8 +108,7 @@ describe('what people type', () => {
   ] as const)('refuses “%s” as %s', (typed, code) => {
     const read = parseQuantity(typed, 'weight', 'us');
     expect(read).toMatchObject({ ok: false, problem: { code } });
-    if (!read.ok)
-      expect(sentence('GVWR', read.problem)).toMatch(/^GVWR .+\.$/);
+    if (!read.ok) expect(sentence('GVWR', read.problem)).toMatch(/^GVWR .+\.$/);
   });
 
   it('refuses inches before feet', () => {

@@ -118,11 +118,7 @@ describe('a unit file', () => {
 
   it.each([
     ['a missing id', but(['id'], undefined), /“id”/],
-    [
-      'a bad amount',
-      but(['record', 'specs', 'gvwr', 'value', 'amount'], -4),
-      /“GVWR”/,
-    ],
+    ['a bad amount', but(['record', 'specs', 'gvwr', 'value', 'amount'], -4), /“GVWR”/],
     ['a bad state', but(['record', 'features', 'awning', 'value', 'state'], 'perhaps'), /“Awning”/],
     ['a bad date', but(['record', 'specs', 'uvw', 'at'], 'yesterday'), /“UVW”/],
     ['an extra field', but(['extra'], 1), /its top/],

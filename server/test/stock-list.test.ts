@@ -38,7 +38,7 @@ describe('the stock list', () => {
     expect(meta.fields).toHaveLength(specs.length + features.length);
     const fenlark = data.find((row) => row['Stock number'] === 'TQ-0417');
     expect(fenlark).toMatchObject({
-      'GVWR': '7,490 lb',
+      GVWR: '7,490 lb',
       'Main bed': '60 × 74 in',
       'Build date': 'Dec 2025',
       'Slide topper': 'prep',

@@ -128,8 +128,8 @@ describe('a unit file', () => {
     ['a foreign file', { rows: [] }, /not a Fair Gable unit file/],
     [
       'a later version',
-      { format: 'fair-gable/unit', version: 9 },
-      /version 9; this program reads up to 8/,
+      { format: 'fair-gable/unit', version: 10 },
+      /version 10; this program reads up to 9/,
     ],
     ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
   ])('refuses %s in a sentence', async (_, content, words) => {
