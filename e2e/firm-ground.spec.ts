@@ -171,7 +171,7 @@ test('a value’s history stands beside it, and a unit’s on its page; any chan
 
   await page.getByRole('link', { name: 'History', exact: true }).click();
   const first = page.locator('[data-history]').first();
-  await expect(first).toContainText(/Hitch weight (dry).*290 lb.*310 lb.*Ines Rook/s);
+  await expect(first).toContainText(/Hitch weight \(dry\).*290 lb.*310 lb.*Ines Rook/s);
   await expectSound(page, 'history');
   await first.getByRole('button', { name: /^Put back/ }).click();
   await expect(page.getByText('Hitch weight (dry) is 290 lb again.')).toBeVisible();
