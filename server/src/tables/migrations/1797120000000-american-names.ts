@@ -3,17 +3,17 @@ import { americanNames, formerNames, withNames } from '@fair-gable/core/unit/ver
 
 type Names = Readonly<Record<string, string>>;
 
-/** Where names stand within JSON, by the table and what a row is known by. */
+/** Where names stand within JSON. */
 const columns = [
-  { table: 'record_field', by: ['yard_id', 'unit_id', 'part', 'key'], json: ['value', 'others'] },
-  { table: 'record_change', by: ['yard_id', 'id'], json: ['from_value', 'to_value'] },
-  { table: 'model_sheet', by: ['yard_id', 'id'], json: ['sheet'] },
-  { table: 'model_sheet_change', by: ['yard_id', 'id'], json: ['from_sheet', 'to_sheet'] },
-  { table: 'model_sheet_offer', by: ['yard_id', 'id'], json: ['offer'] },
-  { table: 'walk', by: ['yard_id', 'id'], json: ['points', 'about'] },
-  { table: 'walk_event', by: ['yard_id', 'walk_id', 'id'], json: ['what'] },
-  { table: 'yard', by: ['id'], json: ['house_views', 'routes'] },
-  { table: 'membership', by: ['yard_id', 'person_id'], json: ['views'] },
+  { table: 'record_field', json: ['value', 'others'] },
+  { table: 'record_change', json: ['from_value', 'to_value'] },
+  { table: 'model_sheet', json: ['sheet'] },
+  { table: 'model_sheet_change', json: ['from_sheet', 'to_sheet'] },
+  { table: 'model_sheet_offer', json: ['offer'] },
+  { table: 'walk', json: ['points', 'about'] },
+  { table: 'walk_event', json: ['what'] },
+  { table: 'yard', json: ['house_views', 'routes'] },
+  { table: 'membership', json: ['views'] },
 ] as const;
 
 /** So many rows are in memory at once. */
@@ -38,37 +38,14 @@ const renameKeys = async (runner: QueryRunner, table: string, names: Names): Pro
 const anyOf = (names: Names): string => String.raw`\m(${Object.keys(names).join('|')})\M`;
 
 interface Row {
+  /** Where the row lies in the table: nobody else writes meanwhile. */
   readonly at: string;
   readonly [column: string]: unknown;
 }
 
-const renameJson = async (
-  runner: QueryRunner,
-  { table, by, json }: (typeof columns)[number],
-  names: Names,
-): Promise<void> => {
-  const known = by.map((column) => `"${column}"`).join(', ');
-  const all = json.map((column) => `"${column}"`).join(', ');
-  const isNamed = json.map((column) => `"${column}"::text ~ $1`).join(' OR ');
-  const ids = `jsonb_build_array(${known})`;
-  for (let last: string | null = null; ;) {
-    const rows = (await runner.query(
-      `SELECT ${ids}::text AS at, ${all} FROM "${table}"
-       WHERE (${isNamed}) AND ($2::jsonb IS NULL OR ${ids} > $2::jsonb)
-       ORDER BY ${ids} LIMIT ${atOnce}`,
-      [anyOf(names), last],
-    )) as Row[];
-    await putRenamed(runner, table, ids, json, rows, names);
-    if (rows.length < atOnce) return;
-    last = rows.at(-1)?.at ?? null;
-  }
-};
-
 const putRenamed = async (
   runner: QueryRunner,
-  table: string,
-  ids: string,
-  json: readonly string[],
+  { table, json }: (typeof columns)[number],
   rows: readonly Row[],
   names: Names,
 ): Promise<void> => {
@@ -77,14 +54,36 @@ const putRenamed = async (
   const set = json.map((column, i) => `"${column}" = n.c${i}`).join(', ');
   const given = json.map((_, i) => `$${i + 2}::jsonb[]`).join(', ');
   await runner.query(
-    `UPDATE "${table}" SET ${set}
-     FROM unnest($1::jsonb[], ${given}) AS n (at, ${json.map((_, i) => `c${i}`).join(', ')})
-     WHERE ${ids} = n.at`,
+    `UPDATE "${table}" t SET ${set}
+     FROM unnest($1::text[], ${given}) AS n (at, ${json.map((_, i) => `c${i}`).join(', ')})
+     WHERE t.ctid = n.at::tid`,
     [rows.map(({ at }) => at), ...json.map((column) => rows.map((row) => text(row[column])))],
   );
 };
 
+/** A table is gone through once, however long it is. */
+const renameJson = async (
+  runner: QueryRunner,
+  place: (typeof columns)[number],
+  names: Names,
+): Promise<void> => {
+  const all = place.json.map((column) => `"${column}"`).join(', ');
+  const isNamed = place.json.map((column) => `"${column}"::text ~ '${anyOf(names)}'`).join(' OR ');
+  await runner.query(
+    `DECLARE named NO SCROLL CURSOR FOR
+     SELECT ctid::text AS at, ${all} FROM "${place.table}" WHERE ${isNamed}`,
+  );
+  for (;;) {
+    const rows = (await runner.query(`FETCH ${atOnce} FROM named`)) as Row[];
+    if (rows.length === 0) break;
+    await putRenamed(runner, place, rows, names);
+  }
+  await runner.query('CLOSE named');
+};
+
 const rename = async (runner: QueryRunner, names: Names): Promise<void> => {
+  const tables = columns.map(({ table }) => `"${table}"`).join(', ');
+  await runner.query(`LOCK TABLE ${tables}, "unit" IN SHARE ROW EXCLUSIVE MODE`);
   for (const table of ['record_field', 'record_change']) await renameKeys(runner, table, names);
   for (const place of columns) await renameJson(runner, place, names);
   // Made anew out of the records.
