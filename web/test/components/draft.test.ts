@@ -57,6 +57,20 @@ describe('what is typed and not kept', () => {
     expect(localStorage).toHaveLength(1);
   });
 
+  it('has the names of today in what was set up too, and words of one’s own as they are', () => {
+    const put = (place: string, value: unknown): void =>
+      localStorage.setItem(
+        `fair-gable-draft::${place}`,
+        JSON.stringify({ value, what: '', where: '/', at: new Date().toISOString() }),
+      );
+    put('a', { cards: ['specs.tyreSize'], text: 'tyres' }); // voice: kept
+    put('b', 'tyres'); // voice: kept
+    editor('u1.specs.gvwr');
+    const { all } = useDrafts();
+    expect(all.get('a')?.value).toEqual({ cards: ['specs.tireSize'], text: 'tyres' }); // voice: kept
+    expect(all.get('b')?.value).toBe('tyres'); // voice: kept
+  });
+
   it('is each its own: another field in the same editor has nothing of it', async () => {
     const page = editor('gvwr');
     type('7,4');

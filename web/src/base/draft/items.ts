@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, shallowReactive, watch } from 'vue';
 import { z } from 'zod';
-import { americanNames, renamed } from '@fair-gable/core/unit/versions';
+import { americanNames, renamed, withNames } from '@fair-gable/core/unit/versions';
 import { useSession } from '../session/session.ts';
 
 /** What nobody came back to in so long is forgotten. */
@@ -17,15 +17,24 @@ const namesOf = (start: string): readonly string[] =>
     name.startsWith(start),
   );
 
-/** What was put there by a program that had other names for fields and choices. */
+/** An item's text with the names of today; a single text is somebody's own words. */
+const textNow = (text: string): string => {
+  try {
+    const item = JSON.parse(text) as { readonly value?: unknown };
+    return typeof item.value === 'object' ? JSON.stringify(withNames(item)) : text;
+  } catch {
+    return text;
+  }
+};
+
+/** What was put there by a program that had other names for fields, choices and cards. */
 const bringUpToDate = (start: string): void => {
   for (const name of namesOf(start)) {
-    const place = name.slice(start.length);
-    const placeNow = renamed(place, americanNames);
-    const text = localStorage.getItem(name);
-    if (placeNow === place || text === null) continue;
-    localStorage.setItem(start + placeNow, text);
+    const now = start + renamed(name.slice(start.length), americanNames);
+    const text = localStorage.getItem(name) ?? '';
+    if (now === name && textNow(text) === text) continue;
     localStorage.removeItem(name);
+    localStorage.setItem(now, textNow(text));
   }
 };
 
