@@ -6,7 +6,6 @@ import {
   namesOf,
   specEntry,
   specs,
-  type FeatureKey,
 } from '../../unit/catalog/index.ts';
 import { inOneSpelling } from '../../base/words/index.ts';
 import { nameOf, particularsOf, textOf, type Basics, type Brief } from '../../unit/record/index.ts';
@@ -28,13 +27,18 @@ const ours = new Set<string>(specs.filter((s) => s.ours).map((s) => s.key));
  * of what is fitted, and the reasons given. Nothing of the yard's own prices.
  */
 export const searchText = (record: Brief): string => {
+  // In one order, however the record was read: the same record is the same text.
   const typed = Object.keys(record.specs)
+    .toSorted()
     .filter((key) => !ours.has(key))
     .map((key) => words(record, key));
   const fitted = Object.entries(record.features)
-    .filter(([key, entry]) => isFeatureKey(key) && isFitted(entry?.value.state))
-    .flatMap(([key]) => [featureEntry(key as FeatureKey).label, ...namesOf(key)]);
-  const reasons = Object.values(record.settlements).map((entry) => entry?.value.reason ?? '');
+    .flatMap(([key, entry]) => (isFeatureKey(key) && isFitted(entry?.value.state) ? [key] : []))
+    .toSorted()
+    .flatMap((key) => [featureEntry(key).label, ...namesOf(key)]);
+  const reasons = Object.values(record.settlements)
+    .map((entry) => entry?.value.reason ?? '')
+    .toSorted();
   return inOneSpelling([...typed, ...fitted, ...reasons].filter(Boolean).join(' \n').toLowerCase());
 };
 
