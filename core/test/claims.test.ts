@@ -301,3 +301,18 @@ describe('the program’s own words', () => {
     }
   });
 });
+
+describe('another spelling', () => {
+  it.each([
+    ['The walls are mold-proof.', 'The walls are mould-proof.'], // voice: kept
+    ['It is twenty percent lighter.', 'It is twenty per cent lighter.'],
+    ['It is all aluminum.', 'It is all aluminium.'], // voice: kept
+    ['It is all fiberglass.', 'It is all fibreglass.'], // voice: kept
+    ['The tires are indestructible.', 'The tyres are indestructible.'], // voice: kept
+  ])('of “%s” is the same claim', (ours, theirs) => {
+    const found = (words: string) =>
+      claimsIn(words, { record: emptyRecord, stock: [], system: 'us' }).map(({ key }) => key);
+    expect(found(ours)).not.toEqual([]);
+    expect(found(theirs)).toEqual(found(ours));
+  });
+});

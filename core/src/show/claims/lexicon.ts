@@ -24,7 +24,7 @@ export const lexicon = {
   fails:
     '(?:blow(?:s|ing)?(?: out| up)?|fails?|failing|burst(?:s|ing)?|break(?:s|ing)?|crack(?:s|ing)?|shatter(?:s|ing)?|go(?:es)? flat|wear(?:s)? out|rust(?:s)?|bend(?:s)?|pop(?:s)?)',
   damaged:
-    '(?:delaminat\\w*|rots?|rotting|swells?|warps?|separates?|bubbles?|comes? apart|mold(?:s|y)?|mildew)',
+    '(?:delaminat\\w*|rots?|rotting|swells?|warps?|separates?|bubbles?|comes? apart|mou?ld(?:s|y)?|mildew)',
   enters:
     '(?:gets?(?:ting)? (?:in|into|through|inside)|comes? (?:in|into)|moves? in(?:to)?|enters?|nests?|chews?|finds? a way in)',
   stops: '(?:puts? out|extinguish(?:es)?|stops?|kills?|smothers?|handles?|takes? care of)',
