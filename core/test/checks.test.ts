@@ -164,14 +164,14 @@ describe('carrying capacity', () => {
 });
 
 describe('axles and hitch', () => {
-  // Handbook 3: 7,600 on two 3,500 axles asks for at least 600 lb, 7.9 %.
+  // Handbook 3: 7,600 on two 3,500 axles asks for at least 600 lb, 7.9%.
   const at7600 = { gvwr: '7600', axleRating: '2 x 3500' };
 
   it('names the hitch load that the rating leans on', () => {
     const o = found(recordOf({ ...at7600, uvw: '5600', hitchWeight: '400' }), 'axles-and-hitch');
     expect(o).toMatchObject({
       severity: 'doubtful',
-      sentence: expect.stringContaining('600 lb (7.9 %)'),
+      sentence: expect.stringContaining('600 lb (7.9%)'),
     });
   });
 
@@ -183,21 +183,21 @@ describe('axles and hitch', () => {
   });
 
   it('says what it asks for where the hitch or dry weight is not known', () => {
-    // Handbook: 7,500 lb on two 3,500 axles: at least 500 lb, 6.7 %, must ride on the hitch.
+    // Handbook: 7,500 lb on two 3,500 axles: at least 500 lb, 6.7%, must ride on the hitch.
     const o = found(recordOf({ gvwr: '7500', axleRating: '2 x 3500' }), 'axles-and-hitch');
     expect(o).toMatchObject({
       severity: 'look',
       sentence: expect.stringMatching(
-        /at least 500 lb \(6\.7 %\).*read the hitch weight and the dry weight/,
+        /at least 500 lb \(6\.7%\).*read the hitch weight and the dry weight/,
       ),
     });
   });
 
-  it('is wrong above 15 %, and offers the axle that was not counted', () => {
+  it('is wrong above 15%, and offers the axle that was not counted', () => {
     const o = found(recordOf({ gvwr: '7000', axleRating: '1 x 3500' }), 'axles-and-hitch');
     expect(o).toMatchObject({
       severity: 'wrong',
-      sentence: expect.stringContaining('3,500 lb (50.0 %)'),
+      sentence: expect.stringContaining('3,500 lb (50.0%)'),
     });
     expect(o?.ways[0]).toMatchObject({ kind: 'enter', label: 'Enter 2 × 3,500 lb' });
   });

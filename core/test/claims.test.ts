@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { toInternal } from '@fair-gable/core/base/quantity';
 import { numberSpoken } from '@fair-gable/core/base/words';
 import { modelTalk, pointsOf } from '@fair-gable/core/show/cards';
 import {
@@ -240,6 +241,37 @@ describe('a figure in somebody’s own words', () => {
     expect(grades('It weighs 5,572 lb dry.', against(record))).toEqual(['weighs-only holds']);
     expect(grades('Empty it weighs 5,572 lb.', against(record))).toEqual(['weighs-only holds']);
     expect(grades('It weighs only 5,572 lb.', against(record))).toEqual(['weighs-only not']);
+  });
+});
+
+describe('a figure of several', () => {
+  const each = toInternal(15_000, 'BTU/h');
+  const record = withSpec(emptyRecord, 'acUnits', { kind: 'counted', count: 2, each });
+  it.each([
+    ['You’ve got two 15,000-BTU air conditioners.', ['holds']],
+    ['You’ve got 30,000 BTU of A/C.', ['holds']],
+    ['You’ve got two 13,500-BTU air conditioners.', ['not']],
+  ])('%s', (said, graded) => {
+    expect(claimsIn(said, against(record)).map(({ grade }) => grade)).toEqual(graded);
+  });
+});
+
+describe('a figure of the outside fridge', () => {
+  const cubicFeet = (amount: number) =>
+    ({ kind: 'quantity', amount: toInternal(amount, 'ft³') }) as const;
+  const record = withSpec(
+    withSpec(emptyRecord, 'fridgeSize', cubicFeet(8)),
+    'outsideFridgeSize',
+    cubicFeet(1.6),
+  );
+  it.each([
+    ['The outside fridge holds 1.6 cubic feet.', []],
+    ['The outside fridge holds 8 cubic feet.', ['outsideFridgeSize']],
+    ['The fridge holds 8 cubic feet.', []],
+    ['The fridge holds 1.6 cubic feet.', ['fridgeSize']],
+  ])('%s', (said, wrong) => {
+    const found = claimsIn(said, against(record)).filter(({ grade }) => grade === 'not');
+    expect(found.map(({ words }) => words.includes('outside')).length).toBe(wrong.length);
   });
 });
 

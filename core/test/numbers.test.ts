@@ -39,7 +39,7 @@ const runs = 300;
 
 /*
  * The handbook's check case: UVW 5200, hitch 640, L 18.0 ft; 40 gal fresh at 23.0 ft, 40 lb LP at 2.0, 60 lb battery at
- * 2.5, 250 lb at 7, 200 lb at 14 → total 6083.8 lb, hitch 831.7 lb = 13.67 %, axles 5252.1 lb.
+ * 2.5, 250 lb at 7, 200 lb at 14 → total 6083.8 lb, hitch 831.7 lb = 13.67%, axles 5252.1 lb.
  */
 const checkCase: WeightInput = weightInputSchema.parse({
   uvw: known(5200),
@@ -233,7 +233,7 @@ describe('what may still be loaded', () => {
     expect(value?.first).toBe('gross');
     expect(confidence).toBe('stated');
     expect(sentence).toBe(
-      'There’s room for 1,406 lb more; the GVWR is reached first. 13.7 % of it is on the hitch, within the 10 to 15 % that’s wanted.',
+      'There’s room for 1,406 lb more; the GVWR is reached first. 13.7% of it is on the hitch, within the 10 to 15% that’s wanted.',
     );
   });
 
@@ -373,7 +373,7 @@ describe('what should tow it', () => {
 });
 
 describe('whether the tires are enough', () => {
-  // ST205/75R15 D: 2,150 lb at 65 psi (TRA, from memory); four of them over two axles of 3,500 lb: 22.9 % in hand.
+  // ST205/75R15 D: 2,150 lb at 65 psi (TRA, from memory); four of them over two axles of 3,500 lb: 22.9% in hand.
   const four = {
     each: known(2150),
     highest: known(65),

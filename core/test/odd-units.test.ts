@@ -113,7 +113,7 @@ const odd: readonly Odd[] = [
       value('garageLength', { kind: 'quantity', amount: 132 }),
     ],
     absent: [],
-    says: /The garage is 11 ft clear/,
+    says: /The garage is 11 feet clear/,
   },
   {
     what: 'no bath',

@@ -43,7 +43,7 @@ describe('figures and lists', () => {
     ]);
   });
   it('are shares of one', () => {
-    expect([percent(0.1249), percent(0.2, 0)]).toEqual(['12.5 %', '20 %']);
+    expect([percent(0.1249), percent(0.2, 0)]).toEqual(['12.5%', '20%']);
   });
   it('have a last one', () => {
     expect([[], ['a'], ['a', 'b'], ['a', 'b', 'c']].map((words) => listed(words))).toEqual([

@@ -92,7 +92,7 @@ const cases: readonly Case[] = [
   ['capacity-with-water', 'look', { ccc: '633', freshTank: '40' }],
   ['capacity-with-water', 'quiet', { ccc: '634', freshTank: '40' }],
   ['capacity-with-water', 'doubtful', { ccc: '333', freshTank: '40' }],
-  // 46 gal × 8.3 = 381.8 lb; within 5 %, 19.1 lb.
+  // 46 gal × 8.3 = 381.8 lb; within 5%, 19.1 lb.
   ['label-water', 'quiet', { labelWater: '400', freshTank: '40', heaterTank: '6' }],
   ['label-water', 'doubtful', { labelWater: '402', freshTank: '40', heaterTank: '6' }],
   ['coupler-rating', 'wrong', { couplerRating: '4999', gvwr: '5000' }],
@@ -108,7 +108,7 @@ const cases: readonly Case[] = [
   ['weight-label-after-fitting', 'look', {}, { battery: 'ours', solar: 'ours' }],
   ['weight-label-after-fitting', 'quiet', {}, { battery: 'ours', solar: 'standard' }],
   ['weight-label-after-fitting', 'quiet', {}, { battery: 'ours', solar: 'ours', weightCorrection: 'ours' }],
-  // The lesser of 100 lb and 1.5 % of the rating: 75 lb of 5,000, 100 lb of 8,000.
+  // The lesser of 100 lb and 1.5% of the rating: 75 lb of 5,000, 100 lb of 8,000.
   ['weight-label-after-fitting', 'wrong', { fittedWeight: '76', gvwr: '5000' }],
   ['weight-label-after-fitting', 'quiet', { fittedWeight: '75', gvwr: '5000' }],
   ['weight-label-after-fitting', 'wrong', { fittedWeight: '101', gvwr: '8000' }],

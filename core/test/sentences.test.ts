@@ -13,8 +13,9 @@ import { demoFiles, us } from './demo-units.ts';
 const today = '2026-04-15';
 /** A figure and a unit of the other system. */
 const foreign: Readonly<Record<System, RegExp>> = {
-  metric: /\d\s?(?:lb|ft|in|gal|psi|°F|BTU|BTU\/h|ft³|lb·ft|mph)(?![\w⁄])/u,
-  us: /\d\s(?:L)(?![\w²³])|\d\s?(?:kg|m|cm|mm|kPa|°C|kW|m³|N·m|km\/h)(?![\w²³])/u,
+  metric:
+    /\d[\s-]?(?:pounds?|foot|feet|inch(?:es)?|gallons?|BTUs?|lb|ft|in|gal|psi|°F|BTU|BTU\/h|ft³|lb·ft|mph)(?![\w⁄])/u,
+  us: /\d[\s-](?:L|kilograms?|(?:centi|milli)?meters?|liters?|kilopascals?|kilowatts?)(?![\w²³])|\d\s?(?:kg|m|cm|mm|kPa|°C|kW|m³|N·m|km\/h)(?![\w²³])/u,
 };
 /** What is called by a size, whatever one measures in; and trade figures that stand in both. */
 const names: Readonly<Record<string, RegExp>> = {
@@ -105,13 +106,28 @@ describe.each(['us', 'metric'] as const)('sentences in %s units', (system) => {
 });
 
 it('the pattern finds what it is to find', () => {
-  for (const words of ['118 lb off', '5 to 11 in is', '2 ½ to 7 ft', '65 psi.', '9 ft³']) {
+  for (const words of [
+    '118 lb off',
+    '8 inches of talk',
+    'a 30-pound one',
+    '5 to 11 in is',
+    '2 ½ to 7 ft',
+    '65 psi.',
+    '9 ft³',
+  ]) {
     expect([words, foreign.metric.test(words)]).toEqual([words, true]);
   }
-  for (const words of ['54 kg off', '28 cm is', '2.1 m.', '448 kPa', '178 L there']) {
+  for (const words of [
+    '54 kg off',
+    '23 liters of it',
+    '28 cm is',
+    '2.1 m.',
+    '448 kPa',
+    '178 L there',
+  ]) {
     expect([words, foreign.us.test(words)]).toEqual([words, true]);
   }
-  for (const words of ['2 into 3', '8 inches of talk', '12 V', '5 minutes', '3 men']) {
+  for (const words of ['2 into 3', '12 V', '5 minutes', '3 men']) {
     expect([words, foreign.metric.test(words), foreign.us.test(words)]).toEqual([
       words,
       false,

@@ -369,14 +369,14 @@ describe('what should tow it', () => {
     });
     expect(outcome.value?.fits).toBe(false);
     expect(outcome.sentence).toMatch(
-      /its GCWR holds, but the 20 % kept in reserve is passed by 530 lb/,
+      /its GCWR holds, but the 20% kept in reserve is passed by 530 lb/,
     );
     expect(answer({ loaded: known(11_000) }).sentence).toMatch(/its \w[\w, -]* is passed by/);
   });
 
-  it('makes a hitch share outside 10 to 15 % part of the answer', () => {
-    expect(answer({ share: known(0.08) }).sentence).toMatch(/That’s 8\.0 %, on the light side/);
-    expect(answer({ share: known(0.17) }).sentence).toMatch(/That’s 17\.0 %, heavy for the hitch/);
+  it('makes a hitch share outside 10 to 15% part of the answer', () => {
+    expect(answer({ share: known(0.08) }).sentence).toMatch(/That’s 8\.0%, on the light side/);
+    expect(answer({ share: known(0.17) }).sentence).toMatch(/That’s 17\.0%, heavy for the hitch/);
     expect(answer().sentence).not.toMatch(/light side|heavy for/);
   });
 
@@ -511,14 +511,12 @@ describe('whether the tires are enough', () => {
     expect(value?.reserve).toBeCloseTo(8600 / 7000 - 1, 9);
     expect(value?.overLoad).toBeCloseTo(8600 / 5000 - 1, 9);
     expect(sentence).toMatch(
-      /22\.9 % more than the axles are rated for; 72\.0 % more than lies on them/,
+      /22\.9% more than the axles are rated for; 72\.0% more than lies on them/,
     );
-    // 7,042 lb over 7,000: 0.6 %, where ten are wanted.
+    // 7,042 lb over 7,000: 0.6%, where ten are wanted.
     const thin = tires({ ...four, each: known(1760.5) }, 'us');
     expect(thin.value?.enough).toBe(false);
-    expect(thin.sentence).toMatch(
-      /0\.6 % more than the axles are rated for; ten percent is wanted/,
-    );
+    expect(thin.sentence).toMatch(/0\.6% more than the axles are rated for; ten percent is wanted/);
   });
 
   it('shows that more air than the highest carries no more', () => {

@@ -218,7 +218,7 @@ describe('what is aboard', () => {
     expect(fit(one, 2, null).specs.fittedWeight).toBeUndefined();
   });
 
-  // 49 CFR 571.110 S10 (from memory): the lesser of 100 lb and 1.5 % of the GVWR.
+  // 49 CFR 571.110 S10 (from memory): the lesser of 100 lb and 1.5% of the GVWR.
   it.each([
     [7600, 101, true],
     [7600, 99, false],
@@ -389,7 +389,7 @@ describe('new parts of a record', () => {
       'moisture',
       id(2),
       { at: { layer: 'inside', x: 3, y: 90 }, percent: 18.5, dry: false },
-      /^18.5 %$/,
+      /^18.5%$/,
     ],
     ['photos', id(3), { of: ['specs.gvwr'], width: 800, height: 600 }, /^of GVWR$/],
     ['inspection', 'battery-volts', { result: 'pass', measured: 12.6 }, /^passed, 12.6 V$/],

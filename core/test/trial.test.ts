@@ -150,7 +150,7 @@ describe('a question of somebody who walks in', () => {
   it('with nothing told: what a vehicle of the class takes, said to be about', () => {
     const { tow } = answers(emptyRecord);
     expect(tow.confidence).toBe('about');
-    // Receiver 1,100 ÷ 13 %.
+    // Receiver 1,100 ÷ 13%.
     expect(tow.value?.largest).toBeCloseTo(1100 / 0.13, 6);
     expect(tow.sentence).toContain('can tow a trailer of up to about 8,462 lb, loaded');
   });

@@ -300,11 +300,11 @@ describe('talking points', () => {
     )[0]?.sentence;
 
   it.each([
-    ['read', 'You carry 47 gal of fresh water.'],
-    ['measured', 'You carry 47 gal of fresh water.'],
+    ['read', 'You carry 47 gallons of fresh water.'],
+    ['measured', 'You carry 47 gallons of fresh water.'],
     // What the maker's sheet says is said plainly; its mark stands beside it.
-    ['sheet', 'You carry 47 gal of fresh water.'],
-    ['told', 'We’re told: you carry 47 gal of fresh water.'],
+    ['sheet', 'You carry 47 gallons of fresh water.'],
+    ['told', 'We’re told: you carry 47 gallons of fresh water.'],
     [
       'guessed',
       'There’s a fresh tank for camping without a hookup. I’d want to check that before I give you a figure.',

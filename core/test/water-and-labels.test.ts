@@ -69,7 +69,7 @@ describe('water takes its time', () => {
   });
 
   /*
-   * Worked by hand: 6 gal × 8.345 lb × 60 °F = 3,004 BTU; 12,000 BTU/h at 75 % give 9,000 BTU an hour: 20.0 minutes.
+   * Worked by hand: 6 gal × 8.345 lb × 60 °F = 3,004 BTU; 12,000 BTU/h at 75% give 9,000 BTU an hour: 20.0 minutes.
    * 10 gal by a 1,440 W element (4,913 BTU/h): 5,007 BTU, 61.1 minutes.
    */
   it.each([
@@ -143,7 +143,7 @@ describe('what a unit’s water takes', () => {
 });
 
 describe('the line of the weight label', () => {
-  // 49 CFR 571.110 S10 and 571.120 S10, from memory: the lesser of 100 lb and 1.5 % of the GVWR.
+  // 49 CFR 571.110 S10 and 571.120 S10, from memory: the lesser of 100 lb and 1.5% of the GVWR.
   it.each([
     [3000, 45],
     [6000, 90],

@@ -75,7 +75,7 @@ describe('the label of the capacity', () => {
     expect(value?.explained.map(({ words }) => words)).toEqual(explained);
   });
 
-  it('follows the rule for its rating, and the lesser of 100 lb and 1.5 %', () => {
+  it('follows the rule for its rating, and the lesser of 100 lb and 1.5%', () => {
     const at = (gvwr: number) =>
       label({ gvwr: known(gvwr), uvw: known(gvwr * 0.7), ccc: known(gvwr * 0.3) }).value;
     expect(at(6000)).toMatchObject({ line: 90, rule: '49 CFR 571.110 S9–S10' });
@@ -248,7 +248,7 @@ describe('air against a box', () => {
     );
     expect(outcome.value?.saved).toBeCloseTo(0.1, 9);
     expect(outcome.confidence).toBe('about');
-    expect(outcome.sentence).toContain('about 10 % less');
+    expect(outcome.sentence).toContain('about 10% less');
     expect(dragOutcomeSchema.safeParse(outcome).success).toBe(true);
     expect(drag({ speed: 60 }, 'us').missing).toHaveLength(3);
   });

@@ -42,7 +42,7 @@ describe('the stock list', () => {
       'Main bed': '60 × 74 in',
       'Build date': 'Dec 2025',
       'Slide topper': 'prep',
-      'Height with air conditioner': 'about 10 ft 11 in',
+      'Height with A/C': 'about 10 ft 11 in',
       'Galley gray tank': '',
     });
   });

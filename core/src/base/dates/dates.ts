@@ -68,6 +68,19 @@ export const toOf = (date: string): DateTo => (date.length > 7 ? 'day' : 'month'
 export const isDate = (date: string, to: DateTo): boolean =>
   toOf(date) === to && isSensible(toDate(date)) && format(toDate(date), written[to]) === date;
 
+/** As one reads a date aloud, by the reader's region. */
+const spoken: Readonly<Record<DateTo, Readonly<Record<System, string>>>> = {
+  month: { us: 'MMMM yyyy', metric: 'MMMM yyyy' },
+  day: { us: 'MMMM d, yyyy', metric: 'd MMMM yyyy' },
+};
+
+/**
+ * A date as it is said.
+ * @example spokenDate('2026-03-14', 'us') // 'March 14, 2026'
+ */
+export const spokenDate = (date: string, system: System): string =>
+  format(toDate(date), spoken[toOf(date)][system]);
+
 /** A date as it is shown: `Mar 2025`, `14 Mar 2026`. */
 export const formatDate = (date: string): string => format(toDate(date), shown[toOf(date)]);
 

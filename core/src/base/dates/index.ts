@@ -1,6 +1,7 @@
 export {
   parseDate,
   formatDate,
+  spokenDate,
   fullWeekOf,
   isDate,
   toOf,

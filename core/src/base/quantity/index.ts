@@ -36,4 +36,5 @@ export {
   formatWhole,
   type NumberPart,
 } from './format.ts';
+export { quantityBefore, spokenCount, spokenQuantity, spokenSize } from './spoken.ts';
 export { labelPoundsPerGallon, poundsPerGallon } from './water.ts';

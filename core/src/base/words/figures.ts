@@ -10,6 +10,6 @@ export const counted = (n: number, noun: string): string =>
 /**
  * A share of one as people read it.
  * @param places behind the point
- * @example percent(0.125) // '12.5 %'
+ * @example percent(0.125) // '12.5%'
  */
-export const percent = (share: number, places = 1): string => `${(share * 100).toFixed(places)} %`;
+export const percent = (share: number, places = 1): string => `${(share * 100).toFixed(places)}%`;

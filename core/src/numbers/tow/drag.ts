@@ -64,7 +64,7 @@ export const drag = (input: DragInput, system: System): Outcome<DragValue> => {
   const saved = 1 - force / other;
   const show = (pounds: number): string => formatQuantity(pounds, 'weight', system);
   const feet = (inches: number): string => formatQuantity(inches, 'feet', system);
-  const part = `${Math.round(Math.abs(saved) * 100)} %`;
+  const part = `${Math.round(Math.abs(saved) * 100)}%`;
   return {
     value: { force, other, saved },
     steps: [

@@ -264,8 +264,8 @@ const peopleWords = ({ payload, aboard, hardware }: TowInput, show: Show): strin
 const shareWords = ({ share }: TowValue, about: Confidence): string => {
   const text = hedged(`${percent(share)}`, about);
   if (share < shareWanted.from)
-    return `That’s ${text}, on the light side: below 10 % a trailer can sway.`;
-  return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: 10 to 15 % is wanted.` : '';
+    return `That’s ${text}, on the light side: below 10% a trailer can sway.`;
+  return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: 10 to 15% is wanted.` : '';
 };
 
 /** A limit that is passed: the rating itself, or what this school keeps of it. */

@@ -51,12 +51,12 @@ export const waterTimes = (record: UnitRecord): readonly WaterTime[] => {
     {
       what: 'Hot again after a shower, by gas',
       minutes: heated(record, 'heaterGas', gasEfficiency),
-      by: '72 % of the burner’s heat into the water, a rise of 60 °F (33 °C)',
+      by: '72% of the burner’s heat into the water, a rise of 60 °F (33 °C)',
     },
     {
       what: 'Hot again after a shower, by its element',
       minutes: heated(record, 'heaterElement', elementEfficiency),
-      by: '98 % of the element’s heat into the water, a rise of 60 °F (33 °C)',
+      by: '98% of the element’s heat into the water, a rise of 60 °F (33 °C)',
     },
   ];
   return rows.flatMap(({ minutes, ...row }) => (minutes ? [{ ...row, minutes }] : []));

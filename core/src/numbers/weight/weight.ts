@@ -97,7 +97,7 @@ export const weightOutcomeSchema = outcomeSchema(weightValueSchema);
 export const shareWanted = { from: 0.1, to: 0.15 } as const;
 
 const source =
-  'Moments about the axles (statics); hitch 10–15 % of the loaded weight for a bumper pull: common practice; ratings are the maker’s';
+  'Moments about the axles (statics); hitch 10–15% of the loaded weight for a bumper pull: common practice; ratings are the maker’s';
 
 const assumptionsOf = (input: WeightInput, isBalanced: boolean): readonly string[] => [
   ...(input.uvw ? [] : ['The dry weight isn’t recorded: it is taken as GVWR minus CCC.']),
@@ -149,7 +149,7 @@ const limitsOf = (input: WeightInput, { total, standing }: Weighed): WeightLimit
   ...limitOf('axles', 'Axles', standing?.axles, input.gawr),
   ...limitOf('tires', 'Tires', standing?.axles, input.tires),
   ...limitOf('coupler', 'Coupler', total, input.coupler),
-  ...limitOf('hitch', 'Hitch, 15 %', standing?.hitch, {
+  ...limitOf('hitch', 'Hitch, 15%', standing?.hitch, {
     amount: total * shareWanted.to,
     how: 'tried',
   }),
@@ -265,10 +265,10 @@ const stepsFor = (
 };
 
 export const hitchWords = (share: number): string => {
-  if (share < shareWanted.from) return 'on the light side: below 10 % a trailer can sway';
+  if (share < shareWanted.from) return 'on the light side: below 10% a trailer can sway';
   return share > shareWanted.to
-    ? 'heavy for the hitch: 10 to 15 % is wanted'
-    : 'within the 10 to 15 % that’s wanted';
+    ? 'heavy for the hitch: 10 to 15% is wanted'
+    : 'within the 10 to 15% that’s wanted';
 };
 
 const roomWords = (value: WeightValue, about: Confidence, system: System): string => {

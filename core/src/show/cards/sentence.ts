@@ -1,4 +1,4 @@
-import { counted, inText } from '../../base/words/index.ts';
+import { inText } from '../../base/words/index.ts';
 import {
   blanksIn,
   filledIn,
@@ -14,7 +14,7 @@ import {
 } from '../../unit/catalog/index.ts';
 import { dotWeek, readDotDate } from '../../unit/identity/index.ts';
 import type { System } from '../../base/quantity/index.ts';
-import { formatSpec, type UnitRecord } from '../../unit/record/index.ts';
+import { formatSpec, spokenSpec, type UnitRecord } from '../../unit/record/index.ts';
 
 /** A sentence for a card, and how well the worst thing in it is known. */
 export interface Worded {
@@ -30,20 +30,25 @@ const rank = (how: HowKnown): number => knownBy.findIndex(({ key }) => key === h
 export const worstOf = (first: HowKnown, ...more: readonly HowKnown[]): HowKnown =>
   more.reduce((worst, how) => (rank(how) > rank(worst) ? how : worst), first);
 
-/** A guess is never said as a figure. */
-const isSayable = (record: UnitRecord, { spec }: Blank): boolean => {
-  const how = record.specs[spec]?.how;
-  return how !== undefined && how !== 'guessed';
-};
-
 const isGuessed = (record: UnitRecord, { spec }: Blank): boolean =>
   record.specs[spec]?.how === 'guessed';
 
-/** As one says it: none is “no”. */
-const spokenCount = (count: number, noun: string): string =>
-  count === 0 ? `no ${noun}s` : counted(count, noun);
+/** A tire's date code as the week it stands for. */
+const withWeek = (key: SpecKey, text: string): string => {
+  if (!key.startsWith('tireDate')) return text;
+  const read = readDotDate(text);
+  return read.kind === 'good' ? dotWeek(read.date) : text;
+};
 
-/** A value as it is said; a tire's date code as the week it stands for. A guess is not said. */
+/** What stands in a blank; undefined for what nobody knows, or knows too little of. A guess is never said. */
+const blankText = (record: UnitRecord, blank: Blank, system: System): string | undefined => {
+  const entry = record.specs[blank.spec];
+  if (!entry || entry.how === 'guessed') return undefined;
+  const text = spokenSpec(blank.spec, entry.value, blank, system);
+  return text === undefined ? undefined : withWeek(blank.spec, text);
+};
+
+/** A value as it stands large under a sentence. A guess does not. */
 export const sayableText = (
   record: UnitRecord,
   key: SpecKey,
@@ -51,29 +56,12 @@ export const sayableText = (
 ): string | undefined => {
   const entry = record.specs[key];
   if (!entry || entry.how === 'guessed') return undefined;
-  const text = formatSpec(key, entry.value, system, entry.how);
-  if (!key.startsWith('tireDate')) return text;
-  const read = readDotDate(text);
-  return read.kind === 'good' ? dotWeek(read.date) : text;
+  return withWeek(key, formatSpec(key, entry.value, system, entry.how));
 };
 
 /** Whether a spec is a figure, not a kind, a word or a day. */
 export const isFigure = (key: SpecKey): boolean =>
   !['choice', 'text', 'date'].includes(specEntry(key).value.kind);
-
-const blankText = (record: UnitRecord, { spec, noun }: Blank, system: System): string => {
-  const value = record.specs[spec]?.value;
-  if (noun !== undefined && value?.kind === 'number') return spokenCount(value.number, noun);
-  if (noun !== undefined && value?.kind === 'counted') return spokenCount(value.count, noun);
-  // One of something is said by its size alone.
-  return (sayableText(record, spec, system) ?? '').replace(/^1 × /, '');
-};
-
-/** A count needs a number or a count; anything else needs all of its value. */
-const isWhole = (record: UnitRecord, { spec, noun }: Blank): boolean => {
-  const value = record.specs[spec]?.value;
-  return noun !== undefined || value?.kind !== 'counted' || value.each !== undefined;
-};
 
 /** The wordings of an entry for this unit: a choice may have one of its own. */
 const wordingsFor = (record: UnitRecord, entry: Spec | Feature): readonly string[] => {
@@ -99,14 +87,12 @@ export const wordedFor = (
 ): Worded | undefined => {
   const wordings = wordingsFor(record, entry);
   const chosen = wordings.find((wording) =>
-    blanksIn(wording, entry.key).every(
-      (blank) => isSayable(record, blank) && isWhole(record, blank),
-    ),
+    blanksIn(wording, entry.key).every((blank) => blankText(record, blank, system) !== undefined),
   );
   if (chosen === undefined) return undefined;
   const used = blanksIn(chosen, entry.key).flatMap(({ spec }) => record.specs[spec]?.how ?? []);
   return {
-    words: filledIn(chosen, entry.key, (blank) => blankText(record, blank, system)),
+    words: filledIn(chosen, entry.key, (blank) => blankText(record, blank, system) ?? ''),
     how: worstOf(how, ...used),
     heldBack: heldBackIn(record, wordings, entry.key),
   };

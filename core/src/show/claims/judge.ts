@@ -183,15 +183,22 @@ const isAsSaid = ({ amount, hedge }: SpokenFigure, value: number): boolean => {
   return off <= (hedge ? roughly.about : roughly.flat);
 };
 
+/** What may be said of a value: of several the size of each as well as all together. */
+const amountsIn = (value: SpecValue | undefined): readonly number[] => {
+  const all = amountIn(value);
+  if (all === undefined) return [];
+  return value?.kind === 'counted' && value.each !== undefined ? [all, value.each] : [all];
+};
+
 /** Judges a figure that was said of something by what the record has of it. */
 export const judgeFigure = (said: SpokenFigure, { record, system }: Evidence): Judgement => {
   const { key } = said;
   const { label } = specEntry(key);
-  const value = amountIn(record.specs[key]?.value);
+  const amounts = amountsIn(record.specs[key]?.value);
   const text = valueText(record, key, system);
-  if (value === undefined || text === undefined || !isEvidence(record.specs[key]?.how))
+  if (amounts.length === 0 || text === undefined || !isEvidence(record.specs[key]?.how))
     return { grade: 'open', because: `${label}: not known well enough to say a number.` };
-  return isAsSaid(said, value)
+  return amounts.some((amount) => isAsSaid(said, amount))
     ? { grade: 'holds', because: `${label}: ${text}.` }
     : { grade: 'not', because: `${label}: ${text}, which is another number.` };
 };

@@ -13,6 +13,7 @@ interface Sized {
 
 const gallons = { 'gallons?|gal': 'gal', 'lit(?:er|re)s?|l': 'L' } as const;
 const feet = { 'feet|foot|ft': 'ft', 'met(?:er|re)s?|m': 'm' } as const;
+const cubicFeet = { '(?:cubic[- ](?:feet|foot)|cu\\.? ?ft)': 'ft³' } as const;
 const heat = { 'btus?|btu/h': 'BTU/h' } as const;
 
 /** Figures that buyers are told every day; from the catalog's words for them. */
@@ -23,9 +24,14 @@ export const sizedRows: readonly Sized[] = [
   { key: 'blackTank', words: '(?:black|sewage)(?: ?water)?', units: gallons },
   { key: 'heaterTank', words: '(?:water heater|hot water)', units: gallons },
   {
+    key: 'outsideFridgeSize',
+    words: '(?:outside|outdoor|exterior) (?:fridge|refrigerator)',
+    units: cubicFeet,
+  },
+  {
     key: 'fridgeSize',
-    words: '(?:fridge|refrigerator)',
-    units: { '(?:cubic[- ](?:feet|foot)|cu\\.? ?ft)': 'ft³' },
+    words: '(?<!outside |outdoor |exterior )(?:fridge|refrigerator)',
+    units: cubicFeet,
   },
   { key: 'furnace', words: 'furnace', units: heat },
   { key: 'acUnits', words: '(?:air conditioners?|a/c|ac)', units: heat },

@@ -114,7 +114,7 @@ const stepsFor = (
       : [
           {
             what: 'Before the label is corrected',
-            arithmetic: `the lesser of ${show(100)} and 1.5 % of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} fitted = ${hedged(show(toLine), confidenceOf([gvwr, fitted]))}`,
+            arithmetic: `the lesser of ${show(100)} and 1.5% of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} fitted = ${hedged(show(toLine), confidenceOf([gvwr, fitted]))}`,
           },
         ]),
   ];

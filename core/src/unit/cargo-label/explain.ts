@@ -122,7 +122,7 @@ export const explanationWords = (
 };
 
 /**
- * More than this, fitted before the first sale, asks for a corrected label: the lesser of 100 lb and 1.5 % of the gross
+ * More than this, fitted before the first sale, asks for a corrected label: the lesser of 100 lb and 1.5% of the gross
  * rating. 49 CFR 571.110 S10 up to 10,000 lb and 571.120 S10 above, from memory; the rule in force decides. Pounds.
  */
 export const labelLine = (gvwr: number): number => Math.min(100, 0.015 * gvwr);

@@ -79,7 +79,15 @@ export {
   wheelStates,
   type WheelKey,
 } from './condition/wheels.ts';
-export { blanksIn, filledIn, leadOf, specsOnCard, wordingsOf, type Blank } from './wordings.ts';
+export {
+  blanksIn,
+  filledIn,
+  leadOf,
+  specsOnCard,
+  wordingsOf,
+  type Blank,
+  type BlankForm,
+} from './wordings.ts';
 export { labelKinds, labelTargets, lawfulLabels, type LabelKind } from './label-kinds.ts';
 export { isPublic, isPublicTarget, publicEntries, publicLabel } from './public.ts';
 export { findEntries } from './find.ts';

@@ -1,5 +1,6 @@
 import type { Display, UnitKey } from '../../base/quantity/index.ts';
 import type { Audience } from './audiences.ts';
+import type { Choice } from './choice.ts';
 import type { SchoolKey } from './schools.ts';
 import type { UsualPlace } from './station-entry.ts';
 import type { stations } from './stations.ts';
@@ -20,9 +21,11 @@ export interface Located extends UsualPlace {
 }
 
 /**
- * Wordings of one sentence, the fullest first. Braces stand for values: `{}` for the entry's own, `{freshTank}` for
- * another's, `{bunkCount:bunk}` for a count with its noun. The last needs no value: it is said where none is known
- * well enough to be said.
+ * Wordings of one sentence, the fullest first. Braces stand for values, as they are said:
+ * `{}` for the entry's own and `{freshTank}` for another's (46 gallons), `{heaterTank-}` before a noun (six-gallon),
+ * `{bunkCount:bunk}` for a count with its noun (two bunks), `{each:axle}` for how many of which size (two 3,500-pound
+ * axles), `{:battery/batteries}` for a noun whose plural is not its singular and an s. The last needs no value: it is said
+ * where none is known well enough to be said.
  */
 export type Wordings = string | readonly [string, ...string[]];
 
@@ -114,7 +117,7 @@ export type ValueKind =
       /** What is counted, where the number alone would not say it. */
       readonly noun?: 'month';
     }
-  | { readonly kind: 'choice'; readonly choices: readonly { key: string; label: string }[] }
+  | { readonly kind: 'choice'; readonly choices: readonly Choice[] }
   | { readonly kind: 'quantity'; readonly display: Display; readonly plausible: Plausible }
   | {
       readonly kind: 'counted';

@@ -4,7 +4,7 @@ import type { Counted, System } from '../../base/quantity/index.ts';
 import type { RuleFinding, Rule } from './types.ts';
 import { enter, goTo, pounds, withReason } from './ways.ts';
 
-/** Most of the loaded weight that may rest on a bumper-pull hitch: common practice, 10–15 %. */
+/** Most of the loaded weight that may rest on a bumper-pull hitch: common practice, 10–15%. */
 const largestShare = 0.15;
 
 interface Given {
@@ -39,7 +39,7 @@ const finding = (record: UnitRecord, given: Given, system: System): RuleFinding 
       field: 'axleRating',
       severity: 'wrong',
       title: 'The axles cannot carry the rating',
-      sentence: `${base} That is more than the 15 % a hitch should take: one of the ratings is misread, or an axle was not counted.`,
+      sentence: `${base} That is more than the 15% a hitch should take: one of the ratings is misread, or an axle was not counted.`,
       ways,
     };
   }
@@ -88,7 +88,7 @@ export const axlesAndHitch: Rule = {
   about: 'The axles and a sensible hitch share carry the GVWR',
   needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
   doubts: ['gvwr', 'axleRating'],
-  source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15 % of loaded weight: common practice',
+  source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15% of loaded weight: common practice',
   test: (record, { system }) => {
     const given = givenOf(record);
     const found = given && finding(record, given, system);

@@ -241,7 +241,7 @@ const carries: Rule = {
   key: 'tires-carry-axle',
   about: 'Two tires carry what an axle is rated for, with something over',
   needs: ['tireLoad', 'axleRating'],
-  source: 'Reserve of 10 % wanted: common practice; sidewall and axle label decide',
+  source: 'Reserve of 10% wanted: common practice; sidewall and axle label decide',
   test: (record, { system }) => {
     const load = amountOf(record, 'tireLoad');
     const axle = countedOf(record, 'axleRating');

@@ -33,8 +33,7 @@ const hitchShare: Rule = {
   about: 'The hitch weight is a sensible share of the UVW',
   needs: ['hitchWeight', 'uvw'],
   doubts: ['hitchWeight', 'uvw'],
-  source:
-    '10–15 % of the loaded weight for a bumper pull; as built 8–18 % is usual: common practice',
+  source: '10–15% of the loaded weight for a bumper pull; as built 8–18% is usual: common practice',
   test: (record, { system }) => {
     const [hitch, uvw] = [amountOf(record, 'hitchWeight'), amountOf(record, 'uvw')];
     if (!hitch || !uvw) return [];
@@ -45,7 +44,7 @@ const hitchShare: Rule = {
         field: 'hitchWeight',
         severity: share < 0.05 || share > 0.25 ? 'wrong' : 'doubtful',
         title: share < 0.08 ? 'Very light on the hitch' : 'Very heavy on the hitch',
-        sentence: `${pounds(hitch, system)} on the hitch is ${percent(share)} of ${pounds(uvw, system)}; as built 8 to 18 % is usual. Weigh it before anybody tows it.`,
+        sentence: `${pounds(hitch, system)} on the hitch is ${percent(share)} of ${pounds(uvw, system)}; as built 8 to 18% is usual. Weigh it before anybody tows it.`,
         also: ['uvw'],
       }),
     ];
@@ -116,7 +115,7 @@ const atLeast = (
   source:
     share === 1
       ? 'The lowest rating decides: common practice'
-      : 'Hitch up to 15 % of the GVWR: common practice',
+      : 'Hitch up to 15% of the GVWR: common practice',
   test: (record, { system }) => {
     const [rating, gvwr] = [amountOf(record, field), amountOf(record, 'gvwr')];
     if (rating === undefined || gvwr === undefined || rating >= gvwr * share) return [];
@@ -221,7 +220,7 @@ const addUp = (count: number): RuleFinding =>
     field: 'weightCorrection',
     severity: 'look',
     title: 'Add up what was fitted here',
-    sentence: `${count} heavy things were fitted here. More than 100 lb, or 1.5 % of the rating, asks for a corrected weight label before the first sale.`,
+    sentence: `${count} heavy things were fitted here. More than 100 lb, or 1.5% of the rating, asks for a corrected weight label before the first sale.`,
     also: ['fittedWeight'],
   });
 
@@ -238,7 +237,7 @@ const labelAfterFitting: Rule = {
   key: 'weight-label-after-fitting',
   about: 'Where much was fitted here, the weight label was corrected or the sum is below the line',
   needs: ['weightCorrection', 'fittedWeight', 'gvwr', 'condition', ...heavyThings],
-  source: 'The lesser of 100 lb or 1.5 % of the rating: 49 CFR 571.110 S10, from memory',
+  source: 'The lesser of 100 lb or 1.5% of the rating: 49 CFR 571.110 S10, from memory',
   test: (record, { system }) => {
     const isSold = textOf(record, 'condition') === 'used';
     if (hasFeature(record, 'weightCorrection') || isSold) return [];

@@ -104,7 +104,7 @@ const wheelAgainstLabel: Rule = {
   about: 'Every wheel has the pressure, load range and size of the label',
   needs: ['coldPressure', 'labelLoadRange', 'loadRange', 'labelTireSize', 'tireSize'],
   reads: ['wheels'],
-  source: 'Within 10 % of the label’s cold pressure: common practice; label and sidewall decide',
+  source: 'Within 10% of the label’s cold pressure: common practice; label and sidewall decide',
   test: (record, { system }) =>
     [byPressure(record, system), byPumped(record, system), byRange(record), bySize(record)].filter(
       (found) => found !== undefined,

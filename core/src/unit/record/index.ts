@@ -44,6 +44,7 @@ export {
   type Bound,
   type SpecValue,
 } from './values/spec.ts';
+export { spokenSpec } from './values/spec-spoken.ts';
 export { formatSpec } from './values/spec-text.ts';
 export {
   adviceFor,

@@ -1,4 +1,5 @@
-import { specEntry, type SpecKey, type ValueKind } from '../catalog/index.ts';
+import { specEntry, type Choice, type SpecKey, type ValueKind } from '../catalog/index.ts';
+import { formerChoices } from '../versions/index.ts';
 import {
   longestFigure,
   parseCount,
@@ -34,14 +35,12 @@ const plainChoice = (text: string): string =>
     .replaceAll(/[\s-]+/g, ' ')
     .trim();
 
-/** A choice is typed by its key or by its label, in any case. */
-const choiceNamed = (
-  choices: readonly { readonly key: string; readonly label: string }[],
-  text: string,
-): string => {
+/** A choice is typed by its key, by its label, as it is said, or by a label that it had, in any case. */
+const choiceNamed = (choices: readonly Choice[], text: string): string => {
   const typed = plainChoice(text);
-  const named = choices.find((c) => [c.key, c.label].some((name) => plainChoice(name) === typed));
-  return named?.key ?? text;
+  const isNamed = ({ key, label, said = label }: Choice): boolean =>
+    [key, label, said, ...(formerChoices[label] ?? [])].some((name) => plainChoice(name) === typed);
+  return choices.find(isNamed)?.key ?? text;
 };
 
 /** A sum of money as people write it: `$52,897.00`, `52.9k`. */

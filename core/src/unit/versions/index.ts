@@ -1,2 +1,2 @@
 export { americanNames, formerNames, renamed, withNames } from './american-names.ts';
-export { formerLabels } from './former-labels.ts';
+export { formerChoices, formerLabels } from './former-labels.ts';

@@ -7,7 +7,7 @@ const outcome = {
   source: 'common practice',
   confidence: 'stated',
   missing: [],
-  sentence: 'They carry 8,600 lb, 23 % more than lies on them.',
+  sentence: 'They carry 8,600 lb, 23% more than lies on them.',
 };
 
 /** What each engine is given and says, by its key. */

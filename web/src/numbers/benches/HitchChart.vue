@@ -72,14 +72,14 @@ const options = computed<ChartOptions<'line'>>(() => ({
       min: 0,
       max: 100,
       grid: { display: false },
-      ticks: { stepSize: 50, color: colors.value.soft, callback: (v) => `${v} %` },
+      ticks: { stepSize: 50, color: colors.value.soft, callback: (v) => `${v}%` },
     },
     y: {
       type: 'linear',
       suggestedMin: 8,
       suggestedMax: 17,
       grid: { display: false },
-      ticks: { stepSize: 5, color: colors.value.soft, callback: (v) => `${v} %` },
+      ticks: { stepSize: 5, color: colors.value.soft, callback: (v) => `${v}%` },
     },
   },
 }));

@@ -152,7 +152,7 @@ const strike = (id: string): Promise<boolean> =>
         <h3>Fitted here</h3>
         <p class="small soft">
           What the yard adds before the first sale counts against the weight label: above the lesser
-          of 100 lb or 1.5 % of the GVWR it must be corrected (49 CFR 571.110 S10, from memory; the
+          of 100 lb or 1.5% of the GVWR it must be corrected (49 CFR 571.110 S10, from memory; the
           label and the law decide).
         </p>
         <p v-if="toLine !== undefined" :class="{ wrong: toLine < 0 }">

@@ -210,7 +210,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           <h3>Moisture readings</h3>
           <ul>
             <li v-for="{ id, entry } in readings" :key="id">
-              <span class="number">{{ entry.value.percent }} %</span>
+              <span class="number">{{ entry.value.percent }}%</span>
               <span>{{ entry.value.dry ? 'at a dry place' : entry.value.at.layer }}</span>
               <span class="small soft">{{ whoBriefly(entry) }}</span>
               <button

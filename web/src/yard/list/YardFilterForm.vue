@@ -124,7 +124,7 @@ const figureChoices = [
       <label for="f-sleeps">that sleep at least</label>
       <NumberField
         :model-value="view.sleeps"
-        name="Sleeping places"
+        name="Sleeping capacity"
         input-id="f-sleeps"
         :from="1"
         :to="20"
