@@ -46,7 +46,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
     page.getByRole('button', { name: /^11 Label panel, numbers disagree/ }),
   ).toBeVisible();
 
-  await note.getByRole('button', { name: 'It is right, because…' }).click();
+  await note.getByRole('button', { name: 'It’s right: say why' }).click();
   await typeInto(
     note.getByLabel(/Why are the numbers right/),
     'Label of a heavier sister, maker asked.',
@@ -59,7 +59,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   // Another value, and the settled note is back; its own button puts things right.
   await enter(page, 'ccc', '2,500 lb', 'Read');
   await expect(note).toContainText('582 lb more');
-  await note.getByRole('button', { name: 'Enter 1,918 lb' }).click();
+  await note.getByRole('button', { name: 'Use 1,918 lb' }).click();
   await expect(note).toHaveCount(0);
   await expect(row(page, 'ccc')).toContainText('1,918');
 
@@ -74,7 +74,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   await expect(row(page, 'ccc')).toContainText('2,500');
   await page
     .locator('[data-check="ccc-identity:ccc"]')
-    .getByRole('button', { name: 'Enter 1,918 lb' })
+    .getByRole('button', { name: 'Use 1,918 lb' })
     .click();
   await expect(page.getByText('everything saved')).toBeVisible();
 });
@@ -106,7 +106,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
 
   const note = page.locator('[data-check="count-times-size:axleRating"]');
   await expect(note).toContainText('A count run into a size: 2 × 5,000 lb');
-  await note.getByRole('button', { name: 'Enter 2 × 5,000 lb' }).click();
+  await note.getByRole('button', { name: 'Use 2 × 5,000 lb' }).click();
   await page.getByRole('button', { name: /^Take it in with 11 values/ }).click();
 
   await expect(page.getByRole('heading', { level: 1, name: 'Tarn 19 RB' })).toBeVisible();

@@ -94,7 +94,7 @@ test('one’s own change is never in one’s way: a note’s button, and undo tw
   await page.goto(demo(`/units/${idOf(page)}/record/labels`));
   await openRow(page, 'ccc');
   await expect(fieldIn(page, 'ccc')).toHaveValue('3,690 lb');
-  await page.getByRole('button', { name: 'Enter 3,190 lb' }).click();
+  await page.getByRole('button', { name: 'Use 3,190 lb' }).click();
   await expect(fieldIn(page, 'ccc')).toHaveValue('3,190 lb');
   await typeInto(fieldIn(page, 'ccc'), '3,195 lb');
   await page.keyboard.press('Enter');
@@ -423,7 +423,7 @@ test('a reason that was typed outlives a page, and is gone once the note is let 
   await signIn(page);
   await inUnit(page, 'TQ-0425', 'record/utilities');
   const note = page.locator('[data-check="shore-size:shoreAmps"]');
-  await note.getByRole('button', { name: 'It is right, because…' }).click();
+  await note.getByRole('button', { name: 'It’s right: say why' }).click();
   await typeInto(note.getByLabel(/Why are the numbers right/), 'Rewired by its first owner');
   await page.reload();
   await expect(note.getByLabel(/Why are the numbers right/)).toHaveValue(

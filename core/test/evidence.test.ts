@@ -141,7 +141,7 @@ describe('what several sources say of one field', () => {
     const record = said('gvwr', ['7490', 'read'], ['7000', 'told']);
     const [objection] = checkRecord(record, look).filter((o) => o.rule === 'sources-in-conflict');
     expect(objection?.sentence).toBe(
-      '2 sources speak of GVWR: the label says 7,490 lb (Ines); told 7,000 lb (Ines). The best known is shown; the others are kept until somebody decides.',
+      '2 sources disagree on GVWR: the label says 7,490 lb (Ines); we were told 7,000 lb (Ines). We show the surest one. Pick the one that’s right.',
     );
     const settled = applyChange(
       record,
@@ -167,8 +167,8 @@ describe('what several sources say of one field', () => {
     const [objection] = checkRecord(record, look).filter((o) => o.rule === 'sources-in-conflict');
     const ways = objection?.ways.flatMap((w) => (w.kind === 'enter' ? [w] : [])) ?? [];
     expect(ways.map((w) => w.label)).toEqual([
-      'Keep 7,490 lb, read off the label',
-      'Keep 7,000 lb, told',
+      'Use 7,490 lb (read off the label)',
+      'Use 7,000 lb (told)',
     ]);
     for (const way of ways) {
       const after = way.changes.reduce((r, c) => applyChange(r, c, 'Maren', at), record);
@@ -218,7 +218,7 @@ describe('what is to be measured or confirmed', () => {
   });
 
   it('says what hangs on it', () => {
-    expect(hangingOn('gvwr').checks).toContain('The UVW is below the GVWR');
+    expect(hangingOn('gvwr').checks).toContain('UVW is below GVWR');
     expect(hangingOn('gvwr').checks.length).toBeGreaterThan(8);
   });
 

@@ -161,35 +161,41 @@ describe('what people type', () => {
 
 /** What each slip of the hand or tongue is taken for: its own sentence, and a button for each reading. */
 const slips: readonly (readonly [string, SpecKey, string, RegExp, readonly string[]])[] = [
-  ['a thousand', 'acUnits', '1 x 13.5', /is taken for thousands/, ['Enter 1 × 13,500 BTU/h']],
-  ['a thousand', 'furnace', '20', /20 BTU\/h is taken for thousands/, ['Enter 20,000 BTU/h']],
-  ['a shifted point', 'gvwr', '749', /decimal point 1 place further right/, ['Enter 7,490 lb']],
-  ['a shifted point', 'freshTank', '470', /decimal point 1 place further left/, ['Enter 47 gal']],
-  ['a count run into a size', 'lpCylinders', '230', /count run into a size/, ['Enter 2 × 30 lb']],
-  ['a count run into a size', 'lpCylinders', '220', /count run into a size/, ['Enter 2 × 20 lb']],
+  ['a thousand', 'acUnits', '1 x 13.5', /in thousands/, ['Use 1 × 13,500 BTU/h']],
+  ['a thousand', 'furnace', '20', /in thousands, it’s 20,000/, ['Use 20,000 BTU/h']],
+  ['a shifted point', 'gvwr', '749', /decimal point 1 place right/, ['Use 7,490 lb']],
+  ['a shifted point', 'freshTank', '470', /decimal point 1 place left/, ['Use 47 gal']],
+  [
+    'a count run into a size',
+    'lpCylinders',
+    '230',
+    /count and size ran together/,
+    ['Use 2 × 30 lb'],
+  ],
+  [
+    'a count run into a size',
+    'lpCylinders',
+    '220',
+    /count and size ran together/,
+    ['Use 2 × 20 lb'],
+  ],
   [
     'hundreds run together',
     'uvw',
     '50,210',
-    /without the extra 0 it is 5,210 lb/,
-    ['Enter 5,210 lb'],
+    /[Ww]ithout the extra 0, it’s 5,210 lb/,
+    ['Use 5,210 lb'],
   ],
-  [
-    'both told as each',
-    'axleRating',
-    '2 x 7000',
-    /together taken for each/,
-    ['Enter 2 × 3,500 lb'],
-  ],
-  ['both told as each', 'lpCylinders', '60', /together taken for each/, ['Enter 2 × 30 lb']],
+  ['both told as each', 'axleRating', '2 x 7000', /all of them together/, ['Use 2 × 3,500 lb']],
+  ['both told as each', 'lpCylinders', '60', /all of them together/, ['Use 2 × 30 lb']],
   [
     'inches as feet',
     'overallLength',
     '316 ft',
-    /Taken as inches it is 26 ft 4 in/,
-    ['Enter 26 ft 4 in'],
+    /Read as inches, it’s 26 ft 4 in/,
+    ['Use 26 ft 4 in'],
   ],
-  ['a count alone', 'tieDowns', '14', /count without a size: 14/, ['Enter 14 × ?']],
+  ['a count alone', 'tieDowns', '14', /it’s 14 with the size still unknown/, ['Use 14 × ?']],
 ];
 
 describe('a slip', () => {

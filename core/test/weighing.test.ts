@@ -66,7 +66,7 @@ describe('the label of the capacity', () => {
       'of before 2008, water taken off',
       { ccc: known(1478), water: known(53) },
       false,
-      ['a full load of water, as labels of before 2008 took it off'],
+      ['a full load of water, which labels before 2008 subtracted'],
     ],
     ['that nothing explains', { ccc: known(1500), propane: known(60) }, false, []],
   ])('%s', (_, more, agrees, explained) => {

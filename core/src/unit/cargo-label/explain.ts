@@ -51,7 +51,7 @@ export const possibleExplanations = (given: {
     ...(isOut('propane') ? cylinders : []),
     ...(isOut('battery') ? battery : []),
     {
-      words: 'a full load of water, as labels of before 2008 took it off',
+      words: 'a full load of water, which labels before 2008 subtracted',
       pounds: water * labelPoundsPerGallon,
     },
   ];

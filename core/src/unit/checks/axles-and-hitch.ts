@@ -26,7 +26,7 @@ const finding = (record: UnitRecord, given: Given, system: System): RuleFinding 
   const needed = given.gvwr - axles;
   if (needed <= 0) return undefined;
   const share = needed / given.gvwr;
-  const base = `${given.axles.count} × ${pounds(given.axles.each, system)} of axle carry ${pounds(axles, system)} of the ${pounds(given.gvwr, system)} rating, so at least ${pounds(needed, system)} (${percent(share)}) must rest on the hitch when fully loaded.`;
+  const base = `GAWR adds up to ${pounds(axles, system)} (${given.axles.count} × ${pounds(given.axles.each, system)}), but GVWR is ${pounds(given.gvwr, system)}. Fully loaded, at least ${pounds(needed, system)} (${percent(share)}) has to sit on the hitch.`;
   const more = share > largestShare ? oneMore(given) : undefined;
   const ways = [
     ...(more ? [enter(record, 'axleRating', { kind: 'counted', ...more }, system)] : []),
@@ -38,8 +38,8 @@ const finding = (record: UnitRecord, given: Given, system: System): RuleFinding 
     return {
       field: 'axleRating',
       severity: 'wrong',
-      title: 'The axles cannot carry the rating',
-      sentence: `${base} That is more than the 15% a hitch should take: one of the ratings is misread, or an axle was not counted.`,
+      title: 'GAWR doesn’t cover GVWR',
+      sentence: `${base} That’s over the 15% a hitch should take. Read both ratings again, and count the axles.`,
       ways,
     };
   }
@@ -54,12 +54,12 @@ const asksForWeights = ({ uvw, hitch }: Given, base: string): RuleFinding => {
     ...(hitch ? [] : (['hitchWeight'] as const)),
     ...(uvw ? [] : (['uvw'] as const)),
   ];
-  const names = unknown.map((key) => (key === 'uvw' ? 'dry weight' : 'hitch weight'));
+  const names = unknown.map((key) => (key === 'uvw' ? 'UVW' : 'hitch weight'));
   return {
     field: 'axleRating',
     severity: 'look',
-    title: 'The rating leans on the hitch',
-    sentence: `${base} Whether it does can’t be said yet: read the ${names.join(' and the ')}, or weigh it loaded.`,
+    title: 'GVWR relies on the hitch',
+    sentence: `${base} Read the ${names.join(' and the ')} to see whether it does, or weigh it loaded.`,
     ways: [...unknown.map((key) => goTo(key)), goTo('axleRating'), withReason()],
   };
 };
@@ -69,8 +69,8 @@ const againstBuilt = (builtShare: number, share: number, base: string): RuleFind
   return {
     field: 'axleRating',
     severity: 'doubtful',
-    title: 'The rating leans on the hitch',
-    sentence: `${base} As built, ${percent(builtShare)} rests there; it must be loaded nose-heavy, and weighed, before the whole rating may be used.`,
+    title: 'GVWR relies on the hitch',
+    sentence: `${base} Dry, it’s ${percent(builtShare)}. Load it nose-heavy and weigh it before anyone uses the full GVWR.`,
     ways: [goTo('hitchWeight'), goTo('axleRating'), withReason()],
   };
 };
@@ -85,7 +85,7 @@ const givenOf = (record: UnitRecord): Given | undefined => {
 /** Axle ratings plus the hitch's loaded share against the GVWR. */
 export const axlesAndHitch: Rule = {
   key: 'axles-and-hitch',
-  about: 'The axles and a sensible hitch share carry the GVWR',
+  about: 'GAWR and a normal hitch weight add up to GVWR',
   needs: ['gvwr', 'axleRating', 'uvw', 'hitchWeight'],
   doubts: ['gvwr', 'axleRating'],
   source: 'Sum of GAWR + hitch at GVWR ≥ GVWR, hitch 10–15% of loaded weight: common practice',

@@ -37,15 +37,15 @@ const objection = (
   if (words) {
     const isSure = !words.startsWith('could be');
     const because = isSure
-      ? `The ${show(difference)} between them is ${words}.`
-      : `The ${show(difference)} between them ${words}.`;
+      ? `That’s ${show(difference)} apart: ${words}.`
+      : `That’s ${show(difference)} apart. It ${words}.`;
     return {
       field: 'ccc',
       severity: 'look',
-      title: 'CCC counts more than the trailer',
+      title: 'CCC leaves something out',
       sentence: `${sum} ${because}`,
       ways: [
-        ...(isSure ? [withReason('That is why', because)] : [withReason()]),
+        ...(isSure ? [withReason('That’s why', because)] : [withReason()]),
         goTo('uvwCounts'),
         goTo('lpCylinders'),
         goTo('ccc'),
@@ -57,7 +57,7 @@ const objection = (
     field: 'ccc',
     severity: 'wrong',
     title: 'CCC doesn’t add up',
-    sentence: `${sum} That’s ${show(Math.abs(difference))} ${more}, and neither propane, battery nor water explains it. Read all three labels again.`,
+    sentence: `${sum} That’s ${show(Math.abs(difference))} ${more} than propane, battery or water explains. Read all three labels again.`,
     ways: [
       goTo('ccc'),
       goTo('uvw'),
@@ -67,10 +67,10 @@ const objection = (
   };
 };
 
-/** Carrying capacity against rating minus UVW. */
+/** CCC against GVWR minus UVW. */
 export const cccIdentity: Rule = {
   key: 'ccc-identity',
-  about: 'CCC equals GVWR minus UVW, or the difference has a name',
+  about: 'CCC equals GVWR minus UVW, or something explains the difference',
   needs: ['gvwr', 'uvw', 'uvwCounts', 'ccc', 'lpCylinders', 'freshTank', 'heaterTank', 'battery'],
   doubts: ['gvwr', 'uvw', 'ccc'],
   source:

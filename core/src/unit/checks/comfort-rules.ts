@@ -7,15 +7,15 @@ import type { FeatureKey } from '../catalog/index.ts';
 
 const coldEvidence: readonly { readonly key: FeatureKey; readonly words: string }[] = [
   { key: 'enclosedBelly', words: 'the underbelly is open' },
-  { key: 'bellyHeat', words: 'no furnace air goes down' },
+  { key: 'bellyHeat', words: 'no furnace heat reaches the underbelly' },
   { key: 'tankHeat', words: 'the tanks have no heaters' },
-  { key: 'doublePane', words: 'the windows have one pane' },
-  { key: 'valvesInside', words: 'the valves hang outside' },
+  { key: 'doublePane', words: 'the windows are single-pane' },
+  { key: 'valvesInside', words: 'the dump valves are outside' },
 ];
 
 const coldClaim: Rule = {
   key: 'cold-claim',
-  about: 'A four-season label rests on something',
+  about: 'A four-season decal has something behind it',
   needs: ['fourSeasonLabel', ...coldEvidence.map((row) => row.key)],
   source: 'No standard says what the label means: common practice',
   test: (record) => {
@@ -26,8 +26,8 @@ const coldClaim: Rule = {
       asFinding({
         field: 'fourSeasonLabel',
         severity: 'doubtful',
-        title: 'A four-season label without the rest',
-        sentence: `It bears the label, and ${missing.length} of ${coldEvidence.length} things that would hold it up are missing: ${listed(missing.map((m) => m.words))}. Do not repeat the label.`,
+        title: 'Four-season decal isn’t backed up',
+        sentence: `It has the decal, but ${missing.length} of ${coldEvidence.length} things that would back it up are missing: ${listed(missing.map((m) => m.words))}. Don’t repeat the decal.`,
         also: missing.slice(0, 2).map((m) => m.key),
       }),
     ];
@@ -36,7 +36,7 @@ const coldClaim: Rule = {
 
 const furnaceThere: Rule = {
   key: 'furnace-there',
-  about: 'A furnace with a rating is there',
+  about: 'A furnace rating has a furnace',
   needs: ['furnace', 'furnaceFitted'],
   doubts: ['furnace'],
   source: 'By definition',
@@ -47,8 +47,8 @@ const furnaceThere: Rule = {
       asFinding({
         field: 'furnaceFitted',
         severity: 'wrong',
-        title: 'A rating without a furnace',
-        sentence: `A furnace of ${heat(rated, system)} is on record, and none as fitted.`,
+        title: 'Furnace rating without a furnace',
+        sentence: `The record has a furnace of ${heat(rated, system)}, but says none is fitted. Correct one of them.`,
         also: ['furnace'],
       }),
     ];
@@ -57,7 +57,7 @@ const furnaceThere: Rule = {
 
 const slideOverride: Rule = {
   key: 'slide-override',
-  about: 'Somebody knows how the slide is moved by hand',
+  about: 'The slide’s manual override is on record',
   needs: ['slide', 'slideOverride', 'slideMechanism'],
   source: 'Common practice; the maker’s manual decides',
   test: (record) => {
@@ -68,9 +68,9 @@ const slideOverride: Rule = {
       asFinding({
         field: 'slideOverride',
         severity: 'look',
-        title: 'How does the slide move by hand?',
+        title: 'Slide override not recorded',
         sentence:
-          'There is a slide, and nobody wrote down where it is moved with 0 V in the battery. Find the place and the tool before a buyer asks.',
+          'There’s a slide, but nobody wrote down where its manual override is. Find it, and the tool, before a buyer asks.',
         also: ['slide'],
       }),
     ];
@@ -82,7 +82,7 @@ const usualRating = { from: 150, to: 350 } as const;
 
 const bunksRated: Rule = {
   key: 'bunk-rating',
-  about: 'Bunks have a rating that was read',
+  about: 'The bunk rating was read',
   needs: ['bunks', 'bunkRating'],
   besides: ['bunkCount'],
   source: 'The label decides: common practice',
@@ -93,8 +93,8 @@ const bunksRated: Rule = {
       asFinding({
         field: 'bunkRating',
         severity: 'look',
-        title: 'What may a bunk carry?',
-        sentence: `${count ? counted(count, 'bunk') : 'Bunks'}, and no rating on record; ${pounds(usualRating.from, system)} to ${pounds(usualRating.to, system)} are usual. Read the label before anybody is put to bed.`,
+        title: 'Bunk rating not recorded',
+        sentence: `There ${count === 1 ? 'is' : 'are'} ${count ? counted(count, 'bunk') : 'bunks'} and no rating on record; ${pounds(usualRating.from, system)} to ${pounds(usualRating.to, system)} is usual. Read the label before anybody sleeps there.`,
         also: ['bunks'],
       }),
     ];
@@ -103,7 +103,7 @@ const bunksRated: Rule = {
 
 const ladderRoof: Rule = {
   key: 'ladder-and-roof',
-  about: 'A ladder leads to a roof that may be walked on',
+  about: 'A roof ladder leads to a walk-on roof',
   needs: ['ladder', 'walkableRoof'],
   source: 'Common practice; the maker’s sheet decides',
   test: (record) => {
@@ -112,9 +112,9 @@ const ladderRoof: Rule = {
       asFinding({
         field: 'ladder',
         severity: 'look',
-        title: 'A ladder to a roof not to be walked on',
+        title: 'Ladder to a roof you can’t walk on',
         sentence:
-          'There is 1 ladder, and the maker does not let anybody walk on the roof. Say so beside it.',
+          'There’s a ladder, but the maker doesn’t allow anybody on the roof. Tell the buyer when you show the ladder.',
         also: ['walkableRoof'],
       }),
     ];
@@ -123,7 +123,7 @@ const ladderRoof: Rule = {
 
 const spareInWay: Rule = {
   key: 'spare-in-the-way',
-  about: 'The spare does not hang before a rear door',
+  about: 'The spare tire doesn’t block the rear door',
   needs: ['spareCarrier', 'rearDoor'],
   source: 'Common practice',
   test: (record) => {
@@ -132,9 +132,9 @@ const spareInWay: Rule = {
       asFinding({
         field: 'spareCarrier',
         severity: 'look',
-        title: 'A spare before the rear door?',
+        title: 'Spare tire may block the rear door',
         sentence:
-          'The spare hangs at the rear, and there is 1 door there: open it, and see whether it clears.',
+          'The spare tire hangs at the rear, and there’s a door there, too. Open it, and see whether it clears.',
         also: ['rearDoor'],
       }),
     ];

@@ -37,7 +37,7 @@ const finding = (
   return {
     field: key,
     severity: readings.length > 0 ? 'wrong' : 'doubtful',
-    title: `${label}: count and size`,
+    title: `${label}: check count and size`,
     sentence: `${odd} ${readings.length > 0 ? readingWords(readings) : 'Count them and read one again.'}`,
     ways: [
       ...readings.map(({ value: meant }) => enter(record, key, meant, system)),
@@ -51,7 +51,7 @@ const finding = (
 export const countTimesSize: Rule = {
   key: 'count-times-size',
   doubts: 'its field',
-  about: 'A count is not run together with a size, and each is not mistaken for together',
+  about: 'Counts and sizes are plausible, each one by itself',
   needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges of each: common practice',

@@ -32,11 +32,11 @@ type DisputablePart = 'specs' | 'features';
 
 const sources: Readonly<Record<HowKnown, string>> = {
   read: 'the label says',
-  measured: 'measured',
-  seen: 'seen',
+  measured: 'we measured',
+  seen: 'we saw',
   sheet: 'the model sheet says',
-  told: 'told',
-  guessed: 'guessed',
+  told: 'we were told',
+  guessed: 'we estimated',
 };
 
 const byline = ({ how, by }: Statement<FieldValue>): string => {
@@ -56,7 +56,7 @@ const decide = (
   const word = knownBy.find((row) => row.key === said.how)?.word ?? said.how;
   return {
     kind: 'enter',
-    label: `Keep ${fieldText(part, key, said.value, 'read', system)}, ${word}`,
+    label: `Use ${fieldText(part, key, said.value, 'read', system)} (${word})`,
     changes: [
       { part, key, value: said.value, how: said.how, basedOn: version, others: [] } as Change,
     ],
@@ -78,8 +78,8 @@ const conflict = (
   return asFinding({
     field: key,
     severity: onlySheet ? 'look' : 'doubtful',
-    title: onlySheet ? 'Not what the model sheet says' : 'Two sources disagree',
-    sentence: `${all.length} sources speak of ${inText(entryFor(key).label)}: ${all.map((s) => inWords(part, key, s, system)).join('; ')}. The best known is shown; the others are kept until somebody decides.`,
+    title: onlySheet ? 'Unit differs from the model sheet' : 'Sources disagree',
+    sentence: `${all.length} sources disagree on ${inText(entryFor(key).label)}: ${all.map((s) => inWords(part, key, s, system)).join('; ')}. We show the surest one. Pick the one that’s right.`,
     ways: all.map((said) => decide(part, key, { said, version: entry.version, system })),
   });
 };
@@ -89,7 +89,7 @@ const featureKeys = features.map((f) => f.key);
 
 const sourcesInConflict: Rule = {
   key: 'sources-in-conflict',
-  about: 'No two sources say different things of one field',
+  about: 'No two sources disagree on a field',
   needs: [...specKeys, ...featureKeys],
   reads: ['others'],
   fieldByField: true,
@@ -105,7 +105,7 @@ const offLabels = ['vin', 'gvwr', 'uvw', 'ccc', 'axleRating', 'coldPressure'] as
 
 const labelPhotoMissing: Rule = {
   key: 'label-photo-missing',
-  about: 'Where ratings were read off labels, the labels are photographed',
+  about: 'Labels that were read are photographed',
   needs: ['labelPhotos', ...offLabels],
   source: 'Common practice',
   test: (record) => {
@@ -115,8 +115,8 @@ const labelPhotoMissing: Rule = {
       asFinding({
         field: 'labelPhotos',
         severity: 'look',
-        title: 'No photograph of the labels',
-        sentence: `${read} figures were read off labels, and there is no picture to read them from again. Take one of each label while you stand here.`,
+        title: 'Labels not photographed',
+        sentence: `${read} figures were read off labels, but there’s no photo of them. Take one of each label while you’re here.`,
       }),
     ];
   },
@@ -124,7 +124,7 @@ const labelPhotoMissing: Rule = {
 
 const labelTickWithoutPhotos: Rule = {
   key: 'label-tick-without-photos',
-  about: 'Labels are ticked as photographed only where there is a photo of each',
+  about: 'Labels marked as photographed have a photo each',
   needs: ['labelPhotos'],
   reads: ['photos'],
   source: 'Common practice',
@@ -141,12 +141,12 @@ const labelTickWithoutPhotos: Rule = {
       asFinding({
         field: 'labelPhotos',
         severity: 'doubtful',
-        title: 'Ticked, but no photo',
-        sentence: `The labels are ticked as photographed, and there’s no photo here of: ${names}. Take it, or take the tick off.`,
+        title: 'Label photos missing',
+        sentence: `The labels are marked as photographed, but there’s no photo of: ${names}. Take it, or clear the mark.`,
         ways: [
           {
             kind: 'enter',
-            label: 'Take the tick off',
+            label: 'Clear the mark',
             changes: [
               {
                 part: 'features',

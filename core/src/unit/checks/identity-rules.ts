@@ -1,6 +1,7 @@
 import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
 import { modelYearsOf, readFloorPlan } from '../identity/index.ts';
+import { formatWhole } from '../../base/quantity/index.ts';
 import { amountOf, textOf } from '../record/index.ts';
 import { feet, asFinding, todayOf } from './as-finding.ts';
 import type { Rule } from './types.ts';
@@ -8,7 +9,7 @@ import type { Rule } from './types.ts';
 /** Model year against the tenth character of the VIN. */
 const vinYear: Rule = {
   key: 'vin-year',
-  about: 'The tenth character of the VIN stands for the model year',
+  about: 'The VIN’s tenth character matches the model year',
   needs: ['vin', 'modelYear'],
   source: '49 CFR 565.15(d), table VII',
   test: (record) => {
@@ -20,8 +21,8 @@ const vinYear: Rule = {
       asFinding({
         field: 'modelYear',
         severity: 'doubtful',
-        title: 'Model year and VIN disagree',
-        sentence: `The tenth character of the VIN, ${vin[9]}, stands for ${years.join(' or ')}; the record says ${year}.`,
+        title: 'VIN and model year disagree',
+        sentence: `The VIN’s tenth character, ${vin[9]}, means ${years.join(' or ')}, but the record says ${year}. Read both again.`,
         also: ['vin'],
       }),
     ];
@@ -31,7 +32,7 @@ const vinYear: Rule = {
 /** Model years begin up to a year before their number and seldom end after it. */
 const buildYear: Rule = {
   key: 'build-year',
-  about: 'The build date lies in the months in which a model year is built',
+  about: 'The build date fits the model year',
   needs: ['buildDate', 'modelYear'],
   source: 'Model years run from about January before to December of the year: common practice',
   test: (record) => {
@@ -44,8 +45,8 @@ const buildYear: Rule = {
       asFinding({
         field: 'buildDate',
         severity: 'doubtful',
-        title: 'Built outside its model year',
-        sentence: `Built ${formatDate(built)}, called a ${year} model; those are usually built from ${formatDate(from)} to ${formatDate(until)}.`,
+        title: 'Build date doesn’t fit the model year',
+        sentence: `It was built ${formatDate(built)}, but it’s a ${year} model. Those are usually built from ${formatDate(from)} to ${formatDate(until)}. Read the VIN label again.`,
         also: ['modelYear'],
       }),
     ];
@@ -58,7 +59,7 @@ const inOrder = (
   [first, second]: readonly [string, string],
 ): Rule => ({
   key,
-  about: `It is ${first} before it is ${second}`,
+  about: `It was ${first} before it was ${second}`,
   needs: [earlier, later],
   doubts: [earlier, later],
   source: 'The order of things',
@@ -70,7 +71,7 @@ const inOrder = (
         field: later,
         severity: 'wrong',
         title: `${second[0]?.toUpperCase()}${second.slice(1)} before it was ${first}`,
-        sentence: `It was ${first} ${formatDate(a)} and ${second} ${formatDate(b)}: one of the two dates was misread.`,
+        sentence: `It was ${second} ${formatDate(b)}, but ${first} ${formatDate(a)}. One of the two dates is wrong.`,
         also: [earlier],
       }),
     ];
@@ -80,7 +81,7 @@ const inOrder = (
 /** A day that has not come yet cannot have been written down. */
 const future: Rule = {
   key: 'future-date',
-  about: 'Nothing is recorded as done on a day still to come',
+  about: 'Nothing is recorded on a date in the future',
   needs: ['buildDate', 'arrived', 'inspected', 'recallChecked', 'sealsChecked'],
   doubts: 'its field',
   fieldByField: true,
@@ -94,8 +95,8 @@ const future: Rule = {
           asFinding({
             field,
             severity: 'wrong',
-            title: 'A day still to come',
-            sentence: `${formatDate(date)} lies ahead; today is ${todayOf(look)}.`,
+            title: 'Date in the future',
+            sentence: `${formatDate(date)} hasn’t come yet; today is ${todayOf(look)}. Enter the day it was done.`,
           }),
         ];
       },
@@ -105,7 +106,7 @@ const future: Rule = {
 /** The nominal feet in the name are those of the box, more or less; overall is about 1 to 5 ft more. */
 const nominalLength: Rule = {
   key: 'nominal-length',
-  about: 'The overall length goes with the number in the floor plan’s name',
+  about: 'Overall length fits the number in the floor plan',
   needs: ['floorPlan', 'overallLength'],
   doubts: ['overallLength'],
   source: 'Overall is from about 1 to nearly 6 ft over the nominal number: common practice',
@@ -120,8 +121,9 @@ const nominalLength: Rule = {
       asFinding({
         field: 'overallLength',
         severity: over < -1 ? 'wrong' : 'doubtful',
-        title: over < 0 ? 'Shorter than its name' : 'Much longer than its name',
-        sentence: `“${plan}” is nominally ${nominal} ft, and ${feet(overall, system)} overall is ${feet(Math.abs(over) * 12, system)} ${over < 0 ? 'less' : 'more'}. Was it taped from coupler to bumper?`,
+        title:
+          over < 0 ? 'Shorter than the floor plan says' : 'Much longer than the floor plan says',
+        sentence: `“${plan}” is nominally ${nominal} ft, but overall it’s ${feet(overall, system)}, ${feet(Math.abs(over) * 12, system)} ${over < 0 ? 'less' : 'more'}. Tape it again from coupler to bumper.`,
         also: ['floorPlan'],
       }),
     ];
@@ -131,7 +133,7 @@ const nominalLength: Rule = {
 /** A recall look-up ages: it is done again before hand-over. */
 const recallStale: Rule = {
   key: 'recall-stale',
-  about: 'Recalls were looked up within the last three months',
+  about: 'Recalls were looked up in the last three months',
   needs: ['recallChecked'],
   source: 'Common practice',
   test: (record, look) => {
@@ -141,17 +143,17 @@ const recallStale: Rule = {
       asFinding({
         field: 'recallChecked',
         severity: 'look',
-        title: 'Look the recalls up again',
-        sentence: `Last looked up ${formatDate(checked)}, ${monthsBetween(checked, look.today)} months ago.`,
+        title: 'Recall look-up is old',
+        sentence: `Recalls were last looked up ${formatDate(checked)}, ${monthsBetween(checked, look.today)} months ago. Look them up again by VIN.`,
       }),
     ];
   },
 };
 
-/** An asking price over the list price is a slip, or wants a word. */
+/** An asking price over the MSRP is a slip, or needs a word of explanation. */
 const priceOverList: Rule = {
   key: 'price-over-list',
-  about: 'The asking price is not above the list price',
+  about: 'The asking price isn’t above the MSRP',
   needs: ['askingPrice', 'listPrice'],
   source: 'Common practice',
   test: (record) => {
@@ -161,8 +163,8 @@ const priceOverList: Rule = {
       asFinding({
         field: 'askingPrice',
         severity: 'doubtful',
-        title: 'Asking more than the list',
-        sentence: `Asking ${asking} against a list price of ${list}.`,
+        title: 'Asking price over MSRP',
+        sentence: `The asking price is ${formatWhole(asking)}, but the MSRP is ${formatWhole(list)}. Check both.`,
         also: ['listPrice'],
       }),
     ];
@@ -176,7 +178,7 @@ const manyOptions = 3;
 const optionWithoutPackage: Rule = {
   key: 'option-without-package',
   reads: ['features'],
-  about: 'Where there are many options, the package they came in is named',
+  about: 'With many options, their package is named',
   needs: ['packages'],
   source: 'Single options are ordered too; three or more mostly come together: common practice',
   test: (record) => {
@@ -187,8 +189,8 @@ const optionWithoutPackage: Rule = {
       asFinding({
         field: 'packages',
         severity: 'look',
-        title: 'Many options, no package named',
-        sentence: `${options.length} things are recorded as options, and no package is. Read the order sheet; if they were ordered one by one, asFinding so.`,
+        title: 'Many options, no package',
+        sentence: `${options.length} things are recorded as options, but no package is. Read the order sheet; if they were ordered one by one, say so.`,
       }),
     ];
   },
@@ -197,7 +199,7 @@ const optionWithoutPackage: Rule = {
 /** The date of the inspection follows from a technician's signature. */
 const inspectionDate: Rule = {
   key: 'inspection-unsigned',
-  about: 'A date of inspection has a signature under it',
+  about: 'An inspection date has a signature',
   needs: ['inspected'],
   reads: ['features', 'inspection', 'signatures'],
   source: 'Common practice',
@@ -208,8 +210,8 @@ const inspectionDate: Rule = {
       asFinding({
         field: 'inspected',
         severity: 'doubtful',
-        title: 'A date of inspection, and no signature',
-        sentence: `${formatDate(typed)} stands here, and no technician has signed the inspection as it is now. Until one does, tell the unit and operate nothing.`,
+        title: 'Inspection not signed',
+        sentence: `The record says ${formatDate(typed)}, but no technician has signed the inspection as it is now. Until one does, show and tell only: don’t operate anything.`,
       }),
     ];
   },
@@ -218,8 +220,8 @@ const inspectionDate: Rule = {
 export const identityRules: readonly Rule[] = [
   vinYear,
   buildYear,
-  inOrder('built-then-arrived', ['buildDate', 'arrived'], ['built', 'brought here']),
-  inOrder('arrived-then-inspected', ['arrived', 'inspected'], ['brought here', 'inspected']),
+  inOrder('built-then-arrived', ['buildDate', 'arrived'], ['built', 'delivered here']),
+  inOrder('arrived-then-inspected', ['arrived', 'inspected'], ['delivered here', 'inspected']),
   future,
   nominalLength,
   recallStale,

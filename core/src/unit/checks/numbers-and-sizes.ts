@@ -18,7 +18,7 @@ const sizes = ofKind('size').map((spec) => ({ ...spec, range: rangeOf(spec.value
 export const plausibleNumbers: Rule = {
   key: 'number-range',
   doubts: 'its field',
-  about: 'Counts, years and sums lie in their usual range',
+  about: 'Counts, years and prices are plausible',
   needs: numbers.map(({ key }) => key),
   fieldByField: true,
   source: 'Ranges: common practice',
@@ -31,7 +31,7 @@ export const plausibleNumbers: Rule = {
         asFinding({
           field: key,
           severity: 'doubtful',
-          title: `${label}: out of the ordinary`,
+          title: `${label} is unusual`,
           sentence: `${value.number} is outside the usual ${plausible.from} to ${plausible.to}. Read it again.`,
         }),
       ];
@@ -42,7 +42,7 @@ export const plausibleNumbers: Rule = {
 export const plausibleSizes: Rule = {
   key: 'size-range',
   doubts: 'its field',
-  about: 'Every side of a size lies in its usual range',
+  about: 'Every side of a size is plausible',
   needs: sizes.map(({ key }) => key),
   fieldByField: true,
   source: 'Ranges: common practice',
@@ -56,7 +56,7 @@ export const plausibleSizes: Rule = {
         asFinding({
           field: key,
           severity: 'doubtful',
-          title: `${label}: out of the ordinary`,
+          title: `${label} is unusual`,
           sentence: `${show(side)} ${value.sides[odd] ?? ''} is outside the usual ${show(range.from)} to ${show(range.to)}. Were the sides run together?`,
         }),
       ];

@@ -30,7 +30,7 @@ const shoreSizes = [15, 20, 30, 50] as const;
 
 const shoreSize: Rule = {
   key: 'shore-size',
-  about: 'Shore power is of a size that pedestals have',
+  about: 'Shore power is a size pedestals have',
   needs: ['shoreAmps'],
   doubts: 'its field',
   source: 'NEC 551, from memory',
@@ -41,8 +41,8 @@ const shoreSize: Rule = {
       asFinding({
         field: 'shoreAmps',
         severity: 'doubtful',
-        title: 'No pedestal has this size',
-        sentence: `${amps(rated, system)} is on no pedestal; there are ${shoreSizes.join(', ')} A. Read the plate of the inlet.`,
+        title: 'Shore power isn’t a standard size',
+        sentence: `No pedestal has ${amps(rated, system)}; they come in ${shoreSizes.join(', ')} A. Read the plate on the inlet.`,
       }),
     ];
   },
@@ -50,9 +50,9 @@ const shoreSize: Rule = {
 
 const shoreForCooling: Rule = {
   key: 'shore-for-cooling',
-  about: 'Shore power goes with the air conditioners',
+  about: 'Shore power is enough for the air conditioners',
   needs: ['shoreAmps', 'acUnits'],
-  source: 'Two air conditioners want 50 A or load management: common practice',
+  source: 'Two air conditioners need 50 A or load management: common practice',
   test: (record, { system }) => {
     const [rated, cooling] = [amountOf(record, 'shoreAmps'), howMany(record, 'acUnits')];
     if (rated === undefined || cooling === undefined || cooling < 2 || rated >= 50) return [];
@@ -60,8 +60,8 @@ const shoreForCooling: Rule = {
       asFinding({
         field: 'shoreAmps',
         severity: 'doubtful',
-        title: 'Little power for this cooling',
-        sentence: `${cooling} air conditioners on ${amps(rated, system)}: both together trip it unless something shares the load. Which one runs?`,
+        title: 'Shore power is short for two A/Cs',
+        sentence: `There are ${cooling} air conditioners on ${amps(rated, system)}. Together they trip the breaker unless something shares the load. Find out which one runs.`,
         also: ['acUnits'],
       }),
     ];
@@ -70,7 +70,7 @@ const shoreForCooling: Rule = {
 
 const coolingCount: Rule = {
   key: 'cooling-count',
-  about: 'The count of air conditioners goes with the second one',
+  about: 'The number of air conditioners matches the second one',
   needs: ['acUnits', 'secondAc'],
   doubts: ['acUnits'],
   source: 'By definition',
@@ -84,10 +84,10 @@ const coolingCount: Rule = {
       asFinding({
         field: 'secondAc',
         severity: 'wrong',
-        title: 'How many air conditioners?',
+        title: 'Air conditioners don’t match',
         sentence: isThere
-          ? `A second air conditioner is recorded as fitted, and ${count} is counted.`
-          : `${count} are counted, and the second one is recorded as not fitted. A framed opening is prep.`,
+          ? `A second air conditioner is recorded as fitted, but the count is ${count}. Count the covers on the roof.`
+          : `The count is ${count}, but the second one is recorded as not fitted. A framed opening is prep only.`,
         also: ['acUnits'],
       }),
     ];
@@ -96,7 +96,7 @@ const coolingCount: Rule = {
 
 const controllerMissing: Rule = {
   key: 'solar-controller',
-  about: 'A panel has a controller',
+  about: 'A solar panel has a controller',
   needs: ['solar', 'solarController'],
   source: 'Common practice',
   test: (record) => {
@@ -106,9 +106,9 @@ const controllerMissing: Rule = {
       asFinding({
         field: 'solarController',
         severity: 'doubtful',
-        title: 'A panel without a controller',
+        title: 'Solar panel has no controller',
         sentence:
-          'A panel is fitted and no controller: 12 V batteries boil without one. Look behind the panel by the door.',
+          'There’s a solar panel but no controller; a 12 V battery overcharges without one. Look behind the panel by the door.',
         also: ['solar'],
       }),
     ];
@@ -137,8 +137,8 @@ const beyondPower = (power: number, limit: number, system: System): RuleFinding 
   return asFinding({
     field: 'controllerAmps',
     severity: 'look',
-    title: 'Panels beyond the controller',
-    sentence: `${watts(power, system)} of panel make up to ${amps(current, system)}; the controller is for ${amps(limit, system)}. What is above is lost.`,
+    title: 'More solar than the controller can use',
+    sentence: `${watts(power, system)} of solar makes up to ${amps(current, system)}, but the controller passes ${amps(limit, system)}. The rest is lost.`,
     also: ['solarPanels'],
   });
 };
@@ -155,15 +155,15 @@ const beyondCurrent = (
   return asFinding({
     field: 'controllerAmps',
     severity: isAbout ? 'doubtful' : 'wrong',
-    title: 'More current than the controller stands',
-    sentence: `${watts(power, system)} of panel make ${isAbout ? 'about ' : ''}${amps(amount, system)}; the controller is for ${amps(limit, system)}. ${isAbout ? askForPlate : 'Not to be connected so.'}`,
+    title: 'Solar controller is overloaded',
+    sentence: `${watts(power, system)} of solar makes ${isAbout ? 'about ' : ''}${amps(amount, system)}, but the controller is rated for ${amps(limit, system)}. ${isAbout ? askForPlate : 'Don’t connect it like this.'}`,
     also: ['solarShortCircuit', 'solarPanels'],
   });
 };
 
 const controllerSize: Rule = {
   key: 'controller-size',
-  about: 'The controller takes what the panels give',
+  about: 'The solar controller can take what the panels make',
   needs: ['solarPanels', 'controllerAmps', 'controllerKind', 'solarShortCircuit'],
   source:
     'Watts over charging volts (MPPT), panel current (PWM), about watts ÷ 18 where no plate was read: common practice',
@@ -180,7 +180,7 @@ const controllerSize: Rule = {
 
 const portSize: Rule = {
   key: 'solar-port-size',
-  about: 'What plugs into the solar port stays within its limit',
+  about: 'The panels stay within the solar port’s limit',
   needs: ['solarPanels', 'solarPortAmps', 'solarPort', 'solarShortCircuit'],
   source: 'The port’s label decides; about watts ÷ 18 where no plate was read: common practice',
   test: (record, { system }) => {
@@ -192,8 +192,8 @@ const portSize: Rule = {
       asFinding({
         field: 'solarPortAmps',
         severity: 'look',
-        title: 'More panel than the port passes',
-        sentence: `The panels make ${about}${amps(current.amount, system)}, and the port is for ${amps(limit, system)}: they can’t feed through it. ${current.isAbout ? askForPlate : 'Follow their wires to see that they don’t.'}`,
+        title: 'Panels are over the solar port’s limit',
+        sentence: `The panels make ${about}${amps(current.amount, system)}, but the solar port is for ${amps(limit, system)}. They can’t feed through it. ${current.isAbout ? askForPlate : 'Follow their wires to make sure they don’t.'}`,
         also: ['solarPanels', 'solarShortCircuit'],
       }),
     ];
@@ -202,7 +202,7 @@ const portSize: Rule = {
 
 const wiringSize: Rule = {
   key: 'solar-wiring',
-  about: 'The panels stay within what the wiring allows',
+  about: 'The panels stay within the prewire limit',
   needs: ['solarPanels', 'solarAllowance'],
   source: 'The maker’s sheet decides: common practice',
   test: (record, { system }) => {
@@ -212,8 +212,8 @@ const wiringSize: Rule = {
       asFinding({
         field: 'solarAllowance',
         severity: 'doubtful',
-        title: 'More panel than the wiring allows',
-        sentence: `${watts(power, system)} of panel on wiring for ${watts(limit, system)}. An electrician looks before the sun does.`,
+        title: 'More solar than the wiring allows',
+        sentence: `There’s ${watts(power, system)} of solar on wiring for ${watts(limit, system)}. Have an electrician look before it’s used.`,
         also: ['solarPanels'],
       }),
     ];
@@ -224,7 +224,7 @@ const isLead = (kind: string): boolean => ['flooded', 'agm', 'gel'].includes(kin
 
 const controllerSetting: Rule = {
   key: 'controller-setting',
-  about: 'The solar controller is set for the battery that is fitted',
+  about: 'The solar controller is set for this battery',
   needs: ['controllerSetting', 'batteryKind'],
   source: 'Common practice; the battery maker’s sheet decides',
   test: (record) => {
@@ -234,8 +234,8 @@ const controllerSetting: Rule = {
       asFinding({
         field: 'controllerSetting',
         severity: isLead(setting) === isLead(kind) ? 'doubtful' : 'wrong',
-        title: 'Set for another battery',
-        sentence: `The controller is set for ${choiceOf(record, 'controllerSetting')}, and the 12 V battery is ${choiceOf(record, 'batteryKind')}. Change the setting before the sun comes out.`,
+        title: 'Solar controller setting is wrong',
+        sentence: `The solar controller is set for ${choiceOf(record, 'controllerSetting')}, but the battery is ${choiceOf(record, 'batteryKind')}. Change the setting before it charges.`,
         also: ['batteryKind'],
       }),
     ];
@@ -244,7 +244,7 @@ const controllerSetting: Rule = {
 
 const converterSetting: Rule = {
   key: 'converter-setting',
-  about: 'The converter is set for the battery that is fitted',
+  about: 'The converter is set for this battery',
   needs: ['converterSetting', 'batteryKind'],
   source: 'Common practice; the battery maker’s sheet decides',
   test: (record) => {
@@ -255,8 +255,8 @@ const converterSetting: Rule = {
       asFinding({
         field: 'converterSetting',
         severity: 'wrong',
-        title: 'The converter charges another kind',
-        sentence: `The converter is set for ${choiceOf(record, 'converterSetting')}, and the 12 V battery is ${choiceOf(record, 'batteryKind')}. Set it before it is plugged in.`,
+        title: 'Converter setting is wrong',
+        sentence: `The converter is set for ${choiceOf(record, 'converterSetting')}, but the battery is ${choiceOf(record, 'batteryKind')}. Change the setting before you plug it in.`,
         also: ['batteryKind'],
       }),
     ];
@@ -265,10 +265,10 @@ const converterSetting: Rule = {
 
 const batteryVolts: Rule = {
   key: 'battery-volts',
-  about: 'The batteries make twelve volts together',
+  about: 'The batteries add up to 12 V',
   needs: ['batteryVolts', 'batteryWiring', 'batteryCharge'],
   doubts: ['batteryVolts', 'batteryWiring', 'batteryCharge'],
-  source: 'In series volts add up, in parallel ampere-hours: physics',
+  source: 'In series volts add up, in parallel amp-hours: physics',
   test: (record) => {
     const volts = amountOf(record, 'batteryVolts');
     const wiring = textOf(record, 'batteryWiring');
@@ -280,8 +280,8 @@ const batteryVolts: Rule = {
       asFinding({
         field: 'batteryWiring',
         severity: 'wrong',
-        title: 'Not twelve volts',
-        sentence: `${count} of ${volts} V joined ${wiring === 'single' ? 'alone' : `in ${wiring === 'both' ? 'pairs' : wiring}`} make ${volts * inRow} V; the trailer runs on 12 V.`,
+        title: 'Batteries don’t add up to 12 V',
+        sentence: `${count} × ${volts} V wired ${wiring === 'single' ? 'singly' : `in ${wiring === 'both' ? 'pairs' : wiring}`} makes ${volts * inRow} V, but the trailer runs on 12 V. Check the voltage and the cables.`,
         also: ['batteryVolts', 'batteryCharge'],
       }),
     ];
@@ -290,9 +290,9 @@ const batteryVolts: Rule = {
 
 const inverterBank: Rule = {
   key: 'inverter-bank',
-  about: 'The batteries can feed the inverter',
+  about: 'The batteries can run the inverter',
   needs: ['inverterWatts', 'batteryCharge'],
-  source: 'No more than the bank’s ampere-hours in amperes: common practice',
+  source: 'No more amps than the bank has amp-hours: common practice',
   test: (record, { system }) => {
     const inverter = amountOf(record, 'inverterWatts');
     const bank = countedOf(record, 'batteryCharge');
@@ -304,8 +304,8 @@ const inverterBank: Rule = {
       asFinding({
         field: 'inverterWatts',
         severity: 'doubtful',
-        title: 'A small battery for this inverter',
-        sentence: `${watts(inverter, system)} draw ${amps(current, system)} of a bank of ${hours} Ah: empty within the hour, and hard on it. What is it meant to run?`,
+        title: 'Battery is small for the inverter',
+        sentence: `At ${watts(inverter, system)} the inverter draws ${amps(current, system)} from a ${hours} Ah bank: empty within the hour, and hard on it. Find out what it’s meant to run.`,
         also: ['batteryCharge'],
       }),
     ];

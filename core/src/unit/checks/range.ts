@@ -19,7 +19,7 @@ const finding = (
   return {
     field: key,
     severity: readings.length > 0 ? 'wrong' : 'doubtful',
-    title: `${label} is out of the ordinary`,
+    title: `${label} is unusual`,
     sentence: `${show(amount)} is outside the usual ${show(range.from)} to ${show(range.to)}. ${readingWords(readings)}`,
     ways: [
       ...readings.map(({ value }) => enter(record, key, value, system)),
@@ -33,7 +33,7 @@ const finding = (
 export const plausibleRange: Rule = {
   key: 'range',
   doubts: 'its field',
-  about: 'Quantities lie in their usual range; lost or added noughts are named',
+  about: 'Quantities are plausible; a misplaced zero is named',
   needs: fields.map((field) => field.key),
   fieldByField: true,
   source: 'Ranges: common practice',

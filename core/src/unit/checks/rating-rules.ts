@@ -1,4 +1,5 @@
 import { entryFor, featureEntry, type FeatureKey, type SpecKey } from '../catalog/index.ts';
+import { inText } from '../../base/words/index.ts';
 import { fieldText, hasFeature } from '../record/index.ts';
 import { formatQuantity, type System } from '../../base/quantity/index.ts';
 import { specsOfKind } from './plausible.ts';
@@ -24,8 +25,8 @@ const unread = (spec: SpecKey, where: string, how: 'told' | 'guessed', text: str
   asFinding({
     field: spec,
     severity: 'doubtful',
-    title: 'A rating nobody read',
-    sentence: `${entryFor(spec).label}: ${text} is only ${how}. Read it off ${where} before anybody leans on it.`,
+    title: 'Rating not read off the plate',
+    sentence: `${entryFor(spec).label}: ${text} is only ${how === 'told' ? 'what we were told' : 'an estimate'}. Read it off ${where} before anybody relies on it.`,
   });
 
 const missing = (spec: SpecKey, of: FeatureKey, where: string, system: System): RuleFinding => {
@@ -35,8 +36,8 @@ const missing = (spec: SpecKey, of: FeatureKey, where: string, system: System): 
   return asFinding({
     field: spec,
     severity: 'look',
-    title: 'What may it carry?',
-    sentence: `${featureEntry(of).label}: no rating on record${usual}. Read it off ${where}.`,
+    title: `${entryFor(spec).label} isn’t recorded`,
+    sentence: `There’s no rating on record for the ${inText(featureEntry(of).label)}${usual}. Read it off ${where}.`,
     also: [of],
   });
 };
@@ -46,7 +47,7 @@ const rangeByKey = new Map(specsOfKind('quantity').map(({ key, range }) => [key,
 /** What carries people and things has a rating that somebody read. */
 const ratingRead: Rule = {
   key: 'rating-unread',
-  about: 'Racks, receivers, ramps, tip-outs, steps and trays have a rating that was read',
+  about: 'Ratings of racks, receivers, ramps, tip-outs, steps and trays were read',
   needs: rated.flatMap(({ spec, of }) => [spec, of]),
   fieldByField: true,
   source: 'The plate decides: common practice',

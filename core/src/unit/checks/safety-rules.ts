@@ -1,4 +1,4 @@
-import { inText } from '../../base/words/index.ts';
+import { counted, inText } from '../../base/words/index.ts';
 import type { FeatureKey, SpecKey } from '../catalog/index.ts';
 import { entryFor } from '../catalog/index.ts';
 import { inspectedAt } from '../condition/index.ts';
@@ -23,8 +23,8 @@ const alarmDates: Rule = {
         asFinding({
           field,
           severity: 'wrong',
-          title: 'An alarm past its date',
-          sentence: `It was to be replaced by ${formatDate(date)}; today is ${todayOf(look)}. Replace it before anybody sleeps here, or the gas is opened.`,
+          title: `${entryFor(field).label.replace(/ replace by$/, '')} is past its date`,
+          sentence: `It was due to be replaced by ${formatDate(date)}; today is ${todayOf(look)}. Replace it before anybody sleeps here or opens the propane.`,
         }),
       ];
     }),
@@ -32,7 +32,7 @@ const alarmDates: Rule = {
 
 const extinguisherAge: Rule = {
   key: 'extinguisher-age',
-  about: 'The extinguisher is younger than twelve years',
+  about: 'The extinguisher is under twelve years old',
   needs: ['extinguisherDate'],
   source: 'Disposable extinguishers end after 12 years: NFPA 10, from memory',
   test: (record, { today }) => {
@@ -42,8 +42,8 @@ const extinguisherAge: Rule = {
       asFinding({
         field: 'extinguisherDate',
         severity: 'doubtful',
-        title: 'An old extinguisher',
-        sentence: `Made ${formatDate(date)}, ${Math.floor(monthsBetween(date, today) / 12)} years ago; they end after 12.`,
+        title: 'Fire extinguisher is too old',
+        sentence: `The fire extinguisher is from ${formatDate(date)}, ${Math.floor(monthsBetween(date, today) / 12)} years ago; they’re good for 12. Replace it.`,
       }),
     ];
   },
@@ -66,17 +66,17 @@ const missing: Rule = {
         asFinding({
           field,
           severity: 'wrong',
-          title: 'Something that protects is missing',
-          sentence: `Recorded as not fitted: ${inText(entryFor(field).label)}. Nobody sleeps here before it is.`,
+          title: `${entryFor(field).label}: missing`,
+          sentence: `The ${inText(entryFor(field).label)} ${field === 'coAlarm' ? 'are' : 'is'} recorded as missing. Nobody sleeps here until that’s fixed.`,
         }),
       ),
 };
 
 /** The labels that a maker has to fix, and what each proves. */
 const labels = [
-  { key: 'vinLabel', label: 'VIN label', proves: 'who built it, when, and for what gross weight' },
-  { key: 'weightLabel', label: 'weight label', proves: 'what may still be put aboard' },
-  { key: 'tireLabel', label: 'tire label', proves: 'which tires carry it, and at what pressure' },
+  { key: 'vinLabel', label: 'VIN label', proves: 'who built it, when, and its GVWR' },
+  { key: 'weightLabel', label: 'weight label', proves: 'its cargo capacity' },
+  { key: 'tireLabel', label: 'tire label', proves: 'its tires and their pressure' },
 ] as const satisfies readonly { key: FeatureKey; label: string; proves: string }[];
 
 const labelMissing: Rule = {
@@ -92,15 +92,15 @@ const labelMissing: Rule = {
         asFinding({
           field: key,
           severity: 'doubtful',
-          title: 'A label is missing',
-          sentence: `The ${label} is gone or cannot be read, and with it the proof of ${proves}. Ask the maker for another.`,
+          title: `${label.replace(/^./, (first) => first.toUpperCase())} is missing`,
+          sentence: `The ${label} is gone or can’t be read, and with it the proof of ${proves}. Ask the maker for a new one.`,
         }),
       ),
 };
 
 const notInspected: Rule = {
   key: 'not-inspected',
-  about: 'A unit that has arrived was inspected',
+  about: 'A unit on the yard is inspected',
   needs: ['arrived', 'inspected'],
   reads: ['features', 'inspection', 'signatures'],
   source: 'Common practice',
@@ -113,7 +113,7 @@ const notInspected: Rule = {
         field: 'inspected',
         severity: 'look',
         title: 'Not inspected yet',
-        sentence: `Here since ${formatDate(arrived)}, and not inspected by ${todayOf(look)}: tell it, operate nothing.`,
+        sentence: `It’s been here since ${formatDate(arrived)}, and it isn’t inspected as of ${todayOf(look)}. Show and tell only: don’t operate anything.`,
       }),
     ];
   },
@@ -132,9 +132,9 @@ const fuelVents: Rule = {
       asFinding({
         field: 'fuelVents',
         severity: 'wrong',
-        title: 'No way out for fuel vapor',
+        title: 'Garage has no fuel-vapor vents',
         sentence:
-          'The garage has 0 of the 2 vents, high and low, that let vapor out. No fueled machine goes in before a technician has looked.',
+          'The garage is recorded without vents, high and low, to let fuel vapor out. No fueled machine goes in until a technician has looked.',
         also: ['garageSpace'],
       }),
     ];
@@ -143,7 +143,7 @@ const fuelVents: Rule = {
 
 const tieDowns: Rule = {
   key: 'tie-downs-floor',
-  about: 'Tie-downs hold in more than the floor',
+  about: 'Tie-downs are anchored in more than the floor',
   needs: ['tieDowns', 'tieDownsInto'],
   source: 'The weaker of strap and anchor counts: 49 CFR 393.106, from memory',
   test: (record) => {
@@ -153,8 +153,8 @@ const tieDowns: Rule = {
       asFinding({
         field: 'tieDownsInto',
         severity: 'doubtful',
-        title: 'Tied to the floor alone',
-        sentence: `${tie.count} tie-downs${tie.each === undefined ? '' : ', each rated for itself,'} are fixed in the floor only: what they are screwed into decides.`,
+        title: 'Tie-downs are only in the floor',
+        sentence: `${counted(tie.count, 'tie-down')} ${tie.count === 1 ? 'is' : 'are'} anchored in the floor only, so the floor decides, not the ring’s rating. Have a technician look before anybody hauls with ${tie.count === 1 ? 'it' : 'them'}.`,
         also: ['tieDowns'],
       }),
     ];
@@ -163,7 +163,7 @@ const tieDowns: Rule = {
 
 const gasPressure: Rule = {
   key: 'quick-connect-pressure',
-  about: 'The quick connect’s pressure is that of the cooker',
+  about: 'The LP quick connect matches the cooktop’s pressure',
   needs: ['lpQuickPressure', 'outsideCookerFuel', 'looseGrill'],
   source: 'High and low pressure are not interchangeable: common practice',
   test: (record) => {
@@ -173,9 +173,9 @@ const gasPressure: Rule = {
       asFinding({
         field: 'lpQuickPressure',
         severity: 'doubtful',
-        title: 'High pressure for a low-pressure cooker?',
+        title: 'LP pressure may not match',
         sentence:
-          'The outlet is labeled high pressure and the cooker runs on the trailer’s gas, which is mostly at low pressure, 11 in of water column (28 mbar). Read both labels; licensed people connect them.',
+          'The quick connect is labeled high pressure, but the outside cooktop runs on the trailer’s propane, usually low pressure, 11 in of water column (28 mbar). Read both labels; let licensed people connect them.',
         also: ['outsideCookerFuel'],
       }),
     ];

@@ -23,7 +23,7 @@ const within = (
         field: part,
         severity: 'wrong',
         title: words.title,
-        sentence: `${feet(a, system)} does not go into ${feet(b, system)}: ${words.because}`,
+        sentence: `It’s ${feet(a, system)} against ${feet(b, system)}. ${words.because}`,
         also: [whole],
       }),
     ];
@@ -35,7 +35,7 @@ const usualHitch = { from: 30, to: 84 } as const;
 
 const hitchLength: Rule = {
   key: 'hitch-length',
-  about: 'What the overall length has over the box is a hitch and a bumper',
+  about: 'Overall length minus box length leaves a hitch and a bumper',
   needs: ['overallLength', 'boxLength'],
   source: 'A-frame and bumper together 2 ½ to 7 ft: common practice',
   test: (record, { system }) => {
@@ -47,8 +47,8 @@ const hitchLength: Rule = {
       asFinding({
         field: 'boxLength',
         severity: 'doubtful',
-        title: 'An odd length of hitch',
-        sentence: `${feet(overall, system)} overall less a box of ${feet(box, system)} leaves ${feet(rest, system)} for hitch and bumper; ${feet(usualHitch.from, system)} to ${feet(usualHitch.to, system)} is usual.`,
+        title: 'Box and overall length don’t fit',
+        sentence: `${feet(overall, system)} overall minus the ${feet(box, system)} box leaves ${feet(rest, system)} for hitch and bumper; ${feet(usualHitch.from, system)} to ${feet(usualHitch.to, system)} is usual. Tape both again.`,
         also: ['overallLength'],
       }),
     ];
@@ -57,7 +57,7 @@ const hitchLength: Rule = {
 
 const heights: Rule = {
   key: 'height-inside-out',
-  about: 'Outside height and inside height leave a floor, a roof and wheels',
+  about: 'Height and interior height leave room for floor, roof and wheels',
   needs: ['heightWithAc', 'insideHeight'],
   doubts: ['heightWithAc', 'insideHeight'],
   source: 'Outside less inside 2 to 5 ½ ft: common practice',
@@ -70,8 +70,8 @@ const heights: Rule = {
       asFinding({
         field: 'heightWithAc',
         severity: rest < 0 ? 'wrong' : 'doubtful',
-        title: 'Outside and inside height do not go together',
-        sentence: `${feet(outside, system)} outside and ${feet(inside, system)} inside leave ${feet(Math.abs(rest), system)}${rest < 0 ? ' too little' : ''} for wheels, floor, roof and air conditioner. Measure it before a low bridge does.`,
+        title: 'Height and interior height don’t fit',
+        sentence: `${feet(outside, system)} outside and ${feet(inside, system)} inside ${rest < 0 ? `is ${feet(Math.abs(rest), system)} short` : `leaves ${feet(rest, system)}`} for wheels, floor, roof and A/C. Measure the height again before anybody drives under a bridge.`,
         also: ['insideHeight'],
       }),
     ];
@@ -83,7 +83,7 @@ const usualRise = { from: 5, to: 11 } as const;
 
 const steps: Rule = {
   key: 'steps-and-floor',
-  about: 'The number of steps goes with the floor’s height',
+  about: 'The number of steps fits the floor height',
   needs: ['stepCount', 'floorHeight'],
   source: 'Rises of 5 to 11 in: common practice',
   test: (record, { system }) => {
@@ -96,8 +96,8 @@ const steps: Rule = {
       asFinding({
         field: 'stepCount',
         severity: 'doubtful',
-        title: 'Steps and floor do not go together',
-        sentence: `${counted(count, 'step')} up to a floor at ${inches(height, system)}: rises of ${inches(rise, system)}; ${inches(usualRise.from, system)} to ${inches(usualRise.to, system)} is usual.`,
+        title: 'Steps and floor height don’t fit',
+        sentence: `${counted(count, 'step')} up to a floor at ${inches(height, system)} makes a rise of ${inches(rise, system)}; ${inches(usualRise.from, system)} to ${inches(usualRise.to, system)} is usual. Count the steps again.`,
         also: ['floorHeight'],
       }),
     ];
@@ -109,7 +109,7 @@ const skylight = 10;
 
 const shower: Rule = {
   key: 'shower-height',
-  about: 'The shower is not much higher than the room',
+  about: 'The shower isn’t much taller than the room',
   needs: ['showerHeight', 'insideHeight'],
   source: 'A skylight adds to about 10 in: common practice',
   test: (record, { system }) => {
@@ -119,8 +119,8 @@ const shower: Rule = {
       asFinding({
         field: 'showerHeight',
         severity: 'doubtful',
-        title: 'A shower higher than its room',
-        sentence: `${feet(height, system)} in the shower under a ceiling of ${feet(room, system)}: a skylight adds about ${inches(skylight, system)}.`,
+        title: 'Shower is taller than the room',
+        sentence: `The shower has ${feet(height, system)} under a ${feet(room, system)} ceiling; a skylight adds about ${inches(skylight, system)}. Tape it again.`,
         also: ['insideHeight'],
       }),
     ];
@@ -136,7 +136,7 @@ const placesOf = (record: UnitRecord) =>
 const onTheUnit: Rule = {
   key: 'place-on-unit',
   reads: ['places'],
-  about: 'Everything is placed between coupler and bumper',
+  about: 'Everything sits between coupler and bumper',
   needs: ['overallLength'],
   source: 'By definition',
   test: (record, { system }) => {
@@ -148,8 +148,8 @@ const onTheUnit: Rule = {
         asFinding({
           field: key,
           severity: 'wrong',
-          title: 'Placed behind the trailer',
-          sentence: `${feet(place.back, system)} back from the coupler, on a unit of ${feet(overall, system)}: ${inText(entryFor(key).label)} was measured from somewhere else.`,
+          title: 'Placed behind the bumper',
+          sentence: `The ${inText(entryFor(key).label)} is placed ${feet(place.back, system)} back from the coupler, but the unit is ${feet(overall, system)} long. Measure it from the coupler.`,
           also: ['overallLength'],
         }),
       );
@@ -164,7 +164,7 @@ const bedLengths: Readonly<Record<string, { readonly wide: number; readonly long
 
 const bedName: Rule = {
   key: 'bed-name',
-  about: 'A bed called queen or king has the size',
+  about: 'A queen or king bed is that size',
   needs: ['bedName', 'bedSize'],
   doubts: ['bedName'],
   source: 'Queen 60 × 80 in, king 76 × 80 in: common practice',
@@ -177,8 +177,8 @@ const bedName: Rule = {
       asFinding({
         field: 'bedName',
         severity: 'wrong',
-        title: 'A short bed under a long name',
-        sentence: `Called a full bed, and it is ${inches(wide, system)} × ${inches(long, system)}: that is a short one. Say the inches.`,
+        title: 'Bed is shorter than its name',
+        sentence: `It’s called a ${textOf(record, 'bedName') ?? ''}, but it’s ${inches(wide, system)} × ${inches(long, system)}: a short one. Tell buyers the inches.`,
         also: ['bedSize'],
       }),
     ];
@@ -251,8 +251,8 @@ const sleeps: Rule = {
       asFinding({
         field: 'sleeps',
         severity: 'doubtful',
-        title: 'More sleepers than beds',
-        sentence: `It’s said to sleep ${told}, and the beds on record make ${places}${marked}. Count every bed, and say which are for children.`,
+        title: 'Sleeping capacity doesn’t add up',
+        sentence: `It’s said to sleep ${told}, but the beds on record sleep ${places}${marked}. Count every bed, and say which are for kids.`,
         also: ['bedSize'],
       }),
     ];
@@ -262,25 +262,25 @@ const sleeps: Rule = {
 export const sizeRules: readonly Rule[] = [
   within('box-in-length', ['boxLength', 'overallLength'], {
     about: 'The box is shorter than the whole trailer',
-    title: 'The box is longer than the trailer',
-    because: 'one of the two was taped to another point.',
+    title: 'Box is longer than the trailer',
+    because: 'One of the two was taped to another point.',
   }),
   hitchLength,
   heights,
   within('slide-in-room', ['slideHeight', 'insideHeight'], {
-    about: 'The slide is not higher than the room',
-    title: 'The slide is higher than the room',
-    because: 'a slide goes into the room it comes out of.',
+    about: 'The slide isn’t taller than the room',
+    title: 'Slide is taller than the room',
+    because: 'The slide has to fit back into the room. Tape both again.',
   }),
   within('awning-on-box', ['awningLength', 'boxLength'], {
-    about: 'The awning is not longer than the box',
-    title: 'The awning is longer than the wall',
-    because: 'it hangs on the wall. Was it taped along the roller?',
+    about: 'The awning isn’t longer than the box',
+    title: 'Awning is longer than the box',
+    because: 'It hangs on the wall. Tape it along the roller.',
   }),
   within('garage-in-box', ['garageLength', 'boxLength'], {
-    about: 'The garage is not longer than the box',
-    title: 'The garage is longer than the trailer',
-    because: 'tape it along the floor to the closed door.',
+    about: 'The garage isn’t longer than the box',
+    title: 'Garage is longer than the box',
+    because: 'Tape it along the floor to the closed door.',
   }),
   steps,
   shower,

@@ -1,4 +1,4 @@
-import { counted } from '../../base/words/index.ts';
+import { counted, inText } from '../../base/words/index.ts';
 import {
   displayRow,
   formatCounted,
@@ -64,7 +64,7 @@ const thousand = (
     {
       kind: 'thousand',
       value: quantity(amount * 1000),
-      sentence: `${show(amount)} is taken for thousands: ${show(amount * 1000)}.`,
+      sentence: `Meant in thousands, it’s ${show(amount * 1000)}.`,
     },
   ];
 };
@@ -81,7 +81,7 @@ const point = (amount: number, { display, range }: Field, system: System): reado
       return {
         kind: 'point' as const,
         value: quantity(amount * by),
-        sentence: `With the decimal point ${counted(places, 'place')} further ${by > 1 ? 'right' : 'left'} it is ${show}.`,
+        sentence: `Move the decimal point ${counted(places, 'place')} ${by > 1 ? 'right' : 'left'} and it’s ${show}.`,
       };
     });
 
@@ -99,7 +99,7 @@ const inchesAsFeet = (
     {
       kind: 'inches-as-feet',
       value: quantity(inches),
-      sentence: `Taken as inches it is ${formatQuantity(inches, display, system)}.`,
+      sentence: `Read as inches, it’s ${formatQuantity(inches, display, system)}.`,
     },
   ];
 };
@@ -124,7 +124,7 @@ const hundreds = (
       .map((meant) => ({
         kind: 'hundreds' as const,
         value: quantity(meant),
-        sentence: `Hundreds and tens run together: without the extra 0 it is ${formatQuantity(meant, display, system)}.`,
+        sentence: `Without the extra 0, it’s ${formatQuantity(meant, display, system)}.`,
       }))
   );
 };
@@ -160,7 +160,7 @@ const runTogether = (
     {
       kind: 'run-together',
       value: countedValue(count, size),
-      sentence: `A count run into a size: ${formatCounted({ count, each: size }, display, system)}.`,
+      sentence: `If count and size ran together, it’s ${formatCounted({ count, each: size }, display, system)}.`,
     },
   ];
 };
@@ -182,7 +182,7 @@ const togetherAsEach = (
     .map((meant) => ({
       kind: 'together-as-each' as const,
       value: countedValue(meant.count, meant.each),
-      sentence: `All of them together taken for each: ${formatCounted(meant, display, system)}.`,
+      sentence: `If that’s all of them together, it’s ${formatCounted(meant, display, system)}.`,
     }));
 };
 
@@ -198,7 +198,7 @@ const countAlone = (
     {
       kind: 'count-alone',
       value: { kind: 'counted', count: many },
-      sentence: `A count without a size: ${many} of them, each not known yet.`,
+      sentence: `If that’s how many, it’s ${many} with the size still unknown.`,
     },
   ];
 };
@@ -227,4 +227,6 @@ export const countedReadingsOf = (
 
 /** What of several readings a note says. */
 export const readingWords = (readings: readonly Reading[]): string =>
-  readings.length === 0 ? 'Read it again.' : readings.map(({ sentence }) => sentence).join(' Or: ');
+  readings.length === 0
+    ? 'Read it again.'
+    : readings.map(({ sentence }, i) => (i === 0 ? sentence : `Or ${inText(sentence)}`)).join(' ');

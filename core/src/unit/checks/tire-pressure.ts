@@ -7,7 +7,7 @@ import { goTo, withReason } from './ways.ts';
 /** Label pressure against what the load range allows; less is no fault, the label may ask for less. */
 export const tirePressure: Rule = {
   key: 'tire-pressure',
-  about: 'The label does not ask for more pressure than the tire’s load range allows',
+  about: 'The label’s pressure is within the tire’s load range',
   needs: ['coldPressure', 'loadRange'],
   doubts: ['coldPressure', 'loadRange'],
   source: 'C 50, D 65, E 80 psi: common practice for ST sizes; the sidewall decides',
@@ -21,8 +21,8 @@ export const tirePressure: Rule = {
       {
         field: 'coldPressure',
         severity: 'wrong',
-        title: 'More pressure than the tire takes',
-        sentence: `The label asks for ${show(pressure)}, but load range ${letter} takes at most ${show(limit)}. Either the label belongs to other tires, or these are not the tires it left with. Do not inflate past the sidewall.`,
+        title: 'Label pressure is over the tire’s limit',
+        sentence: `The label calls for ${show(pressure)}, but load range ${letter} takes ${show(limit)} at most. Is the label for other tires, or are these not the originals? Don’t inflate past the sidewall.`,
         ways: [goTo('coldPressure'), goTo('loadRange'), withReason()],
       },
     ];

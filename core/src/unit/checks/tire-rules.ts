@@ -52,7 +52,7 @@ const years = (months: number): string => `${(months / 12).toFixed(1)} years`;
 
 const age: Rule = {
   key: 'tire-age',
-  about: 'No tire is older than tires are driven',
+  about: 'No tire is too old to drive on',
   needs: dateKeys,
   fieldByField: true,
   source: 'Watch from 5 years, replace by 7: common practice',
@@ -65,8 +65,8 @@ const age: Rule = {
         asFinding({
           field: key,
           severity: isOver ? 'doubtful' : 'look',
-          title: isOver ? 'Too old to be driven on' : 'An ageing tire',
-          sentence: `Built in week ${date.week} of ${date.year}, ${years(months)} ago. ${isOver ? 'Replace it, whatever its tread.' : 'Watch it from five years on, replace it by seven.'}`,
+          title: isOver ? 'Tire is too old' : 'Tire is getting old',
+          sentence: `It was built in week ${date.week} of ${date.year}, ${years(months)} ago. ${isOver ? 'Replace it, whatever its tread.' : 'Watch it from five years on; replace it by seven.'}`,
         }),
       ];
     }),
@@ -75,7 +75,7 @@ const age: Rule = {
 const readable: Rule = {
   key: 'tire-date-code',
   doubts: 'its field',
-  about: 'A tire’s date code is a week and a year',
+  about: 'Every tire date code is a week and a year',
   needs: dateKeys,
   fieldByField: true,
   source: '49 CFR 574.5(d)',
@@ -87,20 +87,25 @@ const readable: Rule = {
       const ahead = read.kind === 'good' && builtOn(read.date) > today;
       if (read.kind === 'good' && !ahead) return [];
       const why = {
-        good: `“${typed}” would be built in the week of ${read.kind === 'good' ? formatDate(builtOn(read.date)) : ''}, which lies ahead.`,
-        'last-century': `“${typed}” has 3 digits: built before 2000. Not to be driven on.`,
-        week: `“${typed}” begins with week ${read.kind === 'week' ? read.week : 0}; weeks run from 1 to 53. Were the digits swapped?`,
-        'no-date': `“${typed}” does not end in 4 digits, week and year. The code stands on one sidewall only.`,
+        good: `“${typed}” means the week of ${read.kind === 'good' ? formatDate(builtOn(read.date)) : ''}, which hasn’t come yet. Read the DOT code again.`,
+        'last-century': `“${typed}” has 3 digits, so it was built before 2000. Don’t drive on it.`,
+        week: `“${typed}” starts with week ${read.kind === 'week' ? read.week : 0}, but weeks run from 1 to 53. Were the digits swapped?`,
+        'no-date': `“${typed}” doesn’t end in 4 digits, week and year. Look on both sidewalls; the full code is on only one.`,
       }[read.kind];
       return [
-        asFinding({ field, severity: 'wrong', title: 'No date a tire can have', sentence: why }),
+        asFinding({
+          field,
+          severity: 'wrong',
+          title: 'Tire date code can’t be right',
+          sentence: why,
+        }),
       ];
     }),
 };
 
 const mixedDates: Rule = {
   key: 'tire-dates-mixed',
-  about: 'The tires are of one age',
+  about: 'The tires are about the same age',
   needs: dateKeys,
   source: 'Tires of one axle are replaced together: common practice',
   test: (record) => {
@@ -114,8 +119,8 @@ const mixedDates: Rule = {
       asFinding({
         field: oldest.key,
         severity: 'doubtful',
-        title: 'Tires of different ages',
-        sentence: `The oldest is of week ${oldest.date.week} of ${oldest.date.year}, the newest of week ${newest.date.week} of ${newest.date.year}, ${years(apart)} apart. A puncture, or an overload? Look at wear and wheel well of each.`,
+        title: 'Tires are different ages',
+        sentence: `The oldest is from week ${oldest.date.week} of ${oldest.date.year}, the newest from week ${newest.date.week} of ${newest.date.year}: ${years(apart)} apart. Look at each tire’s wear and wheel well for a blowout.`,
         also: [newest.key],
       }),
     ];
@@ -140,8 +145,8 @@ const againstBuild: Rule = {
       asFinding({
         field: odd.key,
         severity: 'look',
-        title: months < 0 ? 'A tire newer than the trailer' : 'A tire older than the trailer',
-        sentence: `Built in week ${odd.date.week} of ${odd.date.year}, ${Math.abs(months)} months ${months < 0 ? 'after' : 'before'} the trailer of ${formatDate(built)}. ${months < 0 ? 'It was replaced: ask why.' : 'It waited long, or came from elsewhere.'}`,
+        title: months < 0 ? 'Tire is newer than the trailer' : 'Tire is older than the trailer',
+        sentence: `It was built in week ${odd.date.week} of ${odd.date.year}, ${Math.abs(months)} months ${months < 0 ? 'after' : 'before'} the trailer (${formatDate(built)}). ${months < 0 ? 'It was replaced: ask why.' : 'Ask where it came from.'}`,
         also: ['buildDate'],
       }),
     ];
@@ -150,7 +155,7 @@ const againstBuild: Rule = {
 
 const code: Rule = {
   key: 'tire-code',
-  about: 'The size is one that trailers ride on',
+  about: 'The tires are trailer tires',
   needs: ['tireSize'],
   source: 'ST for special trailers: common practice',
   test: (record) => {
@@ -163,10 +168,10 @@ const code: Rule = {
       asFinding({
         field: 'tireSize',
         severity: isCar ? 'doubtful' : 'look',
-        title: isCar ? 'A car’s tire on a trailer' : 'A size that cannot be read',
+        title: isCar ? 'Car tire on a trailer' : 'Tire size can’t be read',
         sentence: isCar
-          ? `“${typed}” bears no ST. Car tires are not made for a trailer’s load; read every sidewall.`
-          : `“${typed}” is no size like ST225/75R15. Read it off the sidewall again.`,
+          ? `“${typed}” has no ST. Car tires aren’t made for a trailer’s load. Read every sidewall.`
+          : `“${typed}” isn’t a size like ST225/75R15. Read it off the sidewall again.`,
       }),
     ];
   },
@@ -174,7 +179,7 @@ const code: Rule = {
 
 const rim: Rule = {
   key: 'tire-rim',
-  about: 'Tire and wheel are of one diameter',
+  about: 'Tire and wheel have the same diameter',
   needs: ['tireSize', 'wheelSize'],
   doubts: ['tireSize', 'wheelSize'],
   source: 'By definition of the size code',
@@ -186,8 +191,8 @@ const rim: Rule = {
       asFinding({
         field: 'wheelSize',
         severity: 'wrong',
-        title: 'Tire and wheel do not fit',
-        sentence: `The tire’s size asks for a rim of ${inches(read.rim, system)}; the wheel is recorded as ${inches(wheel, system)}.`,
+        title: 'Tire doesn’t fit the wheel',
+        sentence: `The tire needs a ${inches(read.rim, system)} rim, but the wheel is recorded as ${inches(wheel, system)}. Read the tire size again.`,
         also: ['tireSize'],
       }),
     ];
@@ -196,7 +201,7 @@ const rim: Rule = {
 
 const labelSize: Rule = {
   key: 'tire-label-size',
-  about: 'The tires are of the size on the label',
+  about: 'The tires are the size on the label',
   needs: ['tireSize', 'labelTireSize'],
   source: '49 CFR 571.110 S4.3, from memory',
   test: (record) => {
@@ -206,8 +211,8 @@ const labelSize: Rule = {
       asFinding({
         field: 'tireSize',
         severity: 'doubtful',
-        title: 'Not the tires it left with',
-        sentence: `On it is ${now}; the label asks for ${label}. Load, clearance and pressure have to be looked up again.`,
+        title: 'Tire size isn’t what the label says',
+        sentence: `It’s on ${now}, but the label calls for ${label}. Look up load, clearance and pressure for the tires it has.`,
         also: ['labelTireSize'],
       }),
     ];
@@ -216,7 +221,7 @@ const labelSize: Rule = {
 
 const labelRange: Rule = {
   key: 'tire-label-range',
-  about: 'The load range is not below the label’s',
+  about: 'Load range isn’t below the label’s',
   needs: ['loadRange', 'labelLoadRange'],
   source: 'Common practice; the label decides',
   test: (record, { system }) => {
@@ -229,8 +234,8 @@ const labelRange: Rule = {
       asFinding({
         field: 'loadRange',
         severity: 'wrong',
-        title: 'Weaker tires than the label asks for',
-        sentence: `Load range ${now} where the label asks for ${label}${at}. Not to be towed on these.`,
+        title: 'Load range is below the label',
+        sentence: `The tires are load range ${now}, but the label calls for ${label}${at}. Don’t tow it on these.`,
         also: ['labelLoadRange'],
       }),
     ];
@@ -239,7 +244,7 @@ const labelRange: Rule = {
 
 const carries: Rule = {
   key: 'tires-carry-axle',
-  about: 'Two tires carry what an axle is rated for, with something over',
+  about: 'Two tires carry what an axle is rated for',
   needs: ['tireLoad', 'axleRating'],
   source: 'Reserve of 10% wanted: common practice; sidewall and axle label decide',
   test: (record, { system }) => {
@@ -252,8 +257,8 @@ const carries: Rule = {
       asFinding({
         field: 'tireLoad',
         severity: 'wrong',
-        title: 'The tires carry less than the axle',
-        sentence: `Two tires carry ${pounds(2 * load, system)}, ${percent(-reserve)} less than the axle’s ${pounds(axle.each, system)}. The lower decides.`,
+        title: 'Tires carry less than the axle rating',
+        sentence: `Two tires carry ${pounds(2 * load, system)}, ${percent(-reserve)} less than the axle’s ${pounds(axle.each, system)}. Go by the lower one.`,
         also: ['axleRating'],
       }),
     ];
@@ -262,7 +267,7 @@ const carries: Rule = {
 
 const againstTable: Rule = {
   key: 'tire-load-table',
-  about: 'The load on the sidewall is that of the tables',
+  about: 'The tire’s load rating matches the tables',
   needs: ['tireLoad', 'tireSize', 'loadRange'],
   source: 'TRA tables, from memory; load index: ISO 4000-1; the sidewall decides',
   test: (record, { system }) => {
@@ -279,8 +284,8 @@ const againstTable: Rule = {
       asFinding({
         field: 'tireLoad',
         severity: 'look',
-        title: 'Not the load of the tables',
-        sentence: `The record says ${pounds(load, system)}; tables give ${size} in range ${textOf(record, 'loadRange') ?? '?'} ${pounds(table, system)}. Read the sidewall again: the single figure, not the dual one.`,
+        title: 'Tire load rating doesn’t match the tables',
+        sentence: `The record says ${pounds(load, system)}, but the tables give ${size} in range ${textOf(record, 'loadRange') ?? '?'} ${pounds(table, system)}. Read the sidewall again: the single figure, not the dual.`,
         also: ['loadRange', 'tireSize'],
       }),
     ];
@@ -300,8 +305,8 @@ const worn: Rule = {
       asFinding({
         field: 'tireTread',
         severity: isOver ? 'wrong' : 'doubtful',
-        title: isOver ? 'Worn out' : 'Nearly worn out',
-        sentence: `${formatQuantity(tread, 'fineInches', system)} of tread is left; ${isOver ? 'not to be towed on' : 'not enough for a wet road'}.`,
+        title: isOver ? 'Tires are worn out' : 'Tires are nearly worn out',
+        sentence: `Lowest tread is ${formatQuantity(tread, 'fineInches', system)}. ${isOver ? 'Don’t tow it on these; replace them.' : 'That’s not enough for a wet road.'}`,
       }),
     ];
   },

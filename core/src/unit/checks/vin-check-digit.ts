@@ -11,10 +11,10 @@ const readFor: Readonly<Record<string, string>> = { I: '1', O: '0', Q: '0' };
 /** What may stand where a character cannot be read, by the check digit. */
 const otherwise = ({ character, position, fitting }: Unreadable): string => {
   const likely = readFor[character];
-  if (fitting.length === 0) return 'I and O are read for 1 and 0, Q for 0.';
-  if (position === 9) return `The other sixteen ask for ${fitting.join()}.`;
-  if (likely && fitting.includes(likely)) return `With ${likely} in its place the VIN checks.`;
-  return `If the others are right it is ${fitting.length > 1 ? 'one of ' : ''}${fitting.join(', ')}.`;
+  if (fitting.length === 0) return 'I is often a 1; O and Q are often a 0.';
+  if (position === 9) return `By the other sixteen it should be ${fitting.join()}.`;
+  if (likely && fitting.includes(likely)) return `With a ${likely} there, the VIN checks out.`;
+  return `If the others are right, it’s ${fitting.length > 1 ? 'one of ' : ''}${fitting.join(', ')}.`;
 };
 
 const sentenceOf = (reading: VinReading): string | undefined => {
@@ -22,18 +22,18 @@ const sentenceOf = (reading: VinReading): string | undefined => {
     case 'good':
       return undefined;
     case 'length':
-      return `It has ${reading.length} characters, not 17. Older, foreign and home-built trailers have other numbers; else one was left out.`;
+      return `The VIN has ${reading.length} characters, not 17. Older, foreign and home-built trailers can differ; otherwise one was left out.`;
     case 'character':
-      return `Character ${reading.position} is “${reading.character}”, which no VIN has. ${otherwise(reading)}`;
+      return `Character ${reading.position} is “${reading.character}”, which VINs don’t use. ${otherwise(reading)}`;
     case 'check-digit':
-      return `The ninth character is ${reading.found}, but the other sixteen ask for ${reading.expected}. One character was misread.`;
+      return `The ninth character is ${reading.found}, but by the other sixteen it should be ${reading.expected}. One character was misread.`;
   }
 };
 
 /** The VIN's own check digit. */
 export const vinCheck: Rule = {
   key: 'vin',
-  about: 'The VIN has 17 characters and its ninth checks the others',
+  about: 'The VIN has 17 characters and its check digit is right',
   needs: ['vin'],
   source: '49 CFR 565.15(c)',
   test: (record) => {
@@ -44,9 +44,9 @@ export const vinCheck: Rule = {
       {
         field: 'vin',
         severity: 'doubtful',
-        title: 'The VIN does not check',
-        sentence: `${sentence} It is kept as typed.`,
-        ways: [goTo('vin', 'Read it again'), withReason()],
+        title: 'VIN doesn’t check out',
+        sentence: `${sentence} We kept it as typed.`,
+        ways: [goTo('vin', 'Go to VIN'), withReason()],
       },
     ];
   },

@@ -1,3 +1,4 @@
+import { counted } from '../../base/words/index.ts';
 import { amountOf, hasFeature, textOf, type UnitRecord } from '../record/index.ts';
 import { poundsPerGallon } from '../../base/quantity/index.ts';
 import { gallons, inches, manyAre, asFinding, watts } from './as-finding.ts';
@@ -11,7 +12,7 @@ const stateOf = (
 
 const outlets: Rule = {
   key: 'dump-outlets',
-  about: 'The count of dump outlets goes with the outlets',
+  about: 'The number of dump outlets matches the outlets recorded',
   needs: ['dumpOutletCount', 'dumpOutlet', 'galleyOutlet'],
   doubts: 'its field',
   source: 'By definition',
@@ -27,8 +28,8 @@ const outlets: Rule = {
       asFinding({
         field: 'dumpOutletCount',
         severity: 'wrong',
-        title: 'How many dump outlets?',
-        sentence: `${manyAre(count, 'outlet')} counted, and ${manyAre(seen, 'outlet')} recorded as there. Walk round and look under.`,
+        title: 'Dump outlets don’t match',
+        sentence: `The count says ${counted(count, 'dump outlet')}, but ${manyAre(seen, 'outlet')} recorded as there. Walk around and look under.`,
         also: ['dumpOutlet', 'galleyOutlet'],
       }),
     ];
@@ -37,7 +38,7 @@ const outlets: Rule = {
 
 const galley: Rule = {
   key: 'galley-tank',
-  about: 'A second outlet has a tank behind it',
+  about: 'A second dump outlet has a tank',
   needs: ['galleyOutlet', 'galleyTank'],
   source: 'Common practice',
   test: (record) => {
@@ -46,9 +47,9 @@ const galley: Rule = {
       asFinding({
         field: 'galleyTank',
         severity: 'look',
-        title: 'A second outlet, its tank unknown',
+        title: 'Galley tank not recorded',
         sentence:
-          'There are 2 outlets and 1 gray tank on record. How much does the galley tank hold?',
+          'There are 2 dump outlets but only 1 gray tank on record. Find out what the galley tank holds.',
         also: ['galleyOutlet'],
       }),
     ];
@@ -61,7 +62,7 @@ const largeGray = 45;
 /** A gray tank that is as large as both together. */
 const graySum: Rule = {
   key: 'gray-tank-sum',
-  about: 'The gray tank is one tank, not all gray water together',
+  about: 'Gray tank is one tank, not both together',
   needs: ['grayTank', 'galleyTank', 'galleyOutlet'],
   source: 'Makers print the sum of both as often as each: common practice',
   test: (record, { system }) => {
@@ -72,14 +73,14 @@ const graySum: Rule = {
     const other = rest !== undefined && rest >= 15 ? rest : undefined;
     const readings =
       other !== undefined && galleyHolds !== undefined
-        ? `If that is both together, this one holds ${gallons(other, system)} beside ${gallons(galleyHolds, system)} in the galley’s.`
-        : `If that is both together, each holds less: half of it is ${gallons(gray / 2, system)}.`;
+        ? `If that’s both, this one holds ${gallons(other, system)} next to the galley’s ${gallons(galleyHolds, system)}.`
+        : `If that’s both, half of it is ${gallons(gray / 2, system)}.`;
     return [
       asFinding({
         field: 'grayTank',
         severity: 'doubtful',
-        title: 'One gray tank, or both together?',
-        sentence: `${gallons(gray, system)} is a lot for one gray tank, and there are 2. ${readings} Read each tank’s own figure.`,
+        title: 'Gray tank looks like both together',
+        sentence: `${gallons(gray, system)} is a lot for one gray tank, and there are 2. ${readings} Read each tank’s own plate.`,
         also: ['galleyTank'],
         ways:
           other === undefined
@@ -92,7 +93,7 @@ const graySum: Rule = {
 
 const flush: Rule = {
   key: 'black-flush',
-  about: 'A black tank has a flush, or the buyer is told',
+  about: 'The black tank has a flush, or you tell the buyer',
   needs: ['blackTank', 'blackFlush'],
   source: 'Common practice',
   test: (record, { system }) => {
@@ -102,8 +103,8 @@ const flush: Rule = {
       asFinding({
         field: 'blackFlush',
         severity: 'look',
-        title: 'A black tank without a flush',
-        sentence: `${gallons(tank, system)} of black tank and no flush: it is rinsed by a wand through the toilet, and its meter will stick.`,
+        title: 'No black-tank flush',
+        sentence: `There’s a ${gallons(tank, system)} black tank and no flush. You rinse it with a wand through the toilet, and its gauge can stick. Tell the buyer.`,
         also: ['blackTank'],
       }),
     ];
@@ -112,7 +113,7 @@ const flush: Rule = {
 
 const toilet: Rule = {
   key: 'toilet-and-tank',
-  about: 'A fixed toilet has a black tank, and the other way round',
+  about: 'A black tank has a toilet',
   needs: ['toilet', 'toiletFlush', 'blackTank'],
   doubts: ['blackTank'],
   source: 'By definition; cassette and composting toilets have none',
@@ -124,8 +125,8 @@ const toilet: Rule = {
       asFinding({
         field: 'toilet',
         severity: 'wrong',
-        title: 'A black tank and no toilet',
-        sentence: `A black tank of ${gallons(tank, system)} is on record, and the toilet as not fitted.`,
+        title: 'Black tank without a toilet',
+        sentence: `There’s a ${gallons(tank, system)} black tank on record, but no toilet. Correct one of them.`,
         also: ['blackTank'],
       }),
     ];
@@ -134,7 +135,7 @@ const toilet: Rule = {
 
 const tankless: Rule = {
   key: 'heater-kind',
-  about: 'A tankless heater has no tank',
+  about: 'A tankless water heater has no tank',
   needs: ['heaterKind', 'heaterTank'],
   doubts: ['heaterKind', 'heaterTank'],
   source: 'By definition',
@@ -145,8 +146,8 @@ const tankless: Rule = {
       asFinding({
         field: 'heaterKind',
         severity: 'wrong',
-        title: 'Tankless, with a tank',
-        sentence: `The heater is recorded as tankless and as holding ${gallons(tank, system)}. Open its door and read the plate.`,
+        title: 'Tankless heater with a tank',
+        sentence: `The water heater is recorded as tankless, but also as holding ${gallons(tank, system)}. Open its door and read the plate.`,
         also: ['heaterTank'],
       }),
     ];
@@ -155,7 +156,7 @@ const tankless: Rule = {
 
 const element: Rule = {
   key: 'heater-element',
-  about: 'A heater for gas alone has no element',
+  about: 'A gas-only water heater has no element',
   needs: ['heaterFuel', 'heaterElement'],
   doubts: ['heaterFuel', 'heaterElement'],
   source: 'By definition',
@@ -166,8 +167,8 @@ const element: Rule = {
       asFinding({
         field: 'heaterFuel',
         severity: 'wrong',
-        title: 'Gas alone, with an element',
-        sentence: `The heater is recorded as gas alone and with an element of ${watts(power, system)}. Two switches inside are gas and electric.`,
+        title: 'Gas-only heater with an element',
+        sentence: `The water heater is recorded as gas only, but with a ${watts(power, system)} element. Look for two switches inside: gas and electric.`,
         also: ['heaterElement'],
       }),
     ];
@@ -177,7 +178,7 @@ const element: Rule = {
 const freshBehind: Rule = {
   key: 'fresh-behind-axles',
   reads: ['places'],
-  about: 'A fresh tank behind the axles is known to lighten the hitch',
+  about: 'Fresh water behind the axles is noted',
   needs: ['freshTank', 'axleRating'],
   source: 'Moments about the axle: physics; the sway case: common practice',
   test: (record, { system }) => {
@@ -194,8 +195,8 @@ const freshBehind: Rule = {
       asFinding({
         field: 'freshTank',
         severity: 'look',
-        title: 'Water behind the axles',
-        sentence: `The fresh tank’s middle lies ${inches(behind, system)} behind the axles: ${gallons(size, system)} there take about ${pounds(takes, system)} off the hitch. Weigh it full.`,
+        title: 'Fresh tank lightens the hitch',
+        sentence: `The fresh tank sits ${inches(behind, system)} behind the axles. Full (${gallons(size, system)}), it takes about ${pounds(takes, system)} off the hitch. Weigh it with the tank full.`,
         also: ['axleRating'],
       }),
     ];

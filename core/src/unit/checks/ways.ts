@@ -22,7 +22,7 @@ export const enter = (
   };
   return {
     kind: 'enter',
-    label: `Enter ${formatSpec(field, value, system, 'read')}`,
+    label: `Use ${formatSpec(field, value, system, 'read')}`,
     changes: [change],
   };
 };
@@ -35,7 +35,7 @@ export const goTo = (field: SpecKey | FeatureKey, label?: string): Way => ({
 });
 
 /** A button that lets the numbers stand with a reason. */
-export const withReason = (label = 'It is right, because…', suggested?: string): Way =>
+export const withReason = (label = 'It’s right: say why', suggested?: string): Way =>
   suggested === undefined ? { kind: 'reason', label } : { kind: 'reason', label, suggested };
 
 /** Weights, the commonest number in a sentence. */

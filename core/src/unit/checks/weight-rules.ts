@@ -9,7 +9,7 @@ import { pounds } from './ways.ts';
 
 const emptyOverGross: Rule = {
   key: 'empty-over-gross',
-  about: 'The UVW is below the GVWR',
+  about: 'UVW is below GVWR',
   needs: ['uvw', 'gvwr'],
   doubts: ['uvw', 'gvwr'],
   source: 'By definition of the two',
@@ -20,8 +20,8 @@ const emptyOverGross: Rule = {
       asFinding({
         field: 'uvw',
         severity: 'wrong',
-        title: 'Heavier empty than it may be full',
-        sentence: `As built ${pounds(uvw, system)}, and it may weigh ${pounds(gvwr, system)}: the two were swapped, or one is misread.`,
+        title: 'UVW is over GVWR',
+        sentence: `UVW is ${pounds(uvw, system)}, but GVWR is ${pounds(gvwr, system)}. Were they swapped? Read both labels again.`,
         also: ['gvwr'],
       }),
     ];
@@ -30,10 +30,11 @@ const emptyOverGross: Rule = {
 
 const hitchShare: Rule = {
   key: 'hitch-share',
-  about: 'The hitch weight is a sensible share of the UVW',
+  about: 'Hitch weight is a normal share of UVW',
   needs: ['hitchWeight', 'uvw'],
   doubts: ['hitchWeight', 'uvw'],
-  source: '10–15% of the loaded weight for a bumper pull; as built 8–18% is usual: common practice',
+  source:
+    '10–15% of the loaded weight for a bumper pull; 8–18% of UVW is usual dry: common practice',
   test: (record, { system }) => {
     const [hitch, uvw] = [amountOf(record, 'hitchWeight'), amountOf(record, 'uvw')];
     if (!hitch || !uvw) return [];
@@ -43,8 +44,8 @@ const hitchShare: Rule = {
       asFinding({
         field: 'hitchWeight',
         severity: share < 0.05 || share > 0.25 ? 'wrong' : 'doubtful',
-        title: share < 0.08 ? 'Very light on the hitch' : 'Very heavy on the hitch',
-        sentence: `${pounds(hitch, system)} on the hitch is ${percent(share)} of ${pounds(uvw, system)}; as built 8 to 18% is usual. Weigh it before anybody tows it.`,
+        title: share < 0.08 ? 'Hitch weight is very light' : 'Hitch weight is very heavy',
+        sentence: `Hitch weight is ${pounds(hitch, system)}, ${percent(share)} of the ${pounds(uvw, system)} UVW. Dry, 8 to 18% is usual. Weigh the hitch before anybody tows it.`,
         also: ['uvw'],
       }),
     ];
@@ -53,7 +54,7 @@ const hitchShare: Rule = {
 
 const capacityWithWater: Rule = {
   key: 'capacity-with-water',
-  about: 'With full water something may still be loaded',
+  about: 'With full water there’s still cargo capacity left',
   needs: ['ccc', 'freshTank', 'heaterTank'],
   source: 'Water counts as cargo: 49 CFR 571.110 S9.3, from memory; 300 lb left: common practice',
   test: (record, { system }) => {
@@ -63,16 +64,16 @@ const capacityWithWater: Rule = {
     const gallons = fresh + (amountOf(record, 'heaterTank') ?? 0);
     const left = ccc - gallons * poundsPerGallon;
     if (left >= 300) return [];
-    const water = `Full water weighs ${pounds(gallons * poundsPerGallon, system)} of the ${pounds(ccc, system)} that may be loaded`;
+    const water = `Full water weighs ${pounds(gallons * poundsPerGallon, system)}, and CCC is ${pounds(ccc, system)}`;
     return [
       asFinding({
         field: 'ccc',
         severity: left < 0 ? 'doubtful' : 'look',
-        title: left < 0 ? 'Full water is already too much' : 'Little is left beside full water',
+        title: left < 0 ? 'Full water is over CCC' : 'Full water takes most of CCC',
         sentence:
           left < 0
-            ? `${water}: it may not be filled. Read both again.`
-            : `${water}, so ${pounds(left, system)} remain for people’s things. Say so to a family.`,
+            ? `${water}: don’t fill it all the way. Read both again.`
+            : `${water}. That leaves ${pounds(left, system)} for gear. Tell a family so.`,
         also: ['freshTank'],
       }),
     ];
@@ -81,7 +82,7 @@ const capacityWithWater: Rule = {
 
 const labelWater: Rule = {
   key: 'label-water',
-  about: 'The label’s weight of water goes with the tanks',
+  about: 'The label’s water weight matches the tanks',
   needs: ['labelWater', 'freshTank', 'heaterTank'],
   source: '8.3 lb per gallon on the label: 49 CFR 571.110 S9.3, from memory',
   test: (record, { system }) => {
@@ -95,8 +96,8 @@ const labelWater: Rule = {
       asFinding({
         field: 'labelWater',
         severity: 'doubtful',
-        title: 'The label’s water is not that of the tanks',
-        sentence: `The label counts ${pounds(label, system)} of water; the tanks hold ${pounds(computed, system)}. Is a tank misread, or the heater left out?`,
+        title: 'Label and tanks disagree on water',
+        sentence: `The label counts ${pounds(label, system)} of water, but the tanks hold ${pounds(computed, system)}. Was a tank misread, or the heater left out?`,
         also: ['freshTank', 'heaterTank'],
       }),
     ];
@@ -128,7 +129,7 @@ const atLeast = (
         field,
         severity: share === 1 ? 'wrong' : 'doubtful',
         title: words.title,
-        sentence: `${words.what} is rated ${pounds(rating, system)}, and ${wanted} may come on it. Not to be towed so; the maker’s labels decide.`,
+        sentence: `${words.what} is rated for ${pounds(rating, system)}, but it may have to take ${wanted}. Don’t tow it like this; go by the maker’s labels.`,
         also: ['gvwr'],
       }),
     ];
@@ -140,7 +141,7 @@ const ballLimits: Readonly<Record<string, number>> = { '1-7-8': 2000, '2': 8000 
 
 const ballSize: Rule = {
   key: 'ball-size',
-  about: 'The ball’s size goes with the GVWR',
+  about: 'Ball size fits the GVWR',
   needs: ['ballSize', 'gvwr'],
   source: '1 ⅞ in to about 2,000 lb, 2 in to about 8,000 lb: common practice; the stamp decides',
   test: (record, { system }) => {
@@ -152,8 +153,8 @@ const ballSize: Rule = {
       asFinding({
         field: 'ballSize',
         severity: 'doubtful',
-        title: 'A small ball for this weight',
-        sentence: `Balls of this size usually carry up to ${pounds(limit, system)}; this trailer may weigh ${pounds(gvwr, system)}. Read the stamp on the coupler again.`,
+        title: 'Ball size is small for this weight',
+        sentence: `Balls this size usually carry up to ${pounds(limit, system)}, but GVWR is ${pounds(gvwr, system)}. Read the stamp on the coupler again.`,
         also: ['gvwr'],
       }),
     ];
@@ -162,9 +163,9 @@ const ballSize: Rule = {
 
 const singleAxle: Rule = {
   key: 'single-axle-weight',
-  about: 'A single-axle trailer is not heavier than those are built',
+  about: 'A single-axle trailer isn’t heavier than those get',
   needs: ['axleRating', 'uvw'],
-  source: 'Single axles to about 4,200 lb as built: common practice',
+  source: 'Single axles up to about 4,200 lb dry: common practice',
   test: (record, { system }) => {
     const axles = howMany(record, 'axleRating');
     const uvw = amountOf(record, 'uvw');
@@ -173,8 +174,8 @@ const singleAxle: Rule = {
       asFinding({
         field: 'axleRating',
         severity: 'doubtful',
-        title: 'Heavy for one axle',
-        sentence: `${pounds(uvw, system)} as built on 1 axle; single-axle trailers end at about ${pounds(4200, system)}. Was the second axle counted?`,
+        title: 'UVW is heavy for one axle',
+        sentence: `UVW is ${pounds(uvw, system)} on 1 axle; single-axle trailers top out at about ${pounds(4200, system)}. Count the axles again.`,
         also: ['uvw'],
       }),
     ];
@@ -185,7 +186,7 @@ const ratings: readonly SpecKey[] = ['gvwr', 'uvw', 'ccc', 'axleRating', 'coldPr
 
 const ratingsByLabel: Rule = {
   key: 'ratings-by-label',
-  about: 'Ratings that people’s safety rests on are read off the label',
+  about: 'Safety ratings are read off the label',
   needs: ratings,
   source: 'Common practice',
   test: (record) => {
@@ -197,8 +198,8 @@ const ratingsByLabel: Rule = {
       asFinding({
         field: first,
         severity: 'doubtful',
-        title: 'A rating nobody read',
-        sentence: `${manyAre(poor.length, 'rating')} only told or guessed: ${names}. Read the label before anybody is told what tows it.`,
+        title: 'Rating not read off the label',
+        sentence: `${manyAre(poor.length, 'rating')} only told or guessed: ${names}. Read the label before you tell anybody what can tow it.`,
         also: poor.slice(1),
       }),
     ];
@@ -219,8 +220,8 @@ const addUp = (count: number): RuleFinding =>
   asFinding({
     field: 'weightCorrection',
     severity: 'look',
-    title: 'Add up what was fitted here',
-    sentence: `${count} heavy things were fitted here. More than 100 lb, or 1.5% of the rating, asks for a corrected weight label before the first sale.`,
+    title: 'Weight added here isn’t added up',
+    sentence: `${count} heavy things were added here. Past the lesser of 100 lb or 1.5% of GVWR, the weight label has to be corrected before the first sale. Add them up.`,
     also: ['fittedWeight'],
   });
 
@@ -228,16 +229,16 @@ const overTheLine = (fitted: number, line: number, system: System): RuleFinding 
   asFinding({
     field: 'weightCorrection',
     severity: 'wrong',
-    title: 'Fitted here past the label’s line',
-    sentence: `${pounds(fitted, system)} were fitted here; past ${pounds(line, system)} the weight label is corrected before the first sale, and this unit has no correction. The rule in force decides.`,
+    title: 'Weight label needs a correction',
+    sentence: `We added ${pounds(fitted, system)} here, and the limit is ${pounds(line, system)}. Correct the weight label before the first sale; go by the rule in force.`,
     also: ['fittedWeight'],
   });
 
 const labelAfterFitting: Rule = {
   key: 'weight-label-after-fitting',
-  about: 'Where much was fitted here, the weight label was corrected or the sum is below the line',
+  about: 'The weight label is corrected where enough was added here',
   needs: ['weightCorrection', 'fittedWeight', 'gvwr', 'condition', ...heavyThings],
-  source: 'The lesser of 100 lb or 1.5% of the rating: 49 CFR 571.110 S10, from memory',
+  source: 'The lesser of 100 lb or 1.5% of GVWR: 49 CFR 571.110 S10, from memory',
   test: (record, { system }) => {
     const isSold = textOf(record, 'condition') === 'used';
     if (hasFeature(record, 'weightCorrection') || isSold) return [];
@@ -254,7 +255,7 @@ const labelAfterFitting: Rule = {
 
 const breakawayPower: Rule = {
   key: 'breakaway-power',
-  about: 'A breakaway switch has a battery to brake with',
+  about: 'The breakaway switch has a battery',
   needs: ['breakaway', 'battery'],
   source: '49 CFR 393.43, from memory',
   test: (record) => {
@@ -264,9 +265,9 @@ const breakawayPower: Rule = {
       asFinding({
         field: 'battery',
         severity: 'doubtful',
-        title: 'A breakaway switch without a battery',
+        title: 'Breakaway switch has no battery',
         sentence:
-          'The breakaway switch brakes from a 12 V battery, and there is none: not to be towed so.',
+          'The breakaway brakes run on a 12 V battery, and there isn’t one. Don’t tow it until there is.',
         also: ['breakaway'],
       }),
     ];
@@ -279,13 +280,13 @@ export const weightRules: readonly Rule[] = [
   capacityWithWater,
   labelWater,
   atLeast('coupler-rating', 'couplerRating', 1, {
-    about: 'The coupler is rated for the gross weight',
-    title: 'The coupler is too weak',
+    about: 'The coupler is rated for GVWR',
+    title: 'Coupler rating is below GVWR',
     what: 'The coupler',
   }),
   atLeast('jack-rating', 'jackRating', 0.15, {
-    about: 'The jack lifts the loaded hitch',
-    title: 'The jack is too weak',
+    about: 'The tongue jack can lift the loaded hitch',
+    title: 'Tongue jack rating is too low',
     what: 'The tongue jack',
   }),
   ballSize,

@@ -43,8 +43,8 @@ const byPressure = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | 
   return asFinding({
     field: 'coldPressure',
     severity: 'doubtful',
-    title: 'Not at the label’s pressure',
-    sentence: `The label asks for ${psi(label, system)} cold; measured ${listed(read)}. Check them cold, and look for a leak.`,
+    title: 'Tire pressure is off',
+    sentence: `The label calls for ${psi(label, system)} cold, but we measured ${listed(read)}. Check them cold, and look for a leak.`,
   });
 };
 
@@ -59,8 +59,8 @@ const byRange = (record: UnitRecord): RuleFinding | undefined => {
   return asFinding({
     field: 'labelLoadRange',
     severity: 'wrong',
-    title: 'A weaker tire than the label asks for',
-    sentence: `The label asks for load range ${label}; ${names(weaker)} has 1 range or more below it. Not to be towed on it.`,
+    title: 'Load range is below the label',
+    sentence: `The label calls for load range ${label}, but lower on: ${names(weaker)}. Don’t tow it on that tire.`,
     also: ['loadRange'],
   });
 };
@@ -75,8 +75,8 @@ const byPumped = (record: UnitRecord, system: 'us' | 'metric'): RuleFinding | un
   return asFinding({
     field: 'loadRange',
     severity: 'wrong',
-    title: 'More air than the tire takes',
-    sentence: `${capital(first.label)}: ${psi(first.wheel.pressure ?? 0, system)} is above what its load range takes. Let it down cold; the sidewall decides.`,
+    title: 'Tire is overinflated',
+    sentence: `${capital(first.label)}: ${psi(first.wheel.pressure ?? 0, system)} is more than its load range takes. Let air out when it’s cold; go by the sidewall.`,
     also: ['coldPressure'],
   });
 };
@@ -92,8 +92,8 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
   return asFinding({
     field: 'labelTireSize',
     severity: 'doubtful',
-    title: 'A tire of another size',
-    sentence: `${capital(names(other))}: ${first.wheel.size ?? ''}, where ${label} belongs. Tires of one axle have to be the same.`,
+    title: 'Tire size doesn’t match',
+    sentence: `${capital(names(other))}: ${first.wheel.size ?? ''}, but ${label} belongs there. Both tires on an axle have to match.`,
     also: ['tireSize'],
   });
 };
@@ -101,7 +101,7 @@ const bySize = (record: UnitRecord): RuleFinding | undefined => {
 /** Each wheel by itself against the label, and so against the others. */
 const wheelAgainstLabel: Rule = {
   key: 'wheel-against-label',
-  about: 'Every wheel has the pressure, load range and size of the label',
+  about: 'Every wheel matches the label’s pressure, load range and size',
   needs: ['coldPressure', 'labelLoadRange', 'loadRange', 'labelTireSize', 'tireSize'],
   reads: ['wheels'],
   source: 'Within 10% of the label’s cold pressure: common practice; label and sidewall decide',
@@ -113,7 +113,7 @@ const wheelAgainstLabel: Rule = {
 
 const capPressure: Rule = {
   key: 'cap-pressure',
-  about: 'Mechanical pressure caps are made for the label’s pressure',
+  about: 'The pressure caps match the label’s pressure',
   needs: ['capPressure', 'coldPressure', 'pressureCaps'],
   source: 'A cap shows whether the tire is below its own pressure: common practice',
   test: (record, { system }) => {
@@ -124,8 +124,8 @@ const capPressure: Rule = {
       asFinding({
         field: 'capPressure',
         severity: 'wrong',
-        title: 'Caps for another pressure',
-        sentence: `The caps are stamped ${psi(cap, system)}, and the label asks for ${psi(label, system)}: their color says nothing of these tires. Change the caps.`,
+        title: 'Valve caps don’t match the pressure',
+        sentence: `The caps are stamped ${psi(cap, system)}, but the label calls for ${psi(label, system)}. Their color tells you nothing about these tires. Change the caps.`,
         also: ['coldPressure'],
       }),
     ];
@@ -137,7 +137,7 @@ const towedAt = 65;
 
 const speed: Rule = {
   key: 'tire-speed',
-  about: 'The tires are made for the speed that people tow at',
+  about: 'The tires are rated for towing speed',
   needs: ['tireSize'],
   source: 'Speed symbols: ISO 4000-1, from memory; 65 mph is what people tow at: common practice',
   test: (record, { system }) => {
@@ -151,8 +151,8 @@ const speed: Rule = {
       asFinding({
         field: 'tireSize',
         severity: 'doubtful',
-        title: 'Slow tires',
-        sentence: `Speed symbol ${symbol} is good for ${show(mph)}; people tow at ${show(towedAt)}. Say so before anybody drives off.`,
+        title: 'Tire speed rating is low',
+        sentence: `Speed symbol ${symbol} is good for ${show(mph)}, but people tow at ${show(towedAt)}. Tell the buyer before they drive off.`,
       }),
     ];
   },
