@@ -19,10 +19,10 @@ test('an impossible number or unit is told beside its field and not kept', async
   const field = row(page, 'width').getByRole('textbox').first();
   const keep = row(page, 'width').getByRole('button', { name: 'Keep it' });
   const cases = {
-    '-7 ft': /^Width cannot be less than nothing/,
+    '-7 ft': /^Width cannot be less than zero/,
     '7 lb': /^Width is given in lb, which measures something else. Give it in ft/,
-    '7 cubits': /^Width has a unit nobody here knows: “cubits”/,
-    wide: /^Width cannot be read: “wide”/,
+    '7 cubits': /^Width has a unit we don’t know: “cubits”/,
+    wide: /^Width can’t be read: “wide”/,
     '0': /^Width cannot be 0/,
   };
   for (const [typed, sentence] of Object.entries(cases)) {
@@ -78,7 +78,7 @@ test('files that are not unit files are refused by name', async ({ page }) => {
   await offer('notes.json', 'just text');
   await expect(alert).toContainText('“notes.json” is not a unit file');
   await offer('other.json', '{"hello":1}');
-  await expect(alert).toContainText('This is not a Fair Gable unit file');
+  await expect(alert).toContainText('This is isn’t a Fair Gable unit file');
   await offer('later.json', '{"format":"fair-gable/unit","version":99}');
   await expect(alert).toContainText(/version 99; this program reads up to \d+/);
   await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(

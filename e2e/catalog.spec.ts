@@ -51,7 +51,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await row(page, 'bunkSize').getByRole('button').first().click();
   await typeInto(row(page, 'bunkSize').getByRole('textbox').first(), '30');
   await expect(row(page, 'bunkSize').getByRole('alert')).toContainText(
-    'Bunk size cannot be read: “30”. Type 2 sides with an x between them',
+    'Bunk size can’t be read: “30”. Type 2 sides with an x between them',
   );
   await typeInto(row(page, 'bunkSize').getByRole('textbox').first(), '30 x 76');
   await expect(row(page, 'bunkSize')).toContainText('30 × 76 in = 76 × 193 cm');

@@ -297,7 +297,7 @@ test('two vehicles are typed side by side, each in its own row', async ({ page }
   await expect(name).toHaveValue('Silver van');
 });
 
-test('a figure is there after a tab closed in the midst of it, and none is kept without one that cannot be read', async ({
+test('a figure is there after a tab closed in the midst of it, and none is kept without one that can’t be read', async ({
   page,
   context,
 }) => {

@@ -286,7 +286,7 @@ test('a guest presenter sees no price, changes nothing, and gives a walk that op
   await page.getByRole('link', { name: 'Walk', exact: true }).click();
   await page.getByRole('button', { name: 'Start the walk' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText('Point it out; operate nothing.')).toBeVisible();
+  await expect(page.getByText('Point it out; don’t operate anything.')).toBeVisible();
   await page.goto(demo('/settings'));
   await expect(page.getByRole('heading', { name: 'Password' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'People of this yard' })).toHaveCount(0);

@@ -19,12 +19,12 @@ test('a list is looked at, its good lines are taken in, and again nothing change
       .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
   await offer();
   const says = page.getByRole('status').filter({ hasText: '3 lines' });
-  // A cell that cannot be read is left out, not its line.
+  // A cell that can’t be read is left out, not its line.
   await expect(says).toContainText('2 new units');
   await expect(says).toContainText('1 cell left out');
   await expect(page.getByText('understood: 3,900 lb')).toBeVisible();
   await expect(page.getByText('Left out, for nobody knows what they hold: Color')).toBeVisible();
-  await expect(page.getByText(/UVW cannot be read: “light”/)).toBeVisible();
+  await expect(page.getByText(/UVW can’t be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
   await page.getByRole('combobox', { name: 'Color of the roof' }).click();
   await typeInto(page.getByRole('searchbox'), 'decor');
@@ -93,10 +93,10 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await expect(page.getByRole('button', { name: 'For the ferry', exact: true })).toHaveCount(0);
 });
 
-test('a limit that cannot be read is told, and the yard stays as it was', async ({ page }) => {
+test('a limit that can’t be read is told, and the yard stays as it was', async ({ page }) => {
   await atYard(page);
   await page.getByRole('button', { name: 'All units, by length' }).click();
   await typeInto(page.getByLabel('gross up to'), 'heavy');
   await page.getByLabel('gross up to').blur();
-  await expect(page.getByRole('alert')).toContainText('GVWR cannot be read: “heavy”');
+  await expect(page.getByRole('alert')).toContainText('GVWR can’t be read: “heavy”');
 });

@@ -145,7 +145,7 @@ describe('carrying capacity', () => {
     expect(gap('propane')).toContain('60 lb apart: one battery (60 lb)');
     expect(gap('propane')).not.toContain('propane cylinders (60');
     expect(gap('battery')).toContain('60 lb apart: full propane cylinders (60 lb)');
-    expect(gap('both')).toContain('neither propane, battery nor water explains it');
+    expect(gap('both')).toContain('propane, battery or water doesn’t explain it');
   });
 
   it('says what could be, where it rests on something not recorded', () => {
@@ -283,7 +283,7 @@ describe('VIN', () => {
     );
   });
 
-  // The worked number of 49 CFR 565.15, 1M8GDM9AXKP042788, with characters that cannot be read; values by its table IV.
+  // The worked number of 49 CFR 565.15, 1M8GDM9AXKP042788, with characters that can’t be read; values by its table IV.
   it.each([
     ['1M8GDM9A?KP042788', 'By the other sixteen it should be X.'],
     ['1M8GDM9AXKPO42788', 'With a 0 there, the VIN checks out.'],

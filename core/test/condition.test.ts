@@ -124,7 +124,7 @@ describe('a guided look', () => {
       'sunny-side': 'yes',
       moist: 'yes',
     });
-    expect(sentence).toContain('leans towards sun on the skin alone');
+    expect(sentence).toContain('leans toward sun on the skin only');
     expect(sentence).toContain('Against it: the meter reads higher than at a dry place');
     expect(sentence).toContain('A technician decides');
   });
@@ -132,7 +132,7 @@ describe('a guided look', () => {
   it('claims nothing before anything was seen', () => {
     for (const { key, always } of looks) {
       expect(conclude(key, {}).sentence).toBe(
-        `Nothing was seen yet that speaks for one thing or another. ${always}`,
+        `Nothing seen so far points one way or the other. ${always}`,
       );
       expect(conclude(key, {}).open).toHaveLength(
         looks.find((look) => look.key === key)?.asks.length ?? 0,
@@ -305,12 +305,12 @@ describe('wheels', () => {
   it.each([
     ['2026-04-10', 4, 'built in week 15 of 2021, 4 years old'],
     ['2026-04-11', 5, 'built in week 15 of 2021, 5 years old: watch it, replace it by 7'],
-    ['2028-04-11', 7, 'built in week 15 of 2021, 7 years old: to be replaced, whatever the tread'],
+    ['2028-04-11', 7, 'built in week 15 of 2021, 7 years old: replace it, whatever the tread'],
     ['2022-04-10', 0, 'built in week 15 of 2021, not a year old'],
     ['2021-04-11', 0, 'built in week 15 of 2021, not a year old'],
     // A week that lies ahead is no age, by however few days.
-    ['2021-04-10', undefined, 'week 15 of 2021 is still to come: read its date again'],
-    ['2021-03-10', undefined, 'week 15 of 2021 is still to come: read its date again'],
+    ['2021-04-10', undefined, 'week 15 of 2021 hasn’t come yet: read its date again'],
+    ['2021-03-10', undefined, 'week 15 of 2021 hasn’t come yet: read its date again'],
   ])('on %s are %s years old', (today, age, words) => {
     const [front] = wheelsOf(dated(four), today);
     expect(front).toMatchObject({ age, ageText: words });
@@ -385,7 +385,9 @@ describe('the inspection', () => {
   it('keeps a unit from being operated until it is signed', () => {
     expect(operableOf(emptyRecord)).toMatchObject({ may: false });
     const tried = inspect(emptyRecord, () => 'pass');
-    expect(operableOf(tried).why).toBe('The inspection is not signed: nothing may be operated.');
+    expect(operableOf(tried).why).toBe(
+      'The inspection isn’t signed. Show and tell only: don’t operate anything.',
+    );
     expect(operableOf(signed(tried)).may).toBe(true);
     expect(operableWords(operableOf(signed(tried)), 'Etc/UTC')).toBe('Inspected 10 Apr 2026.');
     expect(operableWords(operableOf(tried), 'Etc/UTC')).toBe(operableOf(tried).why);
@@ -407,7 +409,7 @@ describe('the inspection', () => {
       key: 'coupler',
       value: { result: 'pass' },
     } as never);
-    expect(operableOf(signed(half)).why).toMatch(/not complete, \d+ items are left/);
+    expect(operableOf(signed(half)).why).toMatch(/isn’t complete, \d+ items are left/);
   });
 
   it('is no longer signed when an item is tried again', () => {
@@ -444,12 +446,14 @@ describe('the inspection', () => {
   it('holds the cards of a walk: what is not operated is pointed out', () => {
     const { record } = { record: demoRecord('TQ-0417') };
     const shows = (r: UnitRecord) => pointsOf(r, us).flatMap((p) => p.show ?? []);
-    expect(shows(record).some((what) => what !== 'Point it out; operate nothing.')).toBe(true);
+    expect(shows(record).some((what) => what !== 'Point it out; don’t operate anything.')).toBe(
+      true,
+    );
     const specs = Object.fromEntries(
       Object.entries(record.specs).filter(([key]) => key !== 'inspected'),
     ) as UnitRecord['specs'];
     expect(new Set(shows({ ...record, specs, inspection: {}, signatures: {} }))).toEqual(
-      new Set(['Point it out; operate nothing.']),
+      new Set(['Point it out; don’t operate anything.']),
     );
   });
 
@@ -488,7 +492,7 @@ describe('the disclosure', () => {
       'left of the door. Repaired by the yard, 1 Mar 2026: filled.',
     );
     expect(page.inspection).toBe('Its inspection isn’t signed.');
-    expect(page.silent).toContain('no warranty');
+    expect(page.silent).toContain('isn’t a warranty');
   });
 
   it('has a word for every kind', () => {

@@ -46,7 +46,7 @@ describe('VIN check digit', () => {
     expect(vinCheckDigit('1M8GDM9AXKPO42788')).toBeUndefined();
   });
 
-  it('names what a smudged ninth character must be, and nothing where two cannot be read', () => {
+  it('names what a smudged ninth character must be, and nothing where two can’t be read', () => {
     // The worked number of 49 CFR 565.15, its check digit X smudged.
     expect(readVin('1M8GDM9A?KP042788')).toMatchObject({ position: 9, fitting: ['X'] });
     expect(readVin('1M8GDM9A?KP?42788')).toMatchObject({ position: 9, fitting: [] });
@@ -207,11 +207,11 @@ describe('load index and speed symbol', () => {
 
 describe('floor-plan codes', () => {
   it.each([
-    ['24 RKD', 24, 'nominally 24 ft, which is not its length; RK rear kitchen; D dinette or trim'],
-    ['2607BH', 26, 'nominally 26 ft, which is not its length; BH bunkhouse'],
-    ['18MB', 18, 'nominally 18 ft, which is not its length; MB wall bed or mid bunk'],
-    ['27-RBX', 27, 'nominally 27 ft, which is not its length; RB rear bath or rear bunk; X perhaps the trim'],
-    ['28DBH', 28, 'nominally 28 ft, which is not its length; D dinette or trim; BH bunkhouse'],
+    ['24 RKD', 24, 'nominally 24 ft, which isn’t its length; RK rear kitchen; D dinette or trim'],
+    ['2607BH', 26, 'nominally 26 ft, which isn’t its length; BH bunkhouse'],
+    ['18MB', 18, 'nominally 18 ft, which isn’t its length; MB wall bed or mid bunk'],
+    ['27-RBX', 27, 'nominally 27 ft, which isn’t its length; RB rear bath or rear bunk; X maybe the trim'],
+    ['28DBH', 28, 'nominally 28 ft, which isn’t its length; D dinette or trim; BH bunkhouse'],
   ])('%s', (typed, feet, words) => {
     const read = readFloorPlan(typed);
     expect(read?.feet).toBe(feet);

@@ -402,15 +402,15 @@ describe('the sheets of the demo yard', () => {
   });
 });
 
-describe('a sheet that cannot be read', () => {
+describe('a sheet that can’t be read', () => {
   const [good] = contents as { sheet: Record<string, unknown> }[];
   const but = (more: object) => ({ ...good, sheet: { ...good?.sheet, ...more } });
   it.each([
-    [{ hello: 1 }, 'not a Fair Gable model sheet'],
+    [{ hello: 1 }, 'isn’t a Fair Gable model sheet'],
     [but({ year: 'soon' }), 'sheet.year'],
     [
       but({ values: { specs: { vin: { kind: 'text', text: 'X' } } } }),
-      'VIN is each unit’s own: leave it out of the sheet.',
+      'VIN is each unit’s own: leave it off the sheet.',
     ],
     [but({ values: { features: { wings: 'standard' } } }), 'wings'],
     [

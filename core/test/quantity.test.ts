@@ -131,7 +131,7 @@ describe('what people type', () => {
     expect(readNumber('6,34,0')).toBeNaN();
   });
 
-  it('never throws and never reads less than nothing, whatever is typed', () => {
+  it('never throws and never reads less than zero, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 24 }), fc.constantFrom(...systems), (typed, system) => {
         const read = parseQuantity(typed, 'feet', system);

@@ -58,7 +58,7 @@ describe('a record', () => {
   it('is called by series and floor plan, else by stock number', () => {
     expect(nameOf(demoRecord('TQ-0417'))).toBe('Fenlark 24 RKD');
     expect(particularsOf(demoRecord('TQ-0417'))).toBe('TQ-0417 · 2026 · new');
-    expect(nameOf(emptyRecord)).toBe('Unit without a name');
+    expect(nameOf(emptyRecord)).toBe('Unnamed unit');
   });
 
   it('has nothing to know of what belongs to something not fitted', () => {
@@ -109,7 +109,7 @@ describe('a change', () => {
 
   it.each([
     ['nothing', 0],
-    ['less than nothing', -5],
+    ['less than zero', -5],
     ['more than anything weighs', 1e9],
     ['no number', Number.NaN],
   ])('to %s is refused by the schema', (_, amount) => {
@@ -174,7 +174,7 @@ describe('what a unit needs next', () => {
   it('is where to carry on when something was not looked at', () => {
     expect(need('TQ-0365')).toMatchObject({
       urgency: 'soon',
-      text: expect.stringContaining('carry on at'),
+      text: expect.stringContaining('go on at'),
     });
   });
 });

@@ -87,16 +87,18 @@ describe('a line of a list', () => {
     expect(value && 'amount' in value ? Math.round(value.amount) : 0).toBe(7496);
   });
 
-  it('names the cell that cannot be read, and says what to do', () => {
+  it('names the cell that can’t be read, and says what to do', () => {
     const line = readLine(7, ['', 'heavy', '26 lb', 'maybe', ''], reading(columns));
     expect(line.problems.map((p) => [p.line, p.column, p.sentence])).toEqual([
-      [7, 1, expect.stringMatching(/^GVWR cannot be read: “heavy”. Type a number/)],
+      [7, 1, expect.stringMatching(/^GVWR can’t be read: “heavy”. Type a number/)],
+      [7, 2, expect.stringMatching(/^Overall length is in lb, which measures something else/)],
       [
         7,
-        2,
-        expect.stringMatching(/^Overall length is given in lb, which measures something else/),
+        3,
+        expect.stringMatching(
+          /^Solar panel: “maybe” isn’t a choice we know. Write one of standard, /,
+        ),
       ],
-      [7, 3, expect.stringMatching(/^Solar panel: “maybe” is no state. Write one of standard, /)],
       [7, -1, expect.stringMatching(/^Stock number: the line has neither one nor a VIN/)],
     ]);
   });

@@ -346,8 +346,8 @@ describe('questions', () => {
   it('stand on the list of what is left once, with all the units that wait for them', () => {
     const rows = leftIn(units).filter(({ chore }) => chore === 'ask');
     expect(rows.map(({ unit, why }) => [unit, why])).toEqual([
-      ['a', 'nobody was asked yet, for 2 units'],
-      ['d', 'nobody was asked yet'],
+      ['a', 'nobody’s been asked yet, for 2 units'],
+      ['d', 'nobody’s been asked yet'],
     ]);
   });
 });
@@ -377,7 +377,7 @@ describe('new parts of a record', () => {
       'findings',
       id(1),
       { kind: 'rust', gravity: 'worn', station: 'hitch', saidFirst: true },
-      /^Rust, hitch, works but worn$/,
+      /^Rust, hitch, worn but works$/,
     ],
     [
       'wheels',

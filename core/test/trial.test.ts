@@ -60,10 +60,10 @@ describe('a buyer’s questions', () => {
     expect(asked(record, 'load')?.answer).toBe('1,466 lb');
     expect(asked(record, 'nights')?.answer).toBe('about 2, the gray tank fills first');
     expect(asked(record, 'tow')?.answer).toBe(
-      'asks for a tow rating of 6,024 lb; 575 lb on the ball, loaded with fresh water and propane',
+      'needs a tow rating of 6,024 lb; 575 lb on the ball, loaded with fresh water and propane',
     );
     // 7,490 − 5,572 = 1,918 lb; the label says 1,858: two cylinders, or the battery: what the dry weight counts nobody has read.
-    expect(asked(record, 'label')?.answer).toBe('60 lb apart, perhaps explained');
+    expect(asked(record, 'label')?.answer).toBe('60 lb apart, maybe explained');
     expect(asked(record, 'scale')).toMatchObject({ answer: undefined });
   });
 
@@ -142,7 +142,7 @@ describe('what is tried', () => {
     expect(weighed.tow.value?.least?.towRating).toBe(6360);
     expect(weighed.tires.steps.at(-1)?.arithmetic).toContain('5,540 lb');
     // 6,024 lb were worked out.
-    expect(weighed.scale.sentence).toContain('336 lb more than was worked out');
+    expect(weighed.scale.sentence).toContain('336 lb more than we figured');
   });
 });
 
@@ -166,7 +166,7 @@ describe('a question of somebody who walks in', () => {
     const record = applyChange(emptyRecord, change, 'walk-in', '2026-04-01T09:00:00.000Z');
     const { tow } = answers(record);
     expect(tow.value).toMatchObject({ hitch: 780, fits: true });
-    expect(tow.assumptions).toContain('Taken at its GVWR, as heavy as it may be.');
+    expect(tow.assumptions).toContain('Figured at its GVWR, the most it may weigh.');
   });
 });
 

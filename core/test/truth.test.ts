@@ -190,7 +190,7 @@ describe('a guess', () => {
       how: 'seen',
     });
     const [card] = pointsOf(record, us);
-    expect(card?.sentence).toMatch(/^There’s a rack at the rear.*I’d want to check that/);
+    expect(card?.sentence).toMatch(/^There’s a rack at the rear.*I’d want to measure that/);
     expect(card?.numbers).toEqual([{ label: specEntry('rearRackRating').label, how: 'guessed' }]);
   });
 });

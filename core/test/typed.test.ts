@@ -124,15 +124,15 @@ const refused: readonly (readonly [SpecKey, string, RegExp])[] = [
   ['bedSize', '60', /2 sides/],
   ['passThroughSize', '92 x 15', /3 sides/],
   ['uvw', '5,572 ft', /measures something else/],
-  ['uvw', '5,572 stone', /unit nobody here knows/],
-  ['uvw', 'heavy', /cannot be read/],
-  ['uvw', '0', /cannot be 0/],
-  ['uvw', '-500', /less than nothing/],
+  ['uvw', '5,572 stone', /unit we don’t know/],
+  ['uvw', 'heavy', /can’t be read/],
+  ['uvw', '0', /can’t be 0/],
+  ['uvw', '-500', /less than zero/],
   ['awningLength', '18-16 ft', /runs backward/],
   ['ballSize', '2 1/4', /Choose one of/],
-  ['lpCylinders', '0 x 30', /count that cannot be/],
+  ['lpCylinders', '0 x 30', /count that can’t be right/],
   ['stepCount', '2 or 3', /whole number/],
-  ['buildDate', 'last spring', /no date/],
+  ['buildDate', 'last spring', /isn’t a date/],
 ];
 
 describe('what people type', () => {

@@ -107,7 +107,7 @@ describe('a unit file', () => {
     ['text', 'unit'],
     ['another format', but(['format'], 'other/unit')],
   ])('refuses %s by its name', (_, content) => {
-    expect(message(content)).toContain('not a Fair Gable unit file');
+    expect(message(content)).toContain('isn’t a Fair Gable unit file');
   });
 
   it('names the version it cannot read', () => {
@@ -135,6 +135,6 @@ describe('a unit file', () => {
     ['a long text', but(['record', 'specs', 'vin', 'value', 'text'], 'X'.repeat(600)), /“VIN”/],
   ])('refuses %s and names the place', (_, content, words) => {
     expect(message(content)).toMatch(words);
-    expect(message(content)).toContain('Nothing was taken in.');
+    expect(message(content)).toContain('Nothing was imported.');
   });
 });

@@ -307,7 +307,7 @@ describe('talking points', () => {
     ['told', 'We’re told: you carry 47 gallons of fresh water.'],
     [
       'guessed',
-      'There’s a fresh tank for camping without a hookup. I’d want to check that before I give you a figure.',
+      'There’s a fresh tank for camping without a hookup. I’d want to measure that before I give you a number.',
     ],
   ] as const)('are worded by how well a value is known: %s', (how, sentence) => {
     expect(pointsOf(withTank(how), us)[0]).toMatchObject({ sentence, how });

@@ -109,7 +109,7 @@ describe('water takes its time', () => {
 describe('what a unit’s water takes', () => {
   it('is told of what it has, and of nothing else', () => {
     const rows = waterTimes(demoRecord('TQ-0417')).map(({ what }) => what);
-    expect(rows).toContain('Fresh tank filled by a hose');
+    expect(rows).toContain('Filling the fresh tank with a hose');
     expect(waterTimes(emptyRecord)).toEqual([]);
     expect(panelsOf(emptyRecord)).toEqual([]);
     expect(heaterRates(emptyRecord)).toEqual([]);

@@ -86,8 +86,8 @@ describe('the label of the capacity', () => {
   it('says how much may still be fitted, when it is past, and nothing of a used unit', () => {
     const fitted = (pounds: number, used = false) =>
       label({ ...rated, ccc: known(1918), fitted: known(pounds), used });
-    expect(fitted(58).sentence).toContain('42 lb more may be fitted here');
-    expect(fitted(112).sentence).toContain('12 lb past the line');
+    expect(fitted(58).sentence).toContain('42 lb more can be added here');
+    expect(fitted(112).sentence).toContain('12 lb over the limit');
     expect(fitted(112, true).value?.line).toBeUndefined();
   });
 
@@ -151,8 +151,8 @@ describe('three tickets of a scale', () => {
       'us',
     );
     expect(weighed.value).toMatchObject({ total: 7640, hitch: 840, axles: 6800, unknown: 240 });
-    expect(weighed.sentence).toContain('150 lb over the GVWR: not to be towed so');
-    expect(weighed.sentence).toContain('240 lb more than was worked out');
+    expect(weighed.sentence).toContain('150 lb over the GVWR: don’t tow it like this');
+    expect(weighed.sentence).toContain('240 lb more than we figured');
     expect(scaleOutcomeSchema.safeParse(weighed).success).toBe(true);
     expect(scale(scaleInputSchema.parse({}), 'us').missing).toHaveLength(3);
   });
@@ -198,14 +198,14 @@ describe('the rear axle of the vehicle', () => {
     const { value, assumptions } = tow(towInputSchema.parse(vehicle), 'us');
     expect(value?.limits.find(({ key }) => key === 'rear')?.left).toBeCloseTo(156.03, 1);
     expect(value?.binding).toBe('rear');
-    expect(assumptions.join(' ')).not.toContain('was not checked');
+    expect(assumptions.join(' ')).not.toContain('wasn’t checked');
   });
 
   it('is said not to have been checked where one is not known', () => {
     const three = towInputSchema.parse({ ...vehicle, overhang: undefined });
     const { value, assumptions } = tow(three, 'us');
     expect(value?.limits.some(({ key }) => key === 'rear')).toBe(false);
-    expect(assumptions[0]).toContain('was not checked');
+    expect(assumptions[0]).toContain('wasn’t checked');
   });
 
   it('grows with the trailer in other units alike', () => {

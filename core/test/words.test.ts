@@ -63,9 +63,7 @@ describe('prices', () => {
       value: { kind: 'number', number: 38_900 },
     });
     const odd = typedSpec('listPrice', '9,000,000', 'us');
-    expect(odd.ok ? '' : sentence('List price', odd.problem)).toMatch(
-      /^List price cannot be 9,000,000/,
-    );
+    expect(odd.ok ? '' : sentence('MSRP', odd.problem)).toMatch(/^MSRP can’t be 9,000,000/);
     expect(typedSpec('modelYear', '20260', 'us').ok).toBe(false);
   });
 
@@ -86,7 +84,7 @@ describe('a guest presenter’s cards', () => {
     expect(theirs.map((p) => p.sentence)).toEqual(ours.map((p) => p.sentence));
     expect(ours.some((p) => p.show?.startsWith('Lift'))).toBe(true);
     expect(new Set(theirs.flatMap((p) => p.show ?? []))).toEqual(
-      new Set(['Point it out; operate nothing.']),
+      new Set(['Point it out; don’t operate anything.']),
     );
   });
 

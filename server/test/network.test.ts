@@ -132,14 +132,14 @@ describe('a yard on https', () => {
     expect((await ask('POST', '/api/session', body, 'http://localhost:4799')).status).toBe(403);
   });
 
-  it('names a certificate that cannot be read, and one that is none', async () => {
+  it('names a certificate that can’t be read, and one that is none', async () => {
     const start = async (cert: string) =>
       serve({
         databaseUrl: await freshDatabase(),
         network: { ...networkFrom({}), port: 0, tls: { cert, key: join(folder, 'key.pem') } },
         webRoot: demoFolder,
       });
-    await expect(start('/nowhere.pem')).rejects.toThrow(/^TLS_CERT=\/nowhere\.pem cannot be read/);
+    await expect(start('/nowhere.pem')).rejects.toThrow(/^TLS_CERT=\/nowhere\.pem can’t be read/);
     writeFileSync(join(folder, 'text.pem'), 'hello');
     await expect(start(join(folder, 'text.pem'))).rejects.toThrow(/is not a PEM file/);
   });

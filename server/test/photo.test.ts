@@ -414,6 +414,6 @@ describe('a unit with its photos', () => {
     const { status, body } = await take(ask, zip as Uint8Array);
     expect([status, body.code]).toEqual([422, 'bad-file']);
     expect(body.detail).toContain(words);
-    expect(body.detail).toContain('Nothing was taken in');
+    expect(body.detail).toContain('Nothing was imported');
   });
 });

@@ -146,7 +146,7 @@ describe('a list from elsewhere', () => {
   });
 
   const bad = 'Stock,GVWR\nYY-1,7000\nYY-2,heavy\n,6000\nYY-1,1\n';
-  it('with errors comes in not at all, or but for what cannot be read, as asked', async () => {
+  it('with errors comes in not at all, or but for what can’t be read, as asked', async () => {
     const seen = (await preview(ines, bad)).body;
     expect(seen.problems.map((p: { line: number; column: number }) => [p.line, p.column])).toEqual([
       [2, 1],
@@ -156,10 +156,10 @@ describe('a list from elsewhere', () => {
     const refused = await take(ines, bad);
     expect(refused.status).toBe(422);
     expect(refused.body.detail).toMatch(
-      /^3 of 4 lines have something that cannot be read, the first is line 2: GVWR cannot be read/,
+      /^3 of 4 lines have something that can’t be read, the first is line 2: GVWR can’t be read/,
     );
     await expect(unitNamed(ines, 'YY-1')).rejects.toThrow();
-    // A cell that cannot be read is left out, not its line.
+    // A cell that can’t be read is left out, not its line.
     expect((await take(ines, bad, { onlyGood: true })).body).toMatchObject({ fresh: 2 });
     await unitNamed(ines, 'YY-1');
   });
@@ -187,7 +187,7 @@ describe('a list from elsewhere', () => {
     ]);
   });
 
-  it('counts all that cannot be read, and tells the first of it', async () => {
+  it('counts all that can’t be read, and tells the first of it', async () => {
     const lines = Array.from({ length: 300 }, (_, i) => `CC-${i},heavy\n`).join('');
     const { body } = await preview(ines, `Stock,GVWR\n${lines},5000\n`);
     expect([body.badCells, body.badLines, body.problemCount]).toEqual([300, 1, 301]);

@@ -125,7 +125,7 @@ describe('a unit file', () => {
   });
 
   it.each([
-    ['a foreign file', { rows: [] }, /not a Fair Gable unit file/],
+    ['a foreign file', { rows: [] }, /isn’t a Fair Gable unit file/],
     [
       'a later version',
       { format: 'fair-gable/unit', version: 10 },

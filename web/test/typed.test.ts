@@ -142,7 +142,7 @@ describe('a place that is typed', () => {
     expect(placeChange({ ...draft, depth: 'x' }, awning, us)).toMatchObject({ value: place });
   });
 
-  it('says which of its fields cannot be read', () => {
+  it('says which of its fields can’t be read', () => {
     expect(placeChange({ ...draft, back: ' ' }, awning, us)).toMatch(/^Distance from the coupler:/);
     expect(placeChange({ ...draft, back: 'far' }, awning, us)).toMatch(/^Distance from the coup/);
     expect(placeChange({ ...draft, depth: 'deep' }, slide, us)).toMatch(/^Slide depth/);
@@ -302,7 +302,7 @@ describe('an item of the inspection', () => {
     });
   });
 
-  it('keeps its figure where it has one, and says where that cannot be read', () => {
+  it('keeps its figure where it has one, and says where that can’t be read', () => {
     expect(itemChange(measured, 'pass', { measured: 'x', note: '' }, us)).toContain(
       measured.item.label,
     );
@@ -351,7 +351,7 @@ describe('a line of the ledger', () => {
     expect(typedFitted(more, us)).toEqual({ ...line, back: 48, side: 'front', feature: 'awning' });
   });
 
-  it('says which of its figures cannot be read', () => {
+  it('says which of its figures can’t be read', () => {
     expect(typedFitted({ ...draft, weight: '' }, us)).toMatch(/^Weight/);
     expect(typedFitted({ ...draft, back: 'x' }, us)).toMatch(/^Back from the coupler/);
   });

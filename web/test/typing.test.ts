@@ -17,7 +17,7 @@ describe('reading what is typed', () => {
       echo: '',
       problem: '',
     });
-    expect(readTyped(spec('width'), 'x', 'us').problem).toMatch(/^Width cannot be read/);
+    expect(readTyped(spec('width'), 'x', 'us').problem).toMatch(/^Width can’t be read/);
   });
 
   it('reads back its own text to start editing from', () => {

@@ -133,12 +133,12 @@ describe('the row of a spec', () => {
     expect((page.find(text).element as HTMLInputElement).value).toBe('5180');
   });
 
-  it('keeps what cannot be read out of the record, and says why', async () => {
+  it('keeps what can’t be read out of the record, and says why', async () => {
     const page = specRow(emptyRecord);
     await page.find(text).setValue('heavy');
     await page.find('form').trigger('submit');
     expect(kept).toEqual([]);
-    expect(page.find('[role=alert]').text()).toMatch(/^UVW cannot be read/);
+    expect(page.find('[role=alert]').text()).toMatch(/^UVW can’t be read/);
   });
 
   it('keeps two sources beside one another, or one in place of the others', async () => {

@@ -2,35 +2,35 @@
 const wordings = {
   empty: (_: Record<string, never>) => 'is empty. Type a value, or leave it as not known.',
   'not-a-quantity': (p: { readonly typed: string }) =>
-    `cannot be read: “${p.typed}”. Type a number and a unit, like 26 ft 4 in, 8.03 m or 6,340 lb.`,
+    `can’t be read: “${p.typed}”. Type a number and a unit, like 26 ft 4 in, 8.03 m or 6,340 lb.`,
   'not-a-number': (p: { readonly typed: string }) =>
-    `cannot be read: “${p.typed}”. Type a whole number in figures.`,
+    `can’t be read: “${p.typed}”. Type a whole number in figures.`,
   'not-a-range': (p: { readonly typed: string }) =>
     `runs backward: “${p.typed}”. Type the smaller figure first, like 16 to 18 ft.`,
   'unknown-unit': (p: { readonly unit: string }) =>
-    `has a unit nobody here knows: “${p.unit}”. Use ft, in, m, cm, lb, kg, gal, L, ft³, psi, kPa, BTU/h, kW, W, A, Ah, V, CFM, °F, °C, mph or km/h.`,
+    `has a unit we don’t know: “${p.unit}”. Use ft, in, m, cm, lb, kg, gal, L, ft³, psi, kPa, BTU/h, kW, W, A, Ah, V, CFM, °F, °C, mph or km/h.`,
   'other-dimension': (p: { readonly unit: string; readonly wanted: string }) =>
-    `is given in ${p.unit}, which measures something else. Give it in ${p.wanted}.`,
+    `is in ${p.unit}, which measures something else. Type it in ${p.wanted}.`,
   negative: (p: { readonly typed: string }) =>
-    `cannot be less than nothing: “${p.typed}”. Type it without the minus.`,
+    `can’t be less than zero: “${p.typed}”. Type it without the minus sign.`,
   impossible: (p: { readonly value: string | number; readonly limit: string | number }) =>
-    `cannot be ${p.value}. Give a number above 0 and below ${p.limit}.`,
+    `can’t be ${p.value}. Type a number above 0 and below ${p.limit}.`,
   'too-far': (p: { readonly value: string | number; readonly limit: string | number }) =>
-    `cannot be ${p.value} from the coupler; the longest travel trailers end at ${p.limit}. Measure it again.`,
+    `can’t be ${p.value} from the coupler; the longest travel trailers are ${p.limit}. Measure it again.`,
   count: (p: { readonly typed: string }) =>
-    `has a count that cannot be: “${p.typed}”. Type it like 2 × 30.`,
+    `has a count that can’t be right: “${p.typed}”. Type it like 2 × 30.`,
   sides: (p: { readonly typed: string; readonly count: number }) =>
-    `cannot be read: “${p.typed}”. Type ${p.count} sides with an x between them, like ${p.count === 3 ? '22 x 14 x 96' : '60 x 80'}.`,
+    `can’t be read: “${p.typed}”. Type ${p.count} sides with an x between them, like ${p.count === 3 ? '22 x 14 x 96' : '60 x 80'}.`,
   'not-a-date': (p: { readonly typed: string; readonly example: string }) =>
-    `is no date that can be read: “${p.typed}”. Type it like ${p.example}.`,
+    `isn’t a date we can read: “${p.typed}”. Type it like ${p.example}.`,
   'too-long': (p: { readonly length: number; readonly limit: string | number }) =>
-    `is ${p.length} characters long; there is room for ${p.limit}. Shorten it.`,
+    `is ${p.length} characters long; there’s room for ${p.limit}. Shorten it.`,
   'not-a-choice': (p: { readonly typed: string; readonly choices: string }) =>
-    `cannot be “${p.typed}”. Choose one of: ${p.choices}.`,
+    `can’t be “${p.typed}”. Choose one of: ${p.choices}.`,
   'wrong-kind': (p: { readonly wanted: string }) =>
-    `holds the wrong kind of value. It wants ${p.wanted}.`,
+    `has the wrong kind of value. It needs ${p.wanted}.`,
   'unknown-field': (p: { readonly field: string }) =>
-    `“${p.field}” is not in this version's catalog. Bring the program up to date, or take it out.`,
+    `“${p.field}” isn’t a field in this version. Update the program, or remove it.`,
 } satisfies Record<string, (p: never) => string>;
 
 export type ProblemCode = keyof typeof wordings;

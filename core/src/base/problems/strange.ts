@@ -39,5 +39,5 @@ export const strangeIn = (content: unknown): Strange | undefined => {
 /** What is strange, and what to do about it, as a sentence. */
 export const strangeSentence = ({ what, at }: Strange): string =>
   what === 'key'
-    ? `${at}: a field can’t have that name. Take it out and send the rest again; nothing was saved.`
+    ? `${at}: a field can’t have that name. Remove it and send the rest again; nothing was saved.`
     : `${at || 'The input'}: it has a character that can’t be stored. Retype it without that character; nothing was saved.`;

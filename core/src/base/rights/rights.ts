@@ -28,10 +28,9 @@ export const may = (role: Role, right: Right): boolean =>
 
 /** What each role is for, for whoever chooses one. */
 export const roleWords: Readonly<Record<Role, string>> = {
-  manager: 'does all a specialist does, and looks after the people and settings of the yard',
+  manager: 'does everything a specialist does, and manages the yard’s people and settings',
   specialist: 'records units and presents them',
   technician: 'records and inspects units, and may present them',
-  guest:
-    'presents units of a yard that is not theirs: changes nothing, operates nothing, sees no prices',
+  guest: 'presents another yard’s units: changes nothing, operates nothing, sees no prices',
   viewer: 'looks at everything and changes nothing',
 };

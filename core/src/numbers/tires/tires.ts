@@ -56,13 +56,13 @@ const watchFrom = 5;
 const replaceBy = 7;
 
 const source =
-  'Load at the highest pressure off the sidewall; at less in proportion, which is on the safe side; reserve = tires ÷ GAWR − 1, ten percent wanted: common practice';
+  'Load at the highest pressure off the sidewall; at less in proportion, which is on the safe side; margin = tires ÷ GAWR − 1, ten percent wanted: common practice';
 
 const ageWords = (oldest: TiresInput['oldest']): string => {
-  if (oldest === undefined) return ' Nobody has read their dates.';
+  if (oldest === undefined) return ' Their dates haven’t been read.';
   const years = hedged(`${oldest.amount} years`, confidenceOf([oldest]));
   if (oldest.amount >= replaceBy)
-    return ` The oldest is ${years} old: to be replaced, whatever it carries.`;
+    return ` The oldest is ${years} old: replace it, whatever it carries.`;
   return oldest.amount >= watchFrom ? ` The oldest is ${years} old: watch it.` : '';
 };
 
@@ -116,8 +116,8 @@ const stepsFor = (
       what: 'All of them',
       arithmetic: `${count} × ${show(each)} = ${hedged(show(all), confidenceOf(tires))}`,
     },
-    ...over('In hand over the axle ratings', gawr, reserve),
-    ...over('In hand over what lies on them', onAxles, overLoad ?? 0),
+    ...over('Margin over the axle ratings', gawr, reserve),
+    ...over('Margin over the load on them', onAxles, overLoad ?? 0),
   ];
 };
 
@@ -130,16 +130,16 @@ const verdictOf = (input: TiresInput, value: TiresValue, system: System): string
   const [ofRating, ofLoad] = [confidenceOf([...tires, gawr]), confidenceOf([...tires, onAxles])];
   const carry = `They carry ${hedged(show(all), confidenceOf(tires))}`;
   if (onAxles && (overLoad ?? 0) < 0)
-    return `${carry}, ${hedged(show(onAxles.amount - all), ofLoad)} too little for what lies on them.`;
+    return `${carry}, ${hedged(show(onAxles.amount - all), ofLoad)} too little for the load on them.`;
   if (gawr && reserve < 0)
-    return `${carry}, ${hedged(show(gawr.amount - all), ofRating)} less than the axles are rated for: the tires are too little for them.`;
+    return `${carry}, ${hedged(show(gawr.amount - all), ofRating)} less than the axles are rated for: the tires aren’t enough.`;
   const rated = gawr
     ? `, ${hedged(percent(reserve), ofRating)} more than the axles are rated for${reserve >= reserveWanted ? '' : '; ten percent is wanted'}`
     : '';
   const loaded =
     overLoad === undefined
       ? ''
-      : `${gawr ? '; ' : ', '}${hedged(percent(overLoad), ofLoad)} more than lies on them`;
+      : `${gawr ? '; ' : ', '}${hedged(percent(overLoad), ofLoad)} more than the load on them`;
   return `${carry}${rated}${loaded}.`;
 };
 
@@ -162,11 +162,13 @@ export const tiresValue = (input: TiresInput): TiresValue | undefined => {
 
 const assumptionsOf = ({ each, highest, pressure, unread = [] }: TiresInput): readonly string[] => [
   ...(each?.how === 'assumed'
-    ? ['What one tire carries is what the tables give its size and load range; read the sidewall.']
+    ? [
+        'What one tire carries comes from the tables for its size and load range; read the sidewall.',
+      ]
     : []),
-  ...(highest && pressure ? [] : ['They have the pressure at which they carry most.']),
+  ...(highest && pressure ? [] : ['They’re at the pressure where they carry the most.']),
   ...(unread.length > 0 && pressure
-    ? [`Not measured, and taken at the label’s pressure: ${unread.join(', ')}.`]
+    ? [`Not measured, so we used the label’s pressure: ${unread.join(', ')}.`]
     : []),
   'Every tire carries the same.',
 ];

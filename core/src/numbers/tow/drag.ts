@@ -78,7 +78,7 @@ export const drag = (input: DragInput, system: System): Outcome<DragValue> => {
       },
     ],
     assumptions: [
-      'Both of the same shape, in still air; the vehicle in front shields both alike. A comparison, no prediction of fuel.',
+      'Both the same shape, in still air, and the tow vehicle shields both alike. It’s a comparison, not a fuel forecast.',
     ],
     source,
     confidence: confidenceOf([
@@ -91,7 +91,7 @@ export const drag = (input: DragInput, system: System): Outcome<DragValue> => {
     missing: [],
     sentence:
       saved >= 0
-        ? `The air holds it back by about ${part} less than the other.`
-        : `The air holds it back by about ${part} more than the other.`,
+        ? `It has about ${part} less air drag than the other.`
+        : `It has about ${part} more air drag than the other.`,
   };
 };

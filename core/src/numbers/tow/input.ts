@@ -62,14 +62,14 @@ export const towProblem = (
     return {
       field: 'curb',
       label: 'Empty vehicle',
-      sentence: `The empty vehicle, ${show(curb)}, weighs as much as vehicle and trailer together may, ${show(gcwr)}, or more. Check both figures.`,
+      sentence: `The empty vehicle weighs ${show(curb)}, but vehicle and trailer together may weigh ${show(gcwr)}. Check both figures.`,
     };
   }
   if (rearUnladen && rearRating && rearUnladen.amount >= rearRating.amount) {
     return {
       field: 'rearUnladen',
       label: 'On the rear axle, empty',
-      sentence: `The empty vehicle’s rear axle, ${show(rearUnladen)}, carries as much as it is rated for, ${show(rearRating)}, or more. Check both figures.`,
+      sentence: `The empty vehicle’s rear axle carries ${show(rearUnladen)}, but it’s rated for ${show(rearRating)}. Check both figures.`,
     };
   }
   return undefined;

@@ -63,7 +63,7 @@ export const uncheckedOf = (input: TowInput): readonly Unchecked[] => [
   ...(input.towRating ? [] : [{ name: 'Tow rating', where: limitPlaces.tow }]),
   ...(input.gcwr ? [] : [{ name: 'GCWR', where: limitPlaces.combined }]),
   ...(input.gcwr && !input.curb
-    ? [{ name: 'GCWR, for want of the empty vehicle’s weight', where: 'on a scale' }]
+    ? [{ name: 'GCWR, without the empty vehicle’s weight', where: 'on a scale' }]
     : []),
   ...(receiverOf(input) ? [] : [{ name: 'Receiver rating', where: limitPlaces.receiver }]),
 ];

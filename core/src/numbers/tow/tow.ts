@@ -68,7 +68,7 @@ export const usualReserve = 0.2;
 export const usualShare = 0.13;
 
 const source =
-  'Sums of weights and moments against the vehicle’s own ratings, the lowest decides; a reserve of a fifth or none: schools differ, common practice';
+  'Sums of weights and moments against the vehicle’s own ratings, the lowest decides; a margin of a fifth or none: schools differ, common practice';
 
 type Least = z.infer<typeof leastSchema>;
 
@@ -216,7 +216,7 @@ const divisorText = (sum: number, slope: number): string => {
 };
 
 const limitSteps = (input: TowInput, value: TowValue, show: Show): readonly Working[] => {
-  const keeps = input.reserve > 0 ? `, ${percent(input.reserve, 0)} kept in hand` : '';
+  const keeps = input.reserve > 0 ? `, ${percent(input.reserve, 0)} kept to spare` : '';
   return value.limits.map(({ key, label, rating, used, left }) => ({
     what: `${label}${keeps}`,
     arithmetic: `${show(rating)} − ${show(used)} = ${hedged(show(left), confidenceOf(inputsOf(key, input)))}${left < 0 ? ': too much' : ''}`,
@@ -238,17 +238,17 @@ const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Wo
       ? []
       : [
           {
-            what: 'On the hitch',
+            what: 'Hitch weight',
             arithmetic: `${show(loaded)} × ${percent(share)} = ${hedged(show(hitch), confidenceOf([input.loaded, input.share]))}`,
           },
         ]),
     ...limitSteps(input, value, show),
     ...largestSteps(input, share, show),
     ...(least
-      ? [{ what: `What it asks of a vehicle, ${value.as ?? ''}`, arithmetic: asks(least, show) }]
+      ? [{ what: `What the vehicle needs, ${value.as ?? ''}`, arithmetic: asks(least, show) }]
       : []),
     ...(leastAtGross && value.taken === 'loaded'
-      ? [{ what: 'What it asks of a vehicle, at its GVWR', arithmetic: asks(leastAtGross, show) }]
+      ? [{ what: 'What the vehicle needs, at its GVWR', arithmetic: asks(leastAtGross, show) }]
       : []),
   ];
 };
@@ -257,7 +257,7 @@ const stepsFor = (input: TowInput, value: TowValue, system: System): readonly Wo
 const peopleWords = ({ payload, aboard, hardware }: TowInput, show: Show): string => {
   const carried = (aboard?.amount ?? 0) + (hardware?.amount ?? 0);
   if (!payload || carried <= payload.amount) return '';
-  return `Its payload, ${show(payload.amount)}, is less than the people, gear and hitch already aboard, ${show(carried)}.`;
+  return `Its payload is ${show(payload.amount)}, but the people, gear and hitch in it already weigh ${show(carried)}.`;
 };
 
 /** How the hitch stands, where it is not within what a bumper pull wants. */
@@ -265,7 +265,7 @@ const shareWords = ({ share }: TowValue, about: Confidence): string => {
   const text = hedged(`${percent(share)}`, about);
   if (share < shareWanted.from)
     return `That’s ${text}, on the light side: below 10% a trailer can sway.`;
-  return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: 10 to 15% is wanted.` : '';
+  return share > shareWanted.to ? `That’s ${text}, heavy for the hitch: aim for 10 to 15%.` : '';
 };
 
 /** A limit that is passed: the rating itself, or what this school keeps of it. */
@@ -283,9 +283,9 @@ const passedWords = (input: TowInput, value: TowValue, about: Confidence, show: 
       : ` The most it can tow is ${hedged(show(value.largest), about)}, loaded.`;
   const by =
     beyond > 0
-      ? `its ${name} is passed by ${hedged(show(beyond), about)}`
-      : `its ${name} holds, but the ${percent(input.reserve, 0)} kept in reserve is passed by ${hedged(show(-limit.left), about)}`;
-  return `It is too much for this vehicle: ${by}.${largest}`;
+      ? `it’s ${hedged(show(beyond), about)} over its ${name}`
+      : `its ${name} holds, but it’s ${hedged(show(-limit.left), about)} into the ${percent(input.reserve, 0)} margin`;
+  return `It’s too much for this vehicle: ${by}.${largest}`;
 };
 
 const verdictOf = (input: TowInput, value: TowValue, show: Show): string => {
@@ -295,12 +295,12 @@ const verdictOf = (input: TowInput, value: TowValue, show: Show): string => {
   const unchecked = value.unchecked.map((name) => (/^[A-Z]{2}/.test(name) ? name : inText(name)));
   const missing = `Not checked: ${unchecked.join(', ')}.`;
   if (value.limits.length === 0) return missing;
-  if (unchecked.length > 0) return `What could be checked holds. ${missing}`;
+  if (unchecked.length > 0) return `What we could check holds. ${missing}`;
   const first = limitNames[value.binding ?? ''] ?? '';
   const guess =
-    about === 'about' ? 'Going by figures that are partly only usual or guessed, this' : 'This';
+    about === 'about' ? 'Going by figures that are partly typical or estimated, this' : 'This';
   const kept = input.reserve > 0 ? `, with ${percent(input.reserve, 0)} to spare` : '';
-  return `${guess} vehicle can tow it${kept}; its ${first} is reached first, at ${hedged(show(value.largest ?? 0), about)}.`;
+  return `${guess} vehicle can tow it${kept}; the limit is its ${first}, at ${hedged(show(value.largest ?? 0), about)}.`;
 };
 
 const trailerWords = (input: TowInput, value: TowValue, show: Show): string => {
@@ -331,7 +331,7 @@ const sentenceFor = (
   }
   const asksFor =
     value.limits.length === 0 && value.least
-      ? `It asks for ${hedged(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
+      ? `It needs ${hedged(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
       : '';
   return [
     trailerWords(input, value, show),
@@ -349,18 +349,18 @@ const unread = (input: TowInput): readonly Missing[] =>
 const assumptionsFor = (input: TowInput, isShareUsual: boolean): readonly string[] => {
   const rear =
     input.rearRating && input.rearUnladen && input.wheelbase && input.overhang
-      ? 'Half of people and gear rides on the rear axle; what a weight-distributing hitch takes off it is not counted.'
-      : 'The rear axle of the vehicle was not checked: its rating is on the door label.';
+      ? 'Half of the people and gear rides on the rear axle; what a weight-distributing hitch takes off isn’t counted.'
+      : 'The vehicle’s rear axle wasn’t checked: its rating is on the door label.';
   const isPlain = input.distributing && !input.receiverDistributing && input.receiver;
   return [
     rear,
     ...(isPlain
-      ? ['The receiver’s weight-distributing rating isn’t known: its plain one is used.']
+      ? ['The receiver’s weight-distributing rating isn’t known, so we used its plain-ball rating.']
       : []),
-    ...(input.aboard ? [] : ['Nobody and nothing in the vehicle.']),
+    ...(input.aboard ? [] : ['The vehicle is empty: no people, no gear.']),
     ...(input.hardware ? [] : ['No weight-distribution hitch.']),
     ...(isShareUsual
-      ? [`A share of ${percent(usualShare, 0)} on the hitch, as a balanced trailer has.`]
+      ? [`${percent(usualShare, 0)} of the weight is on the hitch, as on a well-loaded trailer.`]
       : []),
   ];
 };
@@ -415,7 +415,7 @@ export const tow = (given: TowInput, system: System): Outcome<TowValue> => {
     value,
     steps: stepsFor(input, value, system),
     assumptions: [
-      ...(loaded && !isLoadKnown ? ['Taken at its GVWR, as heavy as it may be.'] : []),
+      ...(loaded && !isLoadKnown ? ['Figured at its GVWR, the most it may weigh.'] : []),
       ...assumptionsFor(input, !given.share),
     ],
     source,

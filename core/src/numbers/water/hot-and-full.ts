@@ -39,22 +39,22 @@ export const waterTimes = (record: UnitRecord): readonly WaterTime[] => {
   const gray = amountOf(record, 'grayTank');
   const rows = [
     {
-      what: 'Fresh tank filled by a hose',
+      what: 'Filling the fresh tank with a hose',
       minutes: fresh && fillMinutes(fresh, tapFlow),
       by: `${tapFlow} gal (15 L) a minute`,
     },
     {
-      what: 'Gray tank let out',
+      what: 'Emptying the gray tank',
       minutes: gray && drainMinutes(gray, 3, tankHead),
       by: 'a three-inch valve under nine inches (23 cm) of water, by Torricelli; a hose makes it longer',
     },
     {
-      what: 'Hot again after a shower, by gas',
+      what: 'Hot again after a shower, on gas',
       minutes: heated(record, 'heaterGas', gasEfficiency),
       by: '72% of the burner’s heat into the water, a rise of 60 °F (33 °C)',
     },
     {
-      what: 'Hot again after a shower, by its element',
+      what: 'Hot again after a shower, on electric',
       minutes: heated(record, 'heaterElement', elementEfficiency),
       by: '98% of the element’s heat into the water, a rise of 60 °F (33 °C)',
     },

@@ -27,13 +27,13 @@ export const waterStyles: readonly WaterStyle[] = [
   },
   {
     key: 'usual',
-    label: 'Usual: a short shower a day',
+    label: 'Average: one short shower a day',
     gray: 6,
     galleyShare: 0.35,
     black: 1.2,
     drunk: 0.8,
   },
-  { key: 'home', label: 'As at home', gray: 14, galleyShare: 0.25, black: 2, drunk: 1 },
+  { key: 'home', label: 'Like at home', gray: 14, galleyShare: 0.25, black: 2, drunk: 1 },
 ];
 
 /** A yard's own figures, by style. */

@@ -104,7 +104,7 @@ const stepsFor = (tanks: readonly Tank[], system: System): readonly Working[] =>
 };
 
 const nightsWords = (nights: number): string =>
-  nights === 0 ? 'Not a whole night' : `About ${counted(nights, 'night')}`;
+  nights === 0 ? 'Less than one night' : `About ${counted(nights, 'night')}`;
 
 const tankOf = {
   fresh: 'freshTank',
@@ -160,7 +160,7 @@ const savedWords = (saved: number, system: System): string => {
     system === 'us' ? 'A gallon' : `${formatQuantity(lessADay.metric, 'volume', system)}`;
   const days = Number(saved.toFixed(1));
   return days > 0
-    ? ` ${less} a day less each buys ${days.toFixed(1)} ${days === 1 ? 'day' : 'days'}.`
+    ? ` ${less} a day less each adds ${days.toFixed(1)} ${days === 1 ? 'day' : 'days'}.`
     : '';
 };
 
@@ -185,9 +185,9 @@ export const water = (input: WaterInput, system: System): Outcome<WaterValue> =>
     value,
     steps: stepsFor(tanks, system),
     assumptions: [
-      `${style.label}${input.rates ? ', with your own figures' : ''}: ${formatQuantity(style.gray + style.black + style.drunk, 'volume', system)} a person and day.`,
-      'Tanks empty and the fresh one full at the start; what dishes and showers use is shared out as usual.',
-      ...(inputs === 'about' ? ['A tank’s size is only guessed.'] : []),
+      `${style.label}${input.rates ? ', with your own figures' : ''}: ${formatQuantity(style.gray + style.black + style.drunk, 'volume', system)} a person per day.`,
+      'You start with the fresh tank full and the others empty; dishes and showers split as usual.',
+      ...(inputs === 'about' ? ['A tank’s size is only estimated.'] : []),
     ],
     source,
     confidence,

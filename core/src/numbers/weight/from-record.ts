@@ -33,7 +33,7 @@ export interface GearPlace {
 
 /** Places where gear goes, as shares of the whole length; the pass-through is in front, a rack behind. */
 const usualPlaces = [
-  { key: 'front', label: 'Front store', share: 0.22, most: 600 },
+  { key: 'front', label: 'Front storage', share: 0.22, most: 600 },
   { key: 'galley', label: 'Galley and middle', share: 0.5, most: 600 },
   { key: 'rear', label: 'Rear, inside', share: 0.85, most: 600 },
   { key: 'garage', label: 'Machines in the garage', share: 0.8, most: 2000, needs: 'garageSpace' },

@@ -54,7 +54,7 @@ export const scaleProblem = ({
     return {
       field: 'trailerAxles',
       sentence:
-        'The trailer’s axles weigh more than the whole trailer, so that the hitch would be lifted. Were the bars slack, and the vehicle off the scale?',
+        'The trailer’s axles weigh more than the whole trailer. Were the spring bars off, and the vehicle off the scale?',
     };
   }
   return undefined;
@@ -97,7 +97,7 @@ export type ScaleValue = z.infer<typeof scaleValueSchema>;
 export const scaleOutcomeSchema = outcomeSchema(scaleValueSchema);
 
 const source =
-  'Sums of forces over three weighings, weight-distribution bars slack: common practice; ratings are the maker’s';
+  'Sums of forces over three weighings, weight-distribution bars unhooked: common practice; ratings are the maker’s';
 
 const limitsOf = ({ gvwr, gawr }: ScaleInput, { total, axles }: Standing): WeightLimit[] => [
   ...limitOf('gross', 'GVWR', total, gvwr),
@@ -114,18 +114,18 @@ const stepsFor = (
   const { vehicle, together, trailerAxles } = tickets;
   return [
     {
-      what: 'All of the trailer',
+      what: 'Whole trailer',
       arithmetic: `${show(together)} − ${show(vehicle)} = ${show(value.total)}`,
     },
     {
-      what: 'On the hitch',
+      what: 'Hitch weight',
       arithmetic: `${show(value.total)} − ${show(trailerAxles)} = ${show(value.hitch)}, ${percent(value.share)}`,
     },
     ...(expected === undefined
       ? []
       : [
           {
-            what: 'Heavier than worked out',
+            what: 'Heavier than figured',
             arithmetic: `${show(value.total)} − ${show(expected)} = ${show(value.total - expected)}`,
           },
         ]),
@@ -151,9 +151,9 @@ const sentenceFor = (
   const known =
     unknown === undefined || Math.abs(unknown) < scaleStep
       ? ''
-      : ` That is ${hedged(show(unknown), about.known)} ${unknown > 0 ? 'more' : 'less'} than was worked out: ${unknown > 0 ? 'something aboard is not in the record' : 'something in the record is not aboard'}.`;
+      : ` That’s ${hedged(show(unknown), about.known)} ${unknown > 0 ? 'more' : 'less'} than we figured: ${unknown > 0 ? 'something in it isn’t in the record' : 'something in the record isn’t in it'}.`;
   return over
-    ? `${weighed} It is ${hedged(show(over.left), about.limits)} over the ${inText(over.label)}: not to be towed so.${known}`
+    ? `${weighed} It’s ${hedged(show(over.left), about.limits)} over the ${inText(over.label)}: don’t tow it like this.${known}`
     : `${weighed}${known}`;
 };
 
@@ -203,7 +203,7 @@ export const scale = (input: ScaleInput, system: System): Outcome<ScaleValue> =>
     value,
     steps: stepsFor(tickets, value, expected?.amount, system),
     assumptions: [
-      'The weight-distribution bars are slack, everything level, nobody gets in or out between the weighings.',
+      'The spring bars are unhooked, everything’s level, and nobody gets in or out between weighings.',
       'Public scales round, often to 20 lb (10 kg).',
     ],
     source,

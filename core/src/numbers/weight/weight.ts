@@ -100,12 +100,12 @@ const source =
   'Moments about the axles (statics); hitch 10–15% of the loaded weight for a bumper pull: common practice; ratings are the maker’s';
 
 const assumptionsOf = (input: WeightInput, isBalanced: boolean): readonly string[] => [
-  ...(input.uvw ? [] : ['The dry weight isn’t recorded: it is taken as GVWR minus CCC.']),
+  ...(input.uvw ? [] : ['UVW isn’t recorded, so we used GVWR minus CCC.']),
   ...(isBalanced
     ? [
-        'Left and right are not balanced against one another.',
-        'The axles of a group share equally: with an equalizer; torsion axles only when the trailer stands level.',
-        'A tank’s water lies at the middle of the tank.',
+        'Left-right balance isn’t checked.',
+        'The axles share the load equally: that holds with an equalizer; torsion axles only when the trailer’s level.',
+        'A tank’s water is figured at the middle of the tank.',
       ]
     : []),
 ];
@@ -123,7 +123,7 @@ const wantedForBalance = ({ hitch, axle }: WeightInput): readonly Missing[] => [
 
 const wantedForRoom = ({ gvwr, gawr }: WeightInput): readonly Missing[] => [
   ...(gvwr ? [] : [{ label: 'GVWR', field: 'specs.gvwr' }]),
-  ...(gawr ? [] : [{ label: 'Axle ratings', field: 'specs.axleRating' }]),
+  ...(gawr ? [] : [{ label: 'GAWR', field: 'specs.axleRating' }]),
 ];
 
 export type WeightLimit = z.infer<typeof limitSchema>;
@@ -222,11 +222,11 @@ const hitchSteps = (
       arithmetic: `${show(weight.amount)} × (1 − ${at(back.amount)} ÷ ${at(axle.amount)}) = ${hedged(show(weight.amount * (1 - back.amount / axle.amount)), confidenceOf([weight, back, axle]))}`,
     })),
     {
-      what: 'On the hitch',
+      what: 'Hitch weight',
       arithmetic: `${hedged(show(hitch.amount), confidenceOf([hitch]))} dry, and these = ${hedged(show(value.hitch), confidenceOf(all))}, ${percent(value.share)} of ${show(value.total)}`,
     },
     {
-      what: 'On the axles',
+      what: 'Axle weight',
       arithmetic: `${show(value.total)} − ${show(value.hitch)} = ${hedged(show(value.axles ?? 0), confidenceOf(all))}`,
     },
   ];
@@ -248,12 +248,12 @@ const stepsFor = (
       ? []
       : [
           {
-            what: 'Dry weight, from GVWR and CCC',
+            what: 'UVW, from GVWR and CCC',
             arithmetic: `${show(input.gvwr?.amount ?? 0)} − ${show(input.ccc?.amount ?? 0)} = ${marked(dry)}`,
           },
         ]),
     {
-      what: 'All of it',
+      what: 'Total',
       arithmetic: `${[marked(dry), ...onIt.map(({ label: name, weight }) => `${inText(name)} ${marked(weight)}`)].join(' + ')} = ${hedged(show(value.total), inTotal)}`,
     },
     ...hitchSteps(input, value, dry, system),
@@ -267,8 +267,8 @@ const stepsFor = (
 export const hitchWords = (share: number): string => {
   if (share < shareWanted.from) return 'on the light side: below 10% a trailer can sway';
   return share > shareWanted.to
-    ? 'heavy for the hitch: 10 to 15% is wanted'
-    : 'within the 10 to 15% that’s wanted';
+    ? 'heavy for the hitch: aim for 10 to 15%'
+    : 'within the usual 10 to 15%';
 };
 
 const roomWords = (value: WeightValue, about: Confidence, system: System): string => {
@@ -276,14 +276,12 @@ const roomWords = (value: WeightValue, about: Confidence, system: System): strin
   const { left, first, limits } = value;
   const limit = limits.find(({ key }) => key === first);
   if (left === undefined || !limit)
-    return 'Nobody can say how much more it can take before a rating is read.';
+    return 'Read a rating first; then we can say how much more it can take.';
   const name = inText(limit.label);
   return left < 0
-    ? `It’s ${hedged(show(-left), about)} too heavy: the ${name} is passed.`
-    : `There’s room for ${hedged(show(left), about)} more; the ${name} is reached first.`;
+    ? `It’s ${hedged(show(-left), about)} over the ${name}.`
+    : `There’s room for ${hedged(show(left), about)} more; the limit is the ${name}.`;
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const sentenceFor = (
   input: WeightInput,
@@ -294,10 +292,10 @@ const sentenceFor = (
   const room = roomWords(value, about.room, system);
   if (value.share === undefined) {
     const names = wantedForBalance(input).map(({ label: name }) => inText(name));
-    return `${room} What’s on the hitch can’t be said yet; still to find out: ${names.join(' and ')}.`;
+    return `${room} To figure the hitch weight we still need: ${names.join(' and ')}.`;
   }
-  const share = capital(hedged(percent(value.share), about.share));
-  return `${room} ${share} of it is on the hitch, ${hitchWords(value.share)}.`;
+  const share = hedged(percent(value.share), about.share);
+  return `${room} Hitch weight is ${share}, ${hitchWords(value.share)}.`;
 };
 
 /** The figures of `weigh` alone, without a word: for going through a whole yard. Pounds. */

@@ -133,7 +133,7 @@ const extras = (record: UnitRecord, { key }: Spec | Feature): Pick<Point, 'not' 
 const showing = ({ key }: Spec | Feature, { operates, toldOnly }: Telling): EntryWords['show'] => {
   const { show } = wordsFor(key);
   if (!show || (operates && !toldOnly.has(key))) return show;
-  return { what: 'Point it out; operate nothing.', seconds: grid };
+  return { what: 'Point it out; don’t operate anything.', seconds: grid };
 };
 
 /** A card of a spec, with others that are told with it. @param station where it is told */

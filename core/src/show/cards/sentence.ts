@@ -113,8 +113,8 @@ const heldBackIn = (
 
 /** What stands in for what is only guessed. */
 const insteadOfGuess = {
-  figure: 'I’d want to check that before I give you a figure.',
-  kind: 'I’d want to check which kind it is.',
+  figure: 'I’d want to measure that before I give you a number.',
+  kind: 'I’d want to check which type it is.',
   words: 'I’d want to look at that again before I tell you more.',
 } as const;
 

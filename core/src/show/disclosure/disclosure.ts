@@ -153,7 +153,7 @@ const inspectionWords = (record: UnitRecord, timeZone: string): string => {
       ? `Inspected, and signed by our technician ${formatDate(dayIn(on, timeZone))}.`
       : 'Its inspection isn’t signed.',
     names.length > 0 && `Not tried: ${names.join('; ')}.`,
-    on && left.length > 0 && `${left.length} items weren’t looked at.`,
+    on && left.length > 0 && `${left.length} items weren’t checked.`,
   ]
     .filter(Boolean)
     .join(' ');
@@ -205,6 +205,6 @@ export const disclosureOf = (record: UnitRecord, look: Told): Disclosure => {
     inspection: inspectionWords(record, timeZone),
     leftOut: leftOutOf(record, today),
     silent:
-      'This page tells what was seen and measured by looking at the unit without taking it apart. It is no warranty. What it does not name was not found; that is not to say that it is not there.',
+      'This page lists what we saw and measured without taking the unit apart. It isn’t a warranty. What it doesn’t list, we didn’t find; it may still be there.',
   };
 };

@@ -45,7 +45,7 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
   'safety-missing': {
     title: 'Safety equipment missing',
     tell: (found) =>
-      `Missing: ${listed(found.map(({ field }) => featureEntry(field as FeatureKey).noun))}. It has to be replaced before anybody sleeps in it.`,
+      `It’s missing ${listed(found.map(({ field }) => featureEntry(field as FeatureKey).noun))}, which has to be in before anybody sleeps in it.`,
   },
   'alarm-date': {
     title: 'Alarm past its date',
@@ -64,7 +64,7 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
       // One that is missing has no age.
       record.features.extinguisher?.value.state === 'none'
         ? undefined
-        : `The fire extinguisher dates from ${formatDate(textOf(record, 'extinguisherDate') ?? '')}; the disposable kind lasts twelve years.`,
+        : `The fire extinguisher dates from ${formatDate(textOf(record, 'extinguisherDate') ?? '')}; disposable ones last twelve years.`,
   },
   'fuel-vents': {
     title: 'No fuel-vapor vents',
@@ -81,92 +81,92 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
       const old = wheelsOf(record, today).filter(({ age }) => (age ?? 0) >= tooOld);
       const told = old.filter(({ key }) => found.some(({ field }) => field === `tireDate${key}`));
       return told.length > 0
-        ? `${told.length === 1 ? 'A tire is' : `${told.length} tires are`} ${tooOld} years old or more: ${listed(told.map(({ label }) => label))}. Tires this old are replaced whatever their tread.`
+        ? `${told.length === 1 ? 'A tire is' : `${told.length} tires are`} ${tooOld} years old or more: ${listed(told.map(({ label }) => label))}. Replace tires this old, whatever their tread.`
         : undefined;
     },
   },
   'tire-dates-mixed': {
-    title: 'Tires of different ages',
+    title: 'Tires are different ages',
     sameAs: 'tire-mismatch',
     tell: () => 'The tires weren’t all built at about the same time.',
   },
   'tire-tread': {
-    title: 'Tread worn down',
+    title: 'Tread is worn',
     sameAs: 'uneven-wear',
     tell: (_, record, { system }) =>
-      `The lowest tread is ${formatQuantity(amountOf(record, 'tireTread') ?? 0, 'fineInches', system)}.`,
+      `The lowest tread depth is ${formatQuantity(amountOf(record, 'tireTread') ?? 0, 'fineInches', system)}.`,
   },
   'tire-code': {
     title: 'Not trailer tires',
     tell: (found) =>
-      found[0]?.severity === 'doubtful' ? 'The tires on it aren’t trailer tires.' : undefined,
+      found[0]?.severity === 'doubtful' ? 'It’s on tires that aren’t trailer tires.' : undefined,
   },
   'tire-label-size': {
-    title: 'Other tires than on its label',
+    title: 'Tires aren’t the label’s size',
     tell: (_, record) =>
-      `The tires on it are ${textOf(record, 'tireSize') ?? ''}; its label calls for ${textOf(record, 'labelTireSize') ?? ''}.`,
+      `It’s on ${textOf(record, 'tireSize') ?? ''} tires, but its label calls for ${textOf(record, 'labelTireSize') ?? ''}.`,
   },
   'tire-label-range': {
-    title: 'Weaker tires than on its label',
+    title: 'Load range below the label',
     tell: (_, record) =>
-      `The tires are load range ${textOf(record, 'loadRange') ?? ''}; its label calls for ${textOf(record, 'labelLoadRange') ?? ''}.`,
+      `The tires are load range ${textOf(record, 'loadRange') ?? ''}, but its label calls for ${textOf(record, 'labelLoadRange') ?? ''}.`,
   },
   'tire-pressure': {
-    title: 'Tires below its label’s pressure',
+    title: 'Tires can’t take the label’s pressure',
     tell: () => 'The tires on it can’t take the pressure its label calls for.',
   },
   'wheel-against-label': {
-    title: 'A tire unlike its label',
+    title: 'Tire doesn’t match the label',
     sameAs: 'tire-mismatch',
-    tell: (found) => `Not as the tire label calls for: ${fieldNames(found)}.`,
+    tell: (found) => `It doesn’t match its tire label: ${fieldNames(found)}.`,
   },
   'tires-carry-axle': {
-    title: 'Tires weaker than the axle',
+    title: 'Tires carry less than the axle',
     tell: (found) =>
       found[0]?.severity === 'wrong'
         ? 'The tires carry less than the axle is rated for.'
         : undefined,
   },
   'coupler-rating': {
-    title: 'Coupler rated below the trailer',
-    tell: () => 'The coupler is rated for less than the trailer may weigh.',
+    title: 'Coupler rating below GVWR',
+    tell: () => 'The coupler is rated for less than the trailer’s GVWR.',
   },
   'jack-rating': {
-    title: 'Tongue jack rated low',
-    tell: () => 'The tongue jack is rated for less than the loaded hitch may weigh.',
+    title: 'Tongue jack rating is low',
+    tell: () => 'The tongue jack is rated for less than the loaded hitch can weigh.',
   },
   'controller-setting': {
-    title: 'Solar charger set for another battery',
+    title: 'Solar controller setting is wrong',
     tell: (_, record) =>
-      `The solar controller is set for ${choiceText(record, 'controllerSetting')}, and the battery is ${choiceText(record, 'batteryKind')}.`,
+      `The solar controller is set for ${choiceText(record, 'controllerSetting')}, but the battery is ${choiceText(record, 'batteryKind')}.`,
   },
   'converter-setting': {
-    title: 'Charger set for another battery',
+    title: 'Converter setting is wrong',
     tell: (_, record) =>
-      `The converter is set for ${choiceText(record, 'converterSetting')}, and the battery is ${choiceText(record, 'batteryKind')}.`,
+      `The converter is set for ${choiceText(record, 'converterSetting')}, but the battery is ${choiceText(record, 'batteryKind')}.`,
   },
   'solar-controller': {
-    title: 'Solar without a controller',
-    tell: () => 'There’s a solar panel on it and no controller for it.',
+    title: 'Solar has no controller',
+    tell: () => 'There’s a solar panel, but no controller for it.',
   },
   'controller-size': {
-    title: 'Solar beyond its controller',
+    title: 'Too much solar for its controller',
     tell: (found) =>
       found[0]?.severity === 'wrong'
         ? 'The panels can push more current than the solar controller is made for.'
         : undefined,
   },
   'solar-wiring': {
-    title: 'Solar beyond its wiring',
+    title: 'Too much solar for its wiring',
     tell: () => 'There’s more solar on it than its wiring allows.',
   },
   'label-missing': {
     title: 'Label missing',
     tell: (found) =>
-      `Missing or not legible: ${listed(found.map(({ field }) => featureEntry(field as FeatureKey).noun.replace('a legible ', 'the ')))}.`,
+      `Missing or unreadable: ${listed(found.map(({ field }) => featureEntry(field as FeatureKey).noun.replace('a legible ', 'the ')))}.`,
   },
   'weight-label-after-fitting': {
-    title: 'Weight label to be corrected',
+    title: 'Weight label needs a correction',
     tell: (found, record, { system }) =>
       found[0]?.severity === 'wrong'
         ? `What was added here comes to ${formatQuantity(amountOf(record, 'fittedWeight') ?? 0, 'weight', system)}; the weight label has to be corrected before it’s sold.`
@@ -217,9 +217,9 @@ const byWheels = (
   return [
     {
       id: idAbout('check', 'odd-wheels'),
-      title: 'A tire unlike the others',
+      title: 'Tire doesn’t match the others',
       where: 'running-gear',
-      text: `Not like the others: the tire ${listed(odd.map(({ label }) => label))}.`,
+      text: `One tire doesn’t match the others: ${listed(odd.map(({ label }) => label))}.`,
       first: true,
       about: [],
     },

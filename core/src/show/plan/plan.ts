@@ -200,7 +200,7 @@ const solved = (
   };
 };
 
-const closing = 'With the slide in, this is what you still reach on the road.';
+const closing = 'With the slide in, this is what you can still reach on the road.';
 
 /** The last card of a route that ends with the slide closed; none where there is no slide, or nobody may run it. */
 const closingCard = (
@@ -214,7 +214,7 @@ const closingCard = (
         label: 'With the slide closed',
         sentence: closing,
         numbers: [],
-        show: 'Run it in with everybody out of its way; then walk through once.',
+        show: 'Run it in with everybody clear, then walk through once.',
         seconds: secondsFor(closing, pace, 60),
       }
     : undefined;

@@ -34,7 +34,7 @@ const rows: readonly Row[] = [
   {
     key: 'fridge-absorption',
     operates: true,
-    what: 'Gas fridge on, level, the evening before',
+    what: 'Gas fridge on and level, the evening before',
     lead: 12 * 60,
     when: (record, points) =>
       has(points, 'fridge') && /absor|gas/.test(fridge(record)) && hasFeature(record, 'fridge'),
@@ -64,7 +64,7 @@ const rows: readonly Row[] = [
   },
   {
     key: 'clean',
-    what: 'Floor wiped, surfaces clear',
+    what: 'Floors wiped, surfaces clear',
     lead: 30,
     when: (_, __, needs) => needs.includes('inside'),
   },
@@ -73,7 +73,7 @@ const rows: readonly Row[] = [
     operates: true,
     what: 'Slides out',
     lead: 15,
-    caution: 'Clear inside and out, level and on power; hold to the end stop.',
+    caution: 'Clear inside and out, level and on power; hold the switch until it stops.',
     when: (_, __, needs) => needs.includes('slide'),
   },
   {
@@ -87,12 +87,12 @@ const rows: readonly Row[] = [
     operates: true,
     what: 'Awning out, if the wind allows',
     lead: 10,
-    caution: 'In again before wind; the maker’s limit decides.',
+    caution: 'Bring it in before wind; go by the maker’s limit.',
     when: (_, __, needs) => needs.includes('awning'),
   },
   {
     key: 'keys',
-    what: 'Keys out of the doors, into your pocket',
+    what: 'Keys out of the doors and in your pocket',
     lead: 5,
     when: () => true,
   },

@@ -60,6 +60,6 @@ export const interestWords = (point: Point, listeners: readonly Listener[]): str
     inText(audiences.find(({ key }) => key === audience)?.label ?? ''),
   );
   const to = names.length > 0 ? ` to ${names.join(' and ')}` : '';
-  if (worth >= asked * 0.8) return `of much interest${to}`;
+  if (worth >= asked * 0.8) return `of real interest${to}`;
   return worth >= everybody ? `of some interest${to}` : `of little interest${to}`;
 };

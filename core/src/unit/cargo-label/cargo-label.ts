@@ -106,7 +106,7 @@ const stepsFor = (
       arithmetic: `${show(amount(gvwr))} − ${show(amount(uvw))} = ${hedged(show(left), confidenceOf([gvwr, uvw]))}`,
     },
     {
-      what: 'Against the label',
+      what: 'Compared with the label',
       arithmetic: `${show(left)} − ${show(amount(ccc))} = ${hedged(show(difference), confidenceOf([gvwr, uvw, ccc]))}${agrees ? ', within rounding' : ''}`,
     },
     ...(line === undefined || toLine === undefined
@@ -114,7 +114,7 @@ const stepsFor = (
       : [
           {
             what: 'Before the label is corrected',
-            arithmetic: `the lesser of ${show(100)} and 1.5% of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} fitted = ${hedged(show(toLine), confidenceOf([gvwr, fitted]))}`,
+            arithmetic: `the lesser of ${show(100)} and 1.5% of ${show(amount(gvwr))} = ${show(line)}; less ${show(amount(fitted))} added here = ${hedged(show(toLine), confidenceOf([gvwr, fitted]))}`,
           },
         ]),
   ];
@@ -130,15 +130,15 @@ const sentenceFor = (
   const apart = hedged(bare(difference), about.apart);
   const because = explanationWords(explained, bare);
   const adds = agrees
-    ? `The label adds up${about.apart === 'about' ? ', as far as these figures go' : ''}: its capacity is the GVWR minus the UVW.`
+    ? `The label adds up${about.apart === 'about' ? ', as far as these figures go' : ''}: CCC is GVWR minus UVW.`
     : because
-      ? `The label says ${apart} less than rating and weight leave: that ${because.startsWith('could be') ? because : `is ${because}`}.`
-      : `The label says ${apart} ${difference > 0 ? 'less' : 'more'} than rating and weight leave, and nothing usual explains it. Read the labels again.`;
+      ? `CCC on the label is ${apart} less than GVWR minus UVW. That ${because.startsWith('could be') ? because : `is ${because}`}.`
+      : `CCC on the label is ${apart} ${difference > 0 ? 'less' : 'more'} than GVWR minus UVW, and nothing usual explains it. Read the labels again.`;
   if (toLine === undefined) return adds;
   const left = hedged(bare(toLine), about.line);
   return toLine < 0
-    ? `${adds} What was fitted here is ${left} past the line: the label is corrected before the first sale.`
-    : `${adds} ${left.replace(/^./, (first) => first.toUpperCase())} more may be fitted here before it has to be corrected.`;
+    ? `${adds} What we added here is ${left} over the limit: correct the label before the first sale.`
+    : `${adds} ${left.replace(/^./, (first) => first.toUpperCase())} more can be added here before the label needs correcting.`;
 };
 
 const explanationsOf = (
@@ -176,7 +176,7 @@ export const cargoLabelValue = (input: CargoLabelInput): CargoLabelValue | undef
 const wanted = ({ gvwr, uvw, ccc }: CargoLabelInput): readonly Missing[] => [
   ...(gvwr ? [] : [{ label: 'GVWR', field: 'specs.gvwr' }]),
   ...(uvw ? [] : [{ label: 'UVW', field: 'specs.uvw' }]),
-  ...(ccc ? [] : [{ label: 'Carrying capacity', field: 'specs.ccc' }]),
+  ...(ccc ? [] : [{ label: 'CCC', field: 'specs.ccc' }]),
 ];
 
 /** Whether the capacity on the label follows from rating and weight, what explains it, and how far the line is. */
@@ -197,9 +197,9 @@ export const cargoLabel = (input: CargoLabelInput, system: System): Outcome<Carg
     value,
     steps: stepsFor(input, value, system),
     assumptions: [
-      `Labels round; ${formatQuantity(labelRounding, 'weight', system)} apart is not looked at.`,
+      `Labels round; ${formatQuantity(labelRounding, 'weight', system)} apart doesn’t count.`,
       `A battery weighs ${formatQuantity(batteryPounds, 'weight', system)}; labels count water at ${system === 'us' ? '8.3 lb a gallon' : '1 kg a liter'}.`,
-      ...(input.used ? ['A used unit’s label is not corrected for what was fitted.'] : []),
+      ...(input.used ? ['A used unit’s label isn’t corrected for what was added.'] : []),
     ],
     source,
     confidence,

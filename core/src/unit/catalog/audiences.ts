@@ -1,11 +1,11 @@
 /** Who a buyer may be. What a thing is worth to them is told by the entries that name them. */
 export const audiences = [
   { key: 'first-timer', label: 'First-timer', cares: 'What each thing is, and what can go wrong.' },
-  { key: 'couple', label: 'Couple', cares: 'The bed, the table, and getting past one another.' },
+  { key: 'couple', label: 'Couple', cares: 'The bed, the table, and room to pass each other.' },
   {
     key: 'family',
     label: 'Family',
-    cares: 'Bunks and their ratings, seats, and somewhere for everything.',
+    cares: 'Bunks and their ratings, seats, and storage.',
   },
   {
     key: 'pets',
@@ -20,9 +20,13 @@ export const audiences = [
   {
     key: 'winter',
     label: 'Winter camper',
-    cares: 'What is heated, what is insulated, and for how long it holds.',
+    cares: 'What’s heated, what’s insulated, and how long it holds.',
   },
-  { key: 'off-grid', label: 'Off-grid camper', cares: 'Water, battery, sun and propane, in days.' },
+  {
+    key: 'off-grid',
+    label: 'Off-grid camper',
+    cares: 'Water, battery, solar and propane, in days.',
+  },
   {
     key: 'entertainer',
     label: 'Entertainer',
@@ -31,18 +35,18 @@ export const audiences = [
   {
     key: 'seasonal',
     label: 'Seasonal site',
-    cares: 'Comfort while it stands: storage, full hookups, upkeep.',
+    cares: 'Comfort while it’s parked: storage, full hookups, upkeep.',
   },
   { key: 'small-tow', label: 'Small tow vehicle', cares: 'Weight, hitch load, height and length.' },
   {
     key: 'gear',
     label: 'Toy hauler',
-    cares: 'Clear lengths, tie-downs, ratings and what may still be loaded.',
+    cares: 'Clear lengths, tie-downs, ratings and cargo capacity.',
   },
   {
     key: 'downsizer',
     label: 'Downsizer',
-    cares: 'What is as good as before, and what is honestly less.',
+    cares: 'What’s as good as before, and what’s honestly less.',
   },
 ] as const;
 

@@ -57,7 +57,7 @@ const objection = (
     field: 'ccc',
     severity: 'wrong',
     title: 'CCC doesn’t add up',
-    sentence: `${sum} That’s ${show(Math.abs(difference))} ${more} than propane, battery or water explains. Read all three labels again.`,
+    sentence: `${sum} That’s ${show(Math.abs(difference))} ${more}, and propane, battery or water doesn’t explain it. Read all three labels again.`,
     ways: [
       goTo('ccc'),
       goTo('uvw'),

@@ -66,10 +66,9 @@ const against = (weighed: readonly Weighed[]): string => {
 const worded = (strength: Conclusion['strength'], weighed: readonly Weighed[]): string => {
   const [first] = weighed;
   const all = weighed.flatMap(({ signs }) => signs);
-  if (!first || all.length === 0)
-    return 'Nothing was seen yet that speaks for one thing or another.';
-  if (strength === 'open') return `What was seen does not tell: ${listed(all)}.`;
-  const verb = strength === 'points' ? 'points to' : 'leans towards';
+  if (!first || all.length === 0) return 'Nothing seen so far points one way or the other.';
+  if (strength === 'open') return `What you saw doesn’t settle it: ${listed(all)}.`;
+  const verb = strength === 'points' ? 'points to' : 'leans toward';
   return `${capital(listed(first.signs))}: that ${verb} ${first.label}.${against(weighed)}`;
 };
 

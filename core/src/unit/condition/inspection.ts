@@ -131,11 +131,11 @@ const notYet = ({
 }: InspectionState): string | undefined => {
   const isBegun = passed + failed.length + notTried.length > 0;
   const items = `${left.length} ${left.length === 1 ? 'item is' : 'items are'} left`;
-  if (!isBegun) return 'Not inspected yet: it may be told, nothing may be operated.';
+  if (!isBegun) return 'Not inspected yet. Show and tell only: don’t operate anything.';
   if (!signed)
-    return `The inspection is not signed${left.length > 0 ? `, ${items}` : ''}: nothing may be operated.`;
+    return `The inspection isn’t signed${left.length > 0 ? `, ${items}` : ''}. Show and tell only: don’t operate anything.`;
   return left.length > 0
-    ? `The inspection is not complete, ${items}: nothing may be operated.`
+    ? `The inspection isn’t complete, ${items}. Show and tell only: don’t operate anything.`
     : undefined;
 };
 
@@ -155,10 +155,10 @@ export const operableOf = (record: UnitRecord): Operable => {
   );
   if (grave)
     return no(
-      'A finding that says “do not show” waits for a technician: nothing may be operated until it is signed.',
+      'A finding marked “don’t show it” needs a technician’s signature first: don’t operate anything until then.',
     );
   const most = failed.filter(({ item }) => item.concern === 'brakes' || item.concern === 'gas');
-  if (most.length > 0) return no(`Failed: ${listed(most)}. Nothing may be operated.`);
+  if (most.length > 0) return no(`Failed: ${listed(most)}. Don’t operate anything.`);
   const but = [...failed, ...notTried];
   const except = but.length > 0 ? ` Failed or not tried: ${listed(but)}.` : '';
   return { may: true, why: except, toldOnly, inspectedAt: inspectedAt(record) };

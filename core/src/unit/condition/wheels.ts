@@ -59,17 +59,17 @@ const yearsOld = (years: number): string => {
 export const ageWords = (date: DotDate | undefined, today: string): string => {
   if (date === undefined) return 'nobody has read its date';
   const week = dotWeek(date);
-  if (builtOn(date) > today) return `${week} is still to come: read its date again`;
+  if (builtOn(date) > today) return `${week} hasn’t come yet: read its date again`;
   const years = Math.floor(tireMonths(date, today) / 12);
   const since = `built in ${week}, ${yearsOld(years)}`;
-  if (years >= replaceBy) return `${since}: to be replaced, whatever the tread`;
+  if (years >= replaceBy) return `${since}: replace it, whatever the tread`;
   return years >= watchFrom ? `${since}: watch it, replace it by ${replaceBy}` : since;
 };
 
 /** The same for a buyer: what it is, and what is usual. */
 const ageForBuyer = (date: DotDate, years: number): string => {
   const since = `built in ${dotWeek(date)}, ${yearsOld(years)}`;
-  if (years >= replaceBy) return `${since}; tires this old are replaced whatever their tread`;
+  if (years >= replaceBy) return `${since}; replace tires this old, whatever their tread`;
   return years >= watchFrom ? `${since}; tires are replaced by ${replaceBy} years` : since;
 };
 

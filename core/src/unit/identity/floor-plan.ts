@@ -87,9 +87,9 @@ export const readFloorPlan = (
 
 /** A reading in words: `nominally 24 ft; RK rear kitchen; D dinette or trim`. */
 export const planInWords = ({ feet, parts }: PlanReading): string => {
-  const length = feet === undefined ? [] : [`nominally ${feet} ft, which is not its length`];
+  const length = feet === undefined ? [] : [`nominally ${feet} ft, which isn’t its length`];
   const words = parts.map(({ code, readings }) =>
-    readings.length > 0 ? `${code} ${readings.join(' or ')}` : `${code} perhaps the trim`,
+    readings.length > 0 ? `${code} ${readings.join(' or ')}` : `${code} maybe the trim`,
   );
   return [...length, ...words].join('; ');
 };

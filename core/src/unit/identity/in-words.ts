@@ -17,7 +17,7 @@ const vinInWords = (typed: string): string | undefined => {
   if (readVin(typed).kind !== 'good') return undefined;
   const years = modelYearsOf(typed);
   const year = years.length > 0 ? `; model year ${years.join(' or ')}` : '';
-  return `The check digit agrees${year}.`;
+  return `The check digit is right${year}.`;
 };
 
 const planWords = (typed: string, { glossary }: By): string | undefined => {
@@ -49,7 +49,7 @@ const tireDateWords = (typed: string, { today }: By): string | undefined => {
   const read = readDotDate(typed);
   if (read.kind !== 'good') return undefined;
   const week = dotWeek(read.date);
-  if (builtOn(read.date) > today) return `W${week.slice(1)} is still to come: read it again.`;
+  if (builtOn(read.date) > today) return `W${week.slice(1)} hasn’t come yet: read it again.`;
   const months = tireMonths(read.date, today);
   const age = months < 24 ? `${months} months` : `${Math.floor(months / 12)} years`;
   return `Built in ${week}, ${age} ago.`;

@@ -79,7 +79,7 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
     return {
       ok: false,
       message:
-        'This is not a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
+        'This isn’t a Fair Gable model sheet. Choose a file that was saved as a model sheet.',
     };
   }
   const strange = strangeIn(content);
@@ -91,7 +91,7 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
   const issue = whole.error.issues[0];
   return {
     ok: false,
-    message: `The sheet does not fit the format at “${issue?.path.join('.') ?? ''}”: ${issue?.message ?? 'unreadable'} Nothing was taken in.`,
+    message: `The sheet does not fit the format at “${issue?.path.join('.') ?? ''}”: ${issue?.message ?? 'unreadable'} Nothing was imported.`,
   };
 };
 

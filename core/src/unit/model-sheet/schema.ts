@@ -73,7 +73,7 @@ const valuesProblem = (values: Shape): string | undefined => {
     return sentence('The sheet', { code: 'unknown-field', params: { field: strange } });
   const own = ownToUnits([...Object.keys(values.specs), ...Object.keys(values.features)]);
   if (own !== undefined)
-    return `${entryFor(own as SpecKey).label} is each unit’s own: leave it out of the sheet.`;
+    return `${entryFor(own as SpecKey).label} is each unit’s own: leave it off the sheet.`;
   for (const [key, value] of Object.entries(values.specs)) {
     const problem = specProblem(key as SpecKey, value);
     if (problem) return sentence(specEntry(key as SpecKey).label, problem);

@@ -124,7 +124,7 @@ export const withoutAnswer = (missing: readonly Missing[], source: string): Outc
   source,
   confidence: 'stated',
   missing,
-  sentence: `That cannot be said yet: ${missing.map(({ label }) => inText(label)).join(', ')} ${missing.length === 1 ? 'is' : 'are'} not known.`,
+  sentence: `We can’t say yet: ${missing.map(({ label }) => inText(label)).join(', ')} ${missing.length === 1 ? 'is' : 'are'} not known.`,
 });
 
 export const outcomeSchema = <V extends z.ZodType>(value: V) =>

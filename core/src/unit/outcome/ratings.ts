@@ -18,15 +18,15 @@ export const ratingsProblem = (
   if (uvw && gvwr && uvw.amount > gvwr.amount) {
     return {
       field: 'specs.uvw',
-      label: 'Dry weight',
-      sentence: `The dry weight, ${show(uvw)}, is more than the GVWR, ${show(gvwr)}. Read both labels again.`,
+      label: 'UVW',
+      sentence: `UVW, ${show(uvw)}, is more than GVWR, ${show(gvwr)}. Read both labels again.`,
     };
   }
   if (ccc && gvwr && ccc.amount >= gvwr.amount) {
     return {
       field: 'specs.ccc',
       label: 'CCC',
-      sentence: `The CCC, ${show(ccc)}, is as much as the GVWR, ${show(gvwr)}, or more. Read both labels again.`,
+      sentence: `CCC, ${show(ccc)}, is as much as GVWR, ${show(gvwr)}, or more. Read both labels again.`,
     };
   }
   const whole = uvw ?? gvwr;
@@ -34,7 +34,7 @@ export const ratingsProblem = (
     return {
       field: 'specs.hitchWeight',
       label: 'Hitch weight',
-      sentence: `The hitch weight, ${show(hitch)}, is more than the whole trailer weighs, ${show(whole)}. Read it again.`,
+      sentence: `Hitch weight, ${show(hitch)}, is more than the whole trailer weighs, ${show(whole)}. Read it again.`,
     };
   }
   return undefined;

@@ -137,7 +137,7 @@ export const withoutOurs = (record: UnitRecord): UnitRecord => ({
 /** What people call the unit: series and floor plan, else its stock number, else what is missing. */
 export const nameOf = (record: Pick<Basics, 'specs'>): string => {
   const name = [textOf(record, 'series'), textOf(record, 'floorPlan')].filter(Boolean).join(' ');
-  return name || textOf(record, 'stockNumber') || 'Unit without a name';
+  return name || textOf(record, 'stockNumber') || 'Unnamed unit';
 };
 
 /** Stock number, year, new or used: what stands under the name. */

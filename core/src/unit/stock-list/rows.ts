@@ -85,7 +85,7 @@ type Read = Omit<LineValue, 'part' | 'key'> | string;
 const readFeature = (key: FeatureKey, text: string, how: HowKnown): Read => {
   const state = stateNamed(text);
   if (state) return { value: { state }, how };
-  return `${entryFor(key).label}: “${text}” is no state. Write one of ${stateWords}, yes or no.`;
+  return `${entryFor(key).label}: “${text}” isn’t a choice we know. Write one of ${stateWords}, yes or no.`;
 };
 
 const isNumeric = (key: SpecKey): boolean =>
@@ -137,7 +137,7 @@ export const readLine = (number: number, cells: readonly string[], reading: Read
             line: number,
             column: -1,
             sentence:
-              'Stock number: the line has neither one nor a VIN, so nobody can tell which unit it is. Give it one.',
+              'Stock number: the line has neither one nor a VIN, so we can’t tell which unit it is. Add one.',
           },
         ];
   return {
@@ -165,7 +165,7 @@ export const repeatedLines = (lines: readonly Line[]): readonly CellProblem[] =>
       {
         line: number,
         column: -1,
-        sentence: `Stock number or VIN: line ${earlier} has the same. Leave one of the two out.`,
+        sentence: `Stock number or VIN: line ${earlier} has the same. Remove one of the two.`,
       },
     ];
   });

@@ -114,7 +114,7 @@ const firstIssue = (error: z.ZodError): string => {
   const issue = error.issues[0];
   const path = issue?.path.map(String) ?? [];
   const where = path.length > 2 ? labelOf(path[1] ?? '', path[2] ?? '') : path.join('.');
-  return `The file does not fit the format at “${where || 'its top'}” (${path.join('.')}: ${issue?.message ?? 'unreadable'}). Nothing was taken in. Export it again, or mend that place.`;
+  return `The file doesn’t fit the format at “${where || 'its top'}” (${path.join('.')}: ${issue?.message ?? 'unreadable'}). Nothing was imported. Export it again, or fix that spot.`;
 };
 
 /**
@@ -125,11 +125,11 @@ const firstIssue = (error: z.ZodError): string => {
 export const readUnitFile = (content: unknown): UnitFileReading => {
   const head = headSchema.safeParse(content);
   if (!head.success || head.data.format !== unitFileFormat) {
-    return refuse('This is not a Fair Gable unit file. Choose a file that was exported as a unit.');
+    return refuse('This isn’t a Fair Gable unit file. Choose a file that was exported as a unit.');
   }
   if (head.data.version > unitFileVersion) {
     return refuse(
-      `This unit file is of version ${head.data.version}; this program reads up to ${unitFileVersion}. Bring the program up to date, then take it in again.`,
+      `This unit file is of version ${head.data.version}; this program reads up to ${unitFileVersion}. Update the program, then import it again.`,
     );
   }
   const strange = strangeIn(content);
@@ -138,7 +138,7 @@ export const readUnitFile = (content: unknown): UnitFileReading => {
   const whole = unitFileSchema.safeParse(isFormer ? withNames(content) : content);
   if (!whole.success) return refuse(firstIssue(whole.error));
   const problem = fieldProblem(whole.data.record);
-  if (problem) return refuse(`${problem} Nothing was taken in.`);
+  if (problem) return refuse(`${problem} Nothing was imported.`);
   return { ok: true, file: whole.data as unknown as UnitFile };
 };
 

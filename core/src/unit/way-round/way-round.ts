@@ -28,7 +28,7 @@ export const legs = [
   { key: 'off-door', label: 'Off-door side', side: 'off-door' },
   { key: 'roof', label: 'Roof', layer: 'roof' },
   { key: 'inside', label: 'Inside', layer: 'inside' },
-  { key: 'papers', label: 'Papers and loose items', layer: 'papers' },
+  { key: 'papers', label: 'Paperwork and loose items', layer: 'papers' },
 ] as const satisfies readonly Leg[];
 export type LegKey = (typeof legs)[number]['key'];
 

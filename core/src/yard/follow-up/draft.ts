@@ -149,7 +149,7 @@ export const draftLetter = (of: DraftOf): Omit<Letter, 'id'> => {
     ...part('What didn’t work while we were there:', didNotWork(marked('not-working'))),
     ...part('What we promised:', promised(of.followUps)),
     ...part('', price(of)),
-    'The labels on the unit and the maker’s papers go before anything in this message.',
+    'If anything in this message differs from the unit’s labels or the maker’s paperwork, go by those.',
     '',
     of.from,
     of.yard,

@@ -164,13 +164,13 @@ export const sentenceOf = (view: YardView, system: System): string => {
   const parts = [
     condition ? conditions[condition] : 'All units',
     longest !== null && `up to ${formatQuantity(longest, 'feet', system)}`,
-    heaviest !== null && `gross up to ${formatQuantity(heaviest, 'weight', system)}`,
-    driest !== null && `dry up to ${formatQuantity(driest, 'weight', system)}`,
-    fromYear !== null && `of ${fromYear} or newer`,
+    heaviest !== null && `GVWR up to ${formatQuantity(heaviest, 'weight', system)}`,
+    driest !== null && `UVW up to ${formatQuantity(driest, 'weight', system)}`,
+    fromYear !== null && `from ${fromYear} or newer`,
     sleeps !== null && `that sleep ${sleeps} or more`,
-    unknown !== null && `of which nobody knows ${inText(specEntry(unknown).label)}`,
+    unknown !== null && `with ${inText(specEntry(unknown).label)} not known`,
     has.length > 0 && `with ${listed(has.map((key) => inText(featureEntry(key).label)))}`,
-    text !== '' && `in which “${text}” is found`,
+    text !== '' && `with “${text}” anywhere`,
     need && needs[need],
     orders[sort],
   ];

@@ -12,7 +12,7 @@ export const systemSchema = z.enum(['us', 'metric']);
 export const timeZoneSchema = z
   .string()
   .max(60)
-  .refine(isTimeZone, 'Time zone: choose one of the list, such as America/Denver.');
+  .refine(isTimeZone, 'Time zone: choose one from the list, such as America/Denver.');
 
 const schoolKeys = schools.map((s) => s.key) as [SchoolKey, ...SchoolKey[]];
 
@@ -25,7 +25,7 @@ export const houseViewsSchema = z
         ([key, side]) =>
           isSchoolKey(key) && schoolEntry(key).sides.some((known) => known.key === side),
       ),
-    'A house view is one of the sides of its disagreement.',
+    'A house view is one of the two sides.',
   );
 export type HouseViews = Readonly<Partial<Record<SchoolKey, string>>>;
 

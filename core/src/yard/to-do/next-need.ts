@@ -76,7 +76,7 @@ const toDecide = (record: UnitRecord): Need | undefined => {
   const isNow = gravityNow(worst) === 'do-not-show';
   return {
     urgency: isNow ? 'now' : 'soon',
-    text: `${isNow ? 'Do not show' : 'Technician'}: ${label}`,
+    text: `${isNow ? 'Don’t show it' : 'Technician'}: ${label}`,
     station: worst.finding.station,
   };
 };
@@ -116,7 +116,7 @@ const toLookAt = (record: UnitRecord): Need | undefined => {
   if (!first) return undefined;
   return {
     urgency: 'soon',
-    text: `${counted(missing.length, 'thing')} to look at before it is shown: carry on at ${stationEntry(first.station).label}`,
+    text: `${counted(missing.length, 'thing')} to check before you show it: go on at ${stationEntry(first.station).label}`,
     station: first.station,
   };
 };

@@ -96,7 +96,7 @@ export const questionsLeft = (units: readonly UnitOf[]): readonly LeftRow[] =>
           unitName: nameOf(at.record),
           station: field ? entryFor(field).station : ('papers' as const),
           label: text,
-          why: `${whom ? `ask ${whom}` : 'nobody was asked yet'}${of}`,
+          why: `${whom ? `ask ${whom}` : 'nobody’s been asked yet'}${of}`,
           weight: touched * 2,
           target: `questions.${asked.id}`,
           due,

@@ -29,6 +29,6 @@ export const label: Question<CargoLabelValue> = {
     const apart = `${hedged(gap, confidence)} apart`;
     if (explained.length === 0) return `${apart}, unexplained`;
     const isSure = explained.length === 1 && !explained[0]?.couldBe;
-    return `${apart}, ${isSure ? 'explained' : 'perhaps explained'}`;
+    return `${apart}, ${isSure ? 'explained' : 'maybe explained'}`;
   },
 };

@@ -7,7 +7,7 @@ import { loading, weighing } from '../weighed.ts';
 /** What may still be loaded. What was weighed goes before what was worked out. */
 export const load: Question<WeightValue> = {
   key: 'load',
-  words: 'What may I still load?',
+  words: 'How much can I still load?',
   station: 'labels',
   asks: ['uvw', 'hitchWeight', 'gvwr', 'axleRating', 'overallLength', 'lpCylinders', 'freshTank', 'grayTank', 'blackTank'], // prettier-ignore
   asksAxle: true,

@@ -4,7 +4,7 @@ import { workOf, type Question } from '../asking.ts';
 /** How many nights off the hookups. */
 export const nights: Question<WaterValue> = {
   key: 'nights',
-  words: 'How many nights off the hookups?',
+  words: 'How many nights without hookups?',
   station: 'utilities',
   asks: ['freshTank', 'grayTank', 'galleyTank', 'blackTank'],
   asksAxle: false,

@@ -32,5 +32,5 @@ export const tires: Question<TiresValue> = {
   asksAxle: false,
   work,
   short: ({ reserve }, asking) =>
-    `${hedged(percent(reserve), asking.of(work).confidence)} in hand over the axle ratings`,
+    `${hedged(percent(reserve), asking.of(work).confidence)} to spare over the axle ratings`,
 };

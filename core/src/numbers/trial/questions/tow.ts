@@ -94,7 +94,7 @@ const sureness = (asking: Asking): Confidence => {
 /** What should tow it. */
 export const tow: Question<TowValue> = {
   key: 'tow',
-  words: 'What should tow it?',
+  words: 'What can tow it?',
   station: 'hitch',
   asks: ['uvw', 'hitchWeight', 'gvwr', 'axleRating', 'freshTank', 'heightWithAc', 'width'],
   asksAxle: true,
@@ -108,6 +108,6 @@ export const tow: Question<TowValue> = {
       return `${weight(largest, asking.of(work).confidence)} loaded, for this vehicle`;
     }
     const trailer = sureness(asking);
-    return `asks for a tow rating of ${weight(least.towRating, trailer)}; ${weight(hitch, trailer)} on the ball, ${as}`;
+    return `needs a tow rating of ${weight(least.towRating, trailer)}; ${weight(hitch, trailer)} on the ball, ${as}`;
   },
 };

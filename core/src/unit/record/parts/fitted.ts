@@ -22,7 +22,7 @@ export type Fitted = z.infer<typeof fittedSchema>;
 export const fitted = part({
   schema: fittedSchema,
   isKey: isMadeKey,
-  label: () => 'Fitted here',
+  label: () => 'Added here',
   text: ({ what, weight }, { system }) => `${what}, ${formatQuantity(weight, 'weight', system)}`,
   example: [
     '0a11ce00-0000-4000-8000-000000000001',

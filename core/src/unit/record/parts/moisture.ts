@@ -17,7 +17,7 @@ export const moisture = part({
   schema: moistureSchema,
   isKey: isMadeKey,
   label: () => 'A moisture reading',
-  text: ({ percent, dry }) => `${percent}%${dry ? ', at a dry place' : ''}`,
+  text: ({ percent, dry }) => `${percent}%${dry ? ', at a dry spot' : ''}`,
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
     { at: { layer: 'outside', x: 48, y: 120 }, percent: 14, dry: false },

@@ -6,10 +6,10 @@ import { part } from './part.ts';
 
 /** What a technician signed a finding or an inspection as. */
 export const verdicts = [
-  { key: 'as-found', label: 'As found, to be repaired' },
-  { key: 'looks-only', label: 'Looked into: a matter of looks' },
-  { key: 'watch', label: 'Looked into: to be watched' },
-  { key: 'repaired', label: 'Repaired and looked at again' },
+  { key: 'as-found', label: 'As found, needs repair' },
+  { key: 'looks-only', label: 'Checked: cosmetic' },
+  { key: 'watch', label: 'Checked: watch it' },
+  { key: 'repaired', label: 'Repaired and checked again' },
   { key: 'inspected', label: 'Inspected' },
 ] as const;
 export type Verdict = (typeof verdicts)[number]['key'];

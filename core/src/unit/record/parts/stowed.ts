@@ -12,7 +12,7 @@ export type Stowed = z.infer<typeof stowedSchema>;
 export const stowed = part({
   schema: stowedSchema,
   isKey: isFeatureKey,
-  label: (key) => `${entryLabel(key)}, where it is kept`,
+  label: (key) => `${entryLabel(key)}, where it’s stowed`,
   text: ({ where }) => where,
   example: ['manuals', { where: 'in the drawer under the sink' }],
 });

@@ -6,7 +6,7 @@ import { part } from './part.ts';
 export const trials = part<KeptTrial, string>({
   schema: keptTrialSchema,
   isKey: isMadeKey,
-  label: () => 'A trial that was kept',
+  label: () => 'A saved trial',
   text: ({ name, card }) => (card ? `“${name}”, with a card on the walk` : `“${name}”`),
   example: [
     '0a11ce00-0000-4000-8000-000000000001',
