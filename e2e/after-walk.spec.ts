@@ -41,7 +41,7 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   await toPlan(page, 'TQ-0391');
   const row = page.locator('.stop li').filter({ hasText: 'of fresh water' });
   const before = await row.locator('label span').first().innerText();
-  await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
+  await page.getByRole('button', { name: 'Reword it: Fresh tank' }).click();
   const form = page.getByRole('dialog', { name: 'Fresh tank' });
   await typeInto(form.getByLabel('What you say'), 'The best in its class for water.');
   await expect(form.getByText('does not hold')).toBeVisible();
@@ -49,7 +49,7 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   await typeInto(form.getByLabel('What you say'), 'Water for two careful people.');
   await expect(form.getByText('does not hold')).toHaveCount(0);
   await form.getByRole('button', { name: 'always' }).click();
-  await form.getByRole('button', { name: 'Keep it' }).click();
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Water for two careful people.')).toBeVisible();
   await expect(page.getByText('our words').first()).toBeVisible();
 
@@ -71,17 +71,17 @@ test('a card is worded by us: claims are graded, the words hold till the record 
       ],
     },
   });
-  await expect(page.getByText('the record has changed under these words')).toBeVisible();
-  await page.getByRole('button', { name: 'Word it otherwise: Fresh tank' }).click();
-  await form.getByRole('button', { name: 'Back to the record’s words' }).click();
+  await expect(page.getByText('the record has changed since')).toBeVisible();
+  await page.getByRole('button', { name: 'Reword it: Fresh tank' }).click();
+  await form.getByRole('button', { name: 'Reset to the usual words' }).click();
   await expect(page.getByText('Water for two careful people.')).toHaveCount(0);
   await expect(row.locator('label span').first()).not.toHaveText(before);
 
   await page.getByRole('button', { name: 'Add a card of our own' }).click();
-  const own = page.getByRole('dialog', { name: 'A card of our own' });
+  const own = page.getByRole('dialog', { name: 'A card of your own' });
   await typeInto(own.getByLabel('What it is called'), 'Ferry');
   await typeInto(own.getByLabel('What you say'), 'It goes on the Friday ferry.');
-  await own.getByRole('button', { name: 'Keep it' }).click();
+  await own.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('It goes on the Friday ferry.')).toBeVisible();
 });
 
@@ -102,7 +102,7 @@ test('a number that changes while one presents is the new one, on the card and b
   // Whoever looks needs no sign-in.
   const buyer = await (await browser.newContext({ viewport: desk })).newPage();
   await buyer.goto(address ?? '');
-  await expect(buyer.getByRole('heading', { name: 'We go on in a moment.' })).toBeVisible();
+  await expect(buyer.getByRole('heading', { name: 'We’ll be right back.' })).toBeVisible();
   await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await page.getByRole('button', { name: 'Jump to…' }).click();
   await page.getByRole('button', { name: /Label panel/ }).click();
@@ -150,7 +150,7 @@ test('a number that changes while one presents is the new one, on the card and b
 
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: /A screen for the buyer/ }).click();
-  await page.getByRole('button', { name: 'Close the screens of this walk' }).click();
+  await page.getByRole('button', { name: 'Close this walk’s screens' }).click();
   await expect(page.getByRole('button', { name: /A screen for the buyer/ })).toBeVisible();
   await buyer.reload();
   await expect(buyer.getByRole('heading', { name: 'This screen is closed' })).toBeVisible();
@@ -177,7 +177,7 @@ test.describe('without a network', () => {
     await page.getByRole('button', { name: /^Stop at/ }).click();
     await expect(page.locator('audio')).toBeVisible();
     await typeInto(page.getByLabel('In a few words'), 'send the manual');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await said(page).click();
     await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.context().setOffline(false);
@@ -190,7 +190,7 @@ test.describe('without a network', () => {
         (await page.request.get(demo((await memo.getAttribute('src')) ?? ''))).status(),
       )
       .toBe(200);
-    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByRole('button', { name: 'Add to the list' }).click();
     const followUp = page.getByRole('region', { name: 'To follow up' }).getByRole('listitem');
     await expect(followUp).toHaveCount(1);
     // What could not be kept isn’t shown as done.
@@ -204,13 +204,13 @@ test.describe('without a network', () => {
     await typeInto(page.getByLabel(/^Due:/), '2030-01-02');
     await expect(page.getByText('2 Jan 2030').first()).toBeVisible();
 
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('Name');
     await typeInto(page.getByLabel('Name', { exact: true }), 'Asa Fenn');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('E-mail or phone');
     await typeInto(page.getByLabel('E-mail'), 'asa@harbor.example');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('button', { name: 'Draft a message' }).click();
     const text = page.getByLabel('Message', { exact: true });
     await expect(text).toHaveValue(/^Hello Asa Fenn,/);
@@ -236,9 +236,9 @@ test.describe('without a network', () => {
     const buyers = maren.getByRole('region', { name: 'Buyers' });
     const asa = buyers.getByRole('listitem').filter({ hasText: 'Asa Fenn' });
     const file = maren.waitForEvent('download');
-    await asa.getByRole('button', { name: 'Save what is kept' }).click();
+    await asa.getByRole('button', { name: 'Save a copy' }).click();
     expect((await file).suggestedFilename()).toBe('what-we-keep-of-asa-fenn.json');
-    await asa.getByRole('button', { name: 'Forget…' }).click();
+    await asa.getByRole('button', { name: 'Delete…' }).click();
     await asa.getByRole('button', { name: 'Forget Asa Fenn' }).click();
     await expect(asa).toHaveCount(0);
     await expect(maren.getByText('a buyer was forgotten').first()).toBeVisible();

@@ -17,7 +17,7 @@ test('an impossible number or unit is told beside its field and not kept', async
   await goTo(page, /^13 Construction/);
   await row(page, 'width').getByRole('button').first().click();
   const field = row(page, 'width').getByRole('textbox').first();
-  const keep = row(page, 'width').getByRole('button', { name: 'Keep it' });
+  const keep = row(page, 'width').getByRole('button', { name: 'Save', exact: true });
   const cases = {
     '-7 ft': /^Width cannot be less than zero/,
     '7 lb': /^Width is given in lb, which measures something else. Give it in ft/,
@@ -60,7 +60,7 @@ test('an over-long text and a stock number that is taken are told, and what was 
     /30 characters long; there is room for 24/,
   );
   await typeInto(field, 'TQ-0377');
-  await row(page, 'stockNumber').getByRole('button', { name: 'Keep it' }).click();
+  await row(page, 'stockNumber').getByRole('button', { name: 'Save', exact: true }).click();
   await expect(row(page, 'stockNumber').getByRole('alert')).toContainText(
     'another unit in stock has it',
   );

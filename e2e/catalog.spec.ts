@@ -8,7 +8,7 @@ test('both views stand beside a feature; the yard’s own is named first', async
   await page
     .getByRole('combobox', { name: 'Slide toppers: wanted or not' })
     .selectOption('Better without');
-  await page.getByRole('button', { name: 'Keep the views' }).click();
+  await page.getByRole('button', { name: 'Save views' }).click();
   await expect(page.getByText(/^1 of \d+ taken/)).toBeVisible();
   await expectSound(page, 'house views');
 
@@ -44,7 +44,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await row(page, 'buildDate').getByRole('button').first().click();
   await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '10/24');
   await expect(row(page, 'buildDate')).toContainText('Oct 2024');
-  await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
+  await row(page, 'buildDate').getByRole('button', { name: 'Save', exact: true }).click();
   await expect(row(page, 'buildDate').getByRole('button').first()).toContainText('Oct 2024');
 
   await goTo(page, /^18 Bunks/);
@@ -55,7 +55,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   );
   await typeInto(row(page, 'bunkSize').getByRole('textbox').first(), '30 x 76');
   await expect(row(page, 'bunkSize')).toContainText('30 × 76 in = 76 × 193 cm');
-  await row(page, 'bunkSize').getByRole('button', { name: 'Keep it' }).click();
+  await row(page, 'bunkSize').getByRole('button', { name: 'Save', exact: true }).click();
   await expect(row(page, 'bunkSize').getByRole('button').first()).toContainText('30 × 76 in');
   const note = page.locator('[data-check="bunk-rating:bunkRating"]');
   await expect(note).toContainText('2 bunks, and no rating on record');
@@ -74,7 +74,7 @@ test('who went elsewhere while a unit was being taken in is not led away', async
   });
   await page.goto(demo('/yard/take-in'));
   await typeInto(page.getByLabel('Stock number'), 'TQ-LATE');
-  await page.getByRole('button', { name: /^Take it in/ }).click();
+  await page.getByRole('button', { name: /^(Import|Add it with) / }).click();
   await page.getByRole('link', { name: 'Walks', exact: true }).click();
   await expect.poll(() => answered).toBe(1);
   await expect(page.getByText('saved')).toBeVisible();
@@ -94,7 +94,7 @@ test('what is kept late opens nothing where one has gone on meanwhile', async ({
   await goTo(page, /^11 Label panel/);
   await row(page, 'buildDate').getByRole('button').first().click();
   await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '11/24');
-  await row(page, 'buildDate').getByRole('button', { name: 'Keep it' }).click();
+  await row(page, 'buildDate').getByRole('button', { name: 'Save', exact: true }).click();
   await goTo(page, /^18 Bunks/);
   await row(page, 'bunkSize').getByRole('button').first().click();
   const field = row(page, 'bunkSize').getByRole('textbox').first();

@@ -11,9 +11,9 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
   await page.getByRole('combobox', { name: 'What' }).click();
   await page.getByRole('option', { name: 'Delamination suspected' }).click();
   await typeInto(page.getByLabel(/In a few words/), 'Waves below the window');
-  await page.getByRole('button', { name: 'Keep the finding' }).click();
+  await page.getByRole('button', { name: 'Save finding' }).click();
   const found = page.locator('[data-finding="delamination"]');
-  await expect(found).toContainText('a technician has not decided yet');
+  await expect(found).toContainText('a technician hasn’t decided yet');
   // Two taps in one breath are two answers.
   const yes = (ask: string) =>
     found
@@ -22,7 +22,7 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
       .elementHandle();
   const taps = await Promise.all([
     yes('Does it give when pressed with the flat hand?'),
-    yes('Does the moisture meter read higher than at a dry place?'),
+    yes('Does the moisture meter read higher than at a dry spot?'),
   ]);
   await page.evaluate((all) => all.forEach((radio) => (radio as HTMLElement).click()), taps);
   await expect(found.getByRole('status')).toContainText('points to water behind the skin');
@@ -58,9 +58,9 @@ test('a technician inspects and signs; until then nothing is operated', async ({
   await openUnit(page, 'TQ-0436');
   const unit = unitPath(page);
   await page.goto(`${unit}/inspection`);
-  await expect(page.getByText('Told, not operated.')).toBeVisible();
+  await expect(page.getByText('Show and tell only.')).toBeVisible();
   await page.goto(`${unit}/walk`);
-  await expect(page.getByText('Told, not operated.')).toBeVisible();
+  await expect(page.getByText('Show and tell only.')).toBeVisible();
   await page.goto(`${unit}/inspection`);
   const item = (key: string) => page.locator(`[data-item="${key}"]`);
   await item('furnace').getByRole('button').first().click();
@@ -86,7 +86,7 @@ test('a technician inspects and signs; until then nothing is operated', async ({
     await expect(item(key).locator('.result')).toHaveText('Passed');
   }
   await page.getByRole('button', { name: 'Sign the inspection' }).click();
-  await expect(page.getByText('May be operated.')).toBeVisible();
+  await expect(page.getByText('OK to operate.')).toBeVisible();
   await expectSound(page, 'inspection');
   await allSent(page);
 
@@ -95,7 +95,7 @@ test('a technician inspects and signs; until then nothing is operated', async ({
   await signIn(specialist);
   await specialist.goto(`${unit}/inspection`);
   await specialist.locator('[data-item="coupler"]').getByRole('button').first().click();
-  await expect(specialist.getByText('A technician enters and signs it.')).toBeVisible();
+  await expect(specialist.getByText('A technician fills it in and signs it.')).toBeVisible();
   await expect(specialist.getByRole('button', { name: 'Passed', exact: true })).toHaveCount(0);
   await context.close();
 });

@@ -34,7 +34,7 @@ const walked = async (page: Page): Promise<void> => {
   await press('Begin')(page);
   await press(/^Said/)(page);
   await press('Finish')(page);
-  await page.getByRole('link', { name: 'Go on with it after all' }).waitFor();
+  await page.getByRole('link', { name: 'Go on after all' }).waitFor();
   await page.goto(demo(`/units/${unit}/log`));
 };
 
@@ -58,7 +58,7 @@ const editors: readonly Editor[] = [
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');
       await page.getByLabel('Station').first().selectOption({ index: 2 });
-      await press('Keep the finding')(page);
+      await press('Save finding')(page);
     },
     offline: 'waits',
   },
@@ -80,7 +80,7 @@ const editors: readonly Editor[] = [
     keep: async (page) => {
       await typeInto(page.getByLabel('Weight'), '48 lb');
       await typeInto(page.getByLabel('Back from the coupler'), "20'");
-      await press('Enter it in the ledger')(page);
+      await press('Add to the list')(page);
     },
     offline: 'waits',
   },
@@ -95,7 +95,7 @@ const editors: readonly Editor[] = [
   {
     what: 'the name of a trial',
     at: unitAt('TQ-0403', 'numbers/load'),
-    field: label('Keep what is tried here under a name'),
+    field: label('Save what you tried under a name'),
     typed: 'Two weeks by the water',
     keep: enter,
     offline: 'waits',
@@ -106,7 +106,7 @@ const editors: readonly Editor[] = [
     open: press('Add a card of our own'),
     field: label('What you say'),
     typed: 'It goes on the Friday ferry.',
-    keep: press('Keep it'),
+    keep: press('Save'),
     offline: 'waits',
   },
   {
@@ -176,7 +176,7 @@ const editors: readonly Editor[] = [
     open: async (page) => {
       const name = page.getByLabel('Its name');
       await name.waitFor();
-      if (!/quay/.test(await name.inputValue())) await press('A way of our own')(page);
+      if (!/quay/.test(await name.inputValue())) await press('A route of your own')(page);
     },
     field: label('Its name'),
     typed: 'From the quay',
@@ -204,13 +204,13 @@ const editors: readonly Editor[] = [
     },
     open: async (page) => {
       const change = page.getByRole('button', { name: 'Change it' });
-      const isOpen = page.getByRole('button', { name: 'See what it touches' });
+      const isOpen = page.getByRole('button', { name: 'See what changes' });
       await change.or(isOpen).first().waitFor();
       if (await change.isVisible()) await change.click();
     },
     field: (page) => page.locator('.form').getByRole('textbox').first(),
     typed: 'Pell Two',
-    keep: press('See what it touches'),
+    keep: press('See what changes'),
     offline: 'is said',
   },
 ];
@@ -248,7 +248,7 @@ for (const { what, who, at: go, open, field, typed, keep, offline } of editors) 
     await again.setViewportSize(desk);
     await again.goto(demo('/yard'));
     await again.getByRole('link', { name: '1 typed and not kept yet' }).click();
-    await again.locator('section', { hasText: 'Typed, not kept yet' }).getByRole('link').click();
+    await again.locator('section', { hasText: 'Typed, not saved yet' }).getByRole('link').click();
     await expect.poll(() => new URL(again.url()).pathname).toBe(new URL(there).pathname);
     await shows(again);
 
@@ -315,11 +315,11 @@ test('a figure is there after a tab closed in the midst of it, and none is kept 
   await expect(payload).toHaveValue(/^1,640/);
   const rating = again.getByLabel('Tow rating', { exact: true });
   await typeInto(rating, 'plenty');
-  await press('Keep it')(again);
+  await press('Save')(again);
   await expect(rating).toBeFocused();
   await expect(rating).toHaveValue('plenty');
   await typeInto(rating, '7,000 lb');
-  await press('Keep it')(again);
+  await press('Save')(again);
   await expect(again.getByText('Silver van is kept.')).toBeVisible();
 });
 

@@ -62,7 +62,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   await expect(bram.getByText('everything saved')).toHaveCount(0);
   await expectSound(bram, 'clash');
   await bram.reload();
-  await clash.getByRole('button', { name: 'Keep 500 lb' }).click();
+  await clash.getByRole('button', { name: 'Use 500 lb' }).click();
   await expect(clash).toHaveCount(0);
   await saved(bram);
   await expect(row(page, 'hitchWeight')).toContainText('500');
@@ -94,7 +94,7 @@ test('a label that was being typed overwrites nothing that another read meanwhil
   expect((await recordOf(bram)).specs.ccc.value.amount).toBe(2111);
   await page.goto(`${unit}/record/labels`);
   const note = page.locator('[data-clash="specs.ccc"]');
-  await note.getByRole('button', { name: 'Keep 2,222 lb' }).click();
+  await note.getByRole('button', { name: 'Use 2,222 lb' }).click();
   await expect(note).toHaveCount(0);
   await saved(page);
   expect((await recordOf(bram)).specs.ccc.value.amount).toBe(2222);
@@ -173,7 +173,7 @@ test('a value’s history stands beside it, and a unit’s on its page; any chan
   const first = page.locator('[data-history]').first();
   await expect(first).toContainText(/Hitch weight \(dry\).*290 lb.*310 lb.*Ines Rook/s);
   await expectSound(page, 'history');
-  await first.getByRole('button', { name: /^Put back/ }).click();
+  await first.getByRole('button', { name: /^Restore/ }).click();
   await expect(page.getByText('Hitch weight (dry) is 290 lb again.')).toBeVisible();
   await expect(page.locator('[data-history]').first()).toContainText(/310 lb.*290 lb/s);
   await page.getByRole('link', { name: 'Record', exact: true }).click();
@@ -198,7 +198,7 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   await expectSound(page, 'password by link');
   await typeInto(page.getByLabel('Password'), 'tide-table-33');
   await page.getByRole('button', { name: 'Accept it' }).click();
-  await page.getByRole('link', { name: 'Sign in with it' }).click();
+  await page.getByRole('link', { name: 'Sign in' }).click();
   await typeInto(page.getByLabel('E-mail'), 'petra@thornquay.example');
   await typeInto(page.getByLabel('Password'), 'tide-table-33');
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -208,8 +208,8 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   await page
     .getByRole('combobox', { name: 'Units' })
     .selectOption({ label: 'meters, kilograms, liters' });
-  await page.getByRole('button', { name: 'Keep' }).first().click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).first().click();
+  await expect(page.getByText('Saved.')).toBeVisible();
   for (const [label, mode] of [
     ['Dark', 'dark'],
     ['Sunlight', 'sunlight'],
@@ -251,8 +251,8 @@ test('every page has the yard’s own day, wherever it is opened and whatever th
   await zones.click();
   await maren.keyboard.type('Pago');
   await maren.getByRole('option', { name: 'Pacific, Pago Pago' }).click();
-  await maren.getByRole('button', { name: 'Keep' }).nth(1).click();
-  await expect(maren.getByText('Kept, for everybody of this yard.')).toBeVisible();
+  await maren.getByRole('button', { name: 'Save', exact: true }).nth(1).click();
+  await expect(maren.getByText('Saved for everybody on this yard.')).toBeVisible();
   const now = (await (await maren.request.get(demo('/api/session'))).json()).now as string;
   const today = formatDate(dayIn(now, yardsZone));
   await expect(maren.getByText(`Today is ${today} here.`)).toBeVisible();
@@ -289,7 +289,7 @@ test('a guest presenter sees no price, changes nothing, and gives a walk that op
   await expect(page.getByText('Point it out; don’t operate anything.')).toBeVisible();
   await page.goto(demo('/settings'));
   await expect(page.getByRole('heading', { name: 'Password' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'People of this yard' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'People on this yard' })).toHaveCount(0);
 });
 
 test('too many wrong passwords make one wait, and the wait is counted down', async ({ page }) => {

@@ -5,11 +5,11 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   page,
 }) => {
   await atYard(page, 'maren');
-  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  await page.getByRole('button', { name: 'Add a unit' }).click();
   const given = { 'Stock number': 'TQ-0470', Series: 'Pell', 'Floor plan': '14T' };
   for (const [label, text] of Object.entries(given)) await typeInto(page.getByLabel(label), text);
   await typeInto(page.getByLabel('Model year'), '2026');
-  await page.getByRole('button', { name: /^Take it in/ }).click();
+  await page.getByRole('button', { name: /^(Import|Add it with) / }).click();
   await expect(page.locator('.particulars')).toContainText('TQ-0470');
 
   await goTo(page, /^15 Kitchen/);
@@ -36,12 +36,12 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   await page.getByRole('link', { name: 'Pell 14 T 2026' }).click();
   await expect(page.getByText('Fridge size: 4 ft³')).toBeVisible();
   await expectSound(page, 'the sheet');
-  await page.getByRole('button', { name: 'Take it over' }).click();
+  await page.getByRole('button', { name: 'Add it', exact: true }).click();
   await expectSound(page, 'the sheet being changed');
-  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: 'See what changes' }).click();
   await expect(page.getByRole('heading', { name: /^What this touches: \d+ units/ })).toBeVisible();
   await expectSound(page, 'what it touches');
-  await page.getByRole('button', { name: /^Keep the sheet and change \d+ unit/ }).click();
+  await page.getByRole('button', { name: /^Save the sheet and change \d+ unit/ }).click();
   await expect(page.getByRole('heading', { name: 'Packages and options' })).toBeVisible();
   await expect(page.getByText('Found on units')).toHaveCount(0);
 
@@ -65,7 +65,7 @@ test('two sources that disagree are both kept, until somebody decides', async ({
   await expect(page.locator('[data-confirm="uvw"]')).toContainText('two sources disagree');
   await expectSound(page, 'to confirm');
   await page.locator('[data-confirm="uvw"] a').click();
-  await note.getByRole('button', { name: 'Keep 2,310 lb, read off the label' }).click();
+  await note.getByRole('button', { name: 'Use 2,310 lb (read off the label)' }).click();
   await expect(note).toHaveCount(0);
   await expect(row(page, 'uvw')).not.toContainText('also:');
   await page.getByRole('button', { name: /^Undo/ }).click();

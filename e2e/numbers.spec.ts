@@ -32,7 +32,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await page.getByText('As a table').click();
   await expect(page.getByRole('cell', { name: '50%' })).toBeVisible();
   await expectSound(page, 'what may be loaded');
-  await page.getByRole('button', { name: 'As it was' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(page.locator('.sentence')).toContainText('There’s room for 1,466 lb more');
   await expect(page.getByText('everything saved')).toBeVisible();
 
@@ -76,14 +76,14 @@ test('three weighings by the stand-in go before what was worked out, and a trial
   await expect(page.locator('.sentence')).toContainText('more than was worked out');
 
   const name = `Weighed ${Date.now() % 10_000}`;
-  await typeInto(page.getByLabel('Keep what is tried here under a name'), name);
-  await page.getByRole('button', { name: 'Keep the trial' }).click();
+  await typeInto(page.getByLabel('Save what you tried under a name'), name);
+  await page.getByRole('button', { name: 'Save it', exact: true }).click();
   const row = page.getByRole('listitem').filter({ hasText: name });
-  await row.getByRole('button', { name: 'Make it a card of the walk' }).click();
-  await expect(row.getByRole('button', { name: 'Take the card off the walk' })).toBeVisible();
+  await row.getByRole('button', { name: 'Add it to the walk as a card' }).click();
+  await expect(row.getByRole('button', { name: 'Remove its card from the walk' })).toBeVisible();
   await expect(page.getByRole('columnheader', { name })).toBeVisible();
   await expectSound(page, 'kept trials');
-  await page.getByRole('button', { name: 'As it was' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(page.locator('.sentence')).toContainText('That can’t be said yet');
   await row.getByRole('button', { name: 'Open' }).click();
   await expect(page.locator('.sentence')).toContainText('On the scale it weighs');
@@ -95,7 +95,7 @@ test('three weighings by the stand-in go before what was worked out, and a trial
   await page
     .getByRole('listitem')
     .filter({ hasText: name })
-    .getByRole('button', { name: 'Remove' })
+    .getByRole('button', { name: 'Remove', exact: true })
     .click();
   await expect(page.getByRole('listitem').filter({ hasText: name })).toHaveCount(0);
 });
@@ -110,7 +110,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
   await typeInto(page.getByLabel('Tow rating', { exact: true }), '3,700 kg');
   await page.getByLabel('Tow rating', { exact: true }).press('Tab');
   await expectSound(page, 'vehicles');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('8,157 lb');
 
   await page.goto(demo('/yard'));
@@ -119,7 +119,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
   await page.getByRole('combobox', { name: 'Vehicle' }).selectOption({ label: name });
   await expect(page.getByLabel('Payload', { exact: true })).toHaveValue('1,480 lb');
   await expect(page.locator('.missing')).toContainText('receiver rating');
-  await page.getByText('Its rear axle, by moments').click();
+  await page.getByText('Its rear axle too').click();
   for (const [label, value] of [
     ['Rear axle rating', '4100'],
     ['On the rear axle, empty', '2500'],
@@ -133,7 +133,7 @@ test('a buyer’s vehicle is read once and used for every unit', async ({ page }
 
   await page.goto(demo('/vehicles'));
   await page.getByRole('button', { name: `Change ${name}` }).click();
-  await page.getByRole('button', { name: 'Take it off' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toHaveCount(0);
 });
 
@@ -155,7 +155,7 @@ test('somebody who walks in is answered without a unit', async ({ page }) => {
   await page.keyboard.type('40');
   await expect(page.locator('.sentence')).toContainText('for 2; the fresh tank runs dry first');
   await expectSound(page, 'a walk-in’s question');
-  await page.getByRole('button', { name: 'Start anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.locator('.sentence')).toContainText('That can’t be said yet');
 });
 
@@ -166,10 +166,10 @@ test('on a phone each question is one screen', async ({ page }) => {
   await page.goto(numbers);
   await expectSound(page, 'questions');
   for (const [question, heading] of [
-    [/How many nights/, 'How many nights off the hookups?'],
+    [/How many nights/, 'How many nights without hookups?'],
     [/Are the tires/, 'Are the tires enough?'],
-    [/What may I/, 'What may I still load?'],
-    [/What should/, 'What should tow it?'],
+    [/What may I/, 'How much can I still load?'],
+    [/What should/, 'What can tow it?'],
     [/Does the label/, 'Does the label add up?'],
     [/What does the scale/, 'What does the scale say?'],
   ] as const) {

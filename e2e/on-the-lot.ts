@@ -34,7 +34,7 @@ export const takeIn = async (page: Page, stockNumber: string): Promise<string> =
   await typeInto(page.getByLabel('Stock number'), stockNumber);
   await typeInto(page.getByLabel('Series'), 'Pell');
   await typeInto(page.getByLabel('Floor plan'), '12 K');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: /^Add it with/ }).click();
   await expect(page.locator('.particulars')).toContainText(stockNumber);
   await allSent(page);
   return unitPath(page);

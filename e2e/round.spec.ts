@@ -12,7 +12,7 @@ test('a round is made with no network from start to end, photos too', async ({ p
   await page.context().setOffline(true);
 
   await step(page, 'features.coupler');
-  await editor(page).getByRole('button', { name: 'It is there' }).click();
+  await editor(page).getByRole('button', { name: 'It’s there' }).click();
   await step(page, 'specs.lpCylinders');
   await press(page, ['1', '×', '2', '0', 'lb']);
   await editor(page).getByRole('radio', { name: 'Seen' }).click();
@@ -65,7 +65,7 @@ test('the network may be cut in every step of a round', async ({ page }) => {
     await page.context().setOffline(i % 2 === 0);
     await step(page, `features.${key}`);
     await editor(page)
-      .getByRole('button', { name: i % 3 === 2 ? 'Not there' : 'It is there' })
+      .getByRole('button', { name: i % 3 === 2 ? 'Not there' : 'It’s there' })
       .click();
     await expect(page.locator(`[data-step="features.${key}"] .editor`)).toHaveCount(0);
   }
@@ -134,9 +134,9 @@ test('the same unit taken in on two phones keeps what both saw', async ({ page, 
     await editor(p).getByRole('button', { name }).click();
     await expect(p.locator(`[data-step="features.${key}"] .editor`)).toHaveCount(0);
   };
-  await tap(page, 'coupler', 'It is there');
-  await tap(page, 'tongueJack', 'It is there');
-  await tap(other.page, 'breakaway', 'It is there');
+  await tap(page, 'coupler', 'It’s there');
+  await tap(page, 'tongueJack', 'It’s there');
+  await tap(other.page, 'breakaway', 'It’s there');
   await tap(other.page, 'tongueJack', 'Not there');
   await page.context().setOffline(false);
   await allSent(page);

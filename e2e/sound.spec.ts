@@ -29,7 +29,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     const record = page.url();
     await page.goto(record.replace(/record.*/, 'record/labels'));
     await row(page, 'ccc').getByRole('button').first().click();
-    await expect(row(page, 'ccc').getByText('How is it known?')).toBeVisible();
+    await expect(row(page, 'ccc').getByText('How do you know?')).toBeVisible();
     await expectSound(page, 'record, field open');
     await page.goto(record.replace(/record.*/, 'record/utilities'));
     await row(page, 'shoreInlet')
@@ -41,7 +41,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     await expect(page.getByText(/\d+ cards, about/)).toBeVisible();
     await expectSound(page, 'plan');
     await page.goto(record.replace(/record.*/, 'log'));
-    await expect(page.getByText('No walk was given here yet')).toBeVisible();
+    await expect(page.getByText('No walks here yet')).toBeVisible();
     await expectSound(page, 'empty log');
     await page.goto(demo('/walks'));
     await expect(page.getByRole('heading', { name: /^Over/ })).toBeVisible();

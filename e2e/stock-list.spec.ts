@@ -12,7 +12,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   page,
 }) => {
   await atYard(page);
-  await page.getByRole('button', { name: 'Bring in a list' }).click();
+  await page.getByRole('button', { name: 'Import a list' }).click();
   const offer = () =>
     page
       .getByLabel('List file')
@@ -23,7 +23,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await expect(says).toContainText('2 new units');
   await expect(says).toContainText('1 cell left out');
   await expect(page.getByText('understood: 3,900 lb')).toBeVisible();
-  await expect(page.getByText('Left out, for nobody knows what they hold: Color')).toBeVisible();
+  await expect(page.getByText('Skipped, because we don’t know what they are: Color')).toBeVisible();
   await expect(page.getByText(/UVW can’t be read: “light”/)).toBeVisible();
   await expectSound(page, 'a list');
   await page.getByRole('combobox', { name: 'Color of the roof' }).click();
@@ -50,13 +50,13 @@ test('a long list says how far it is, and is stopped by key with nothing taken i
     .getByLabel('List file')
     .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer });
   await expect(page.getByRole('status').filter({ hasText: '15,000 lines' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it in: 15,000 units' }).press('Enter');
+  await page.getByRole('button', { name: 'Import 15,000 units' }).press('Enter');
   await expect(page.getByRole('status').filter({ hasText: /^Saving: \d+%$/ })).toBeVisible();
   await expectSound(page, 'a list at work');
   await page.getByRole('button', { name: 'Stop' }).press('Enter');
   await expect(page.getByRole('alert')).toContainText('Stopped. If it wasn’t finished by then');
   // What was looked at is still there, and goes in when asked again; here nothing of it has.
-  await expect(page.getByRole('button', { name: 'Take it in: 15,000 units' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Import 15,000 units' })).toBeEnabled();
   const here = await page.request.get(demo('/api/units?text=zz-1&limit=1'));
   expect((await here.json()).total).toBe(0);
 });
@@ -83,9 +83,9 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await page.keyboard.press('Escape');
   await expect(units.first()).toContainText('Fresh tank');
   await expectSound(page, 'the yard with its filter');
-  await typeInto(page.getByLabel('Keep this view as'), 'For the ferry');
-  await page.getByRole('button', { name: 'Keep the view' }).click();
-  await page.getByRole('button', { name: 'All of the yard' }).click();
+  await typeInto(page.getByLabel('Save this view as'), 'For the ferry');
+  await page.getByRole('button', { name: 'Save view' }).click();
+  await page.getByRole('button', { name: 'Show all units' }).click();
   await expect(units).toHaveCount(all);
   await page.getByRole('button', { name: 'For the ferry', exact: true }).click();
   await expect(units).toHaveCount(short);
@@ -96,7 +96,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
 test('a limit that can’t be read is told, and the yard stays as it was', async ({ page }) => {
   await atYard(page);
   await page.getByRole('button', { name: 'All units, by length' }).click();
-  await typeInto(page.getByLabel('gross up to'), 'heavy');
-  await page.getByLabel('gross up to').blur();
+  await typeInto(page.getByLabel('GVWR up to'), 'heavy');
+  await page.getByLabel('GVWR up to').blur();
   await expect(page.getByRole('alert')).toContainText('GVWR can’t be read: “heavy”');
 });

@@ -6,7 +6,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await signIn(page);
   const unit = await takeIn(page, 'TQ-0607');
   await page.goto(`${unit}/labels`);
-  const noCamera = page.getByRole('button', { name: 'No camera here: use a demo label' });
+  const noCamera = page.getByRole('button', { name: 'No camera? Use a demo label' });
   await expect(noCamera).toBeVisible();
   await page.context().setOffline(true);
   await noCamera.click();
@@ -22,7 +22,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
   await page.getByRole('button', { name: 'Turn by a quarter' }).click();
   await noCamera.hover();
   await expectSound(page, 'labels, a button of words pointed at');
-  await page.getByRole('button', { name: 'Keep 2 as read' }).click();
+  await page.getByRole('button', { name: 'Save 2 as read' }).click();
   await expect(vin).toContainText('9TPKT1211T1000460');
   await allSent(page);
   const { specs, photos } = await recordOf(page);
@@ -36,7 +36,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
 
   await page.goto(`${unit}/labels`);
   await page.getByRole('button', { name: /^Stock tag/ }).click();
-  await page.getByRole('button', { name: 'No camera here: use a demo label' }).click();
+  await page.getByRole('button', { name: 'No camera? Use a demo label' }).click();
   await page.getByRole('button', { name: 'Read its code' }).click();
   await expect(page.locator('[data-label-field="stockNumber"]').getByRole('textbox')).toHaveValue(
     'TQ-0460',
@@ -70,7 +70,7 @@ test('an answer goes to every unit of the model', async ({ page }) => {
   await openUnit(page, 'TQ-0417');
   await page.goto(`${unitPath(page)}/questions`);
   await typeInto(page.getByLabel('What nobody here can answer'), 'How loud is the roof fan?');
-  await typeInto(page.getByLabel('Who is asked'), 'the maker');
+  await typeInto(page.getByLabel('Who to ask'), 'the maker');
   await page.getByRole('combobox', { name: 'Field' }).click();
   await typeInto(page.getByRole('searchbox'), 'fan');
   await page
@@ -78,12 +78,12 @@ test('an answer goes to every unit of the model', async ({ page }) => {
     .or(page.getByRole('option').first())
     .first()
     .click();
-  await page.getByRole('button', { name: 'Ask it' }).click();
+  await page.getByRole('button', { name: 'Add question' }).click();
   const asked = page.locator('[data-question]').filter({ hasText: 'How loud is the roof fan?' });
   await expect(asked).toContainText('asked of the maker');
   await asked.getByRole('button').first().click();
   await typeInto(asked.getByLabel('The answer, in words'), 'Like a hair dryer in the next room.');
-  await asked.getByRole('button', { name: 'Keep the answer' }).click();
+  await asked.getByRole('button', { name: 'Save answer' }).click();
   await expect(asked).toContainText('Like a hair dryer');
   await expectSound(page, 'questions');
   await allSent(page);
@@ -107,14 +107,14 @@ test('a photo is turned, drawn on with keys, and taken off again', async ({ page
   }
   await expect(viewer.getByRole('img', { name: '1 arrow on the photo' })).toBeVisible();
   await typeInto(viewer.getByLabel('In a few words'), 'the dent');
-  await viewer.getByRole('button', { name: 'Keep the words' }).click();
+  await viewer.getByRole('button', { name: 'Save note' }).click();
   await expectSound(page, 'a photo');
   await allSent(page);
   const [entry] = Object.values((await recordOf(page)).photos) as {
     value: { arrows: object[]; caption: string };
   }[];
   expect(entry?.value).toMatchObject({ caption: 'the dent', arrows: [{ from: [0.5, 0.5] }] });
-  await viewer.getByRole('button', { name: 'Take the photo off the record' }).click();
+  await viewer.getByRole('button', { name: 'Remove the photo' }).click();
   await expect(page.getByText('No photo yet')).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.locator('.photos li')).toHaveCount(1);

@@ -51,7 +51,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
     note.getByLabel(/Why are the numbers right/),
     'Label of a heavier sister, maker asked.',
   );
-  await note.getByRole('button', { name: 'Let it stand' }).click();
+  await note.getByRole('button', { name: 'Accept it' }).click();
   await expect(note).toContainText(
     'Let stand by Ines Rook: “Label of a heavier sister, maker asked.”',
   );
@@ -81,7 +81,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
 
 test('a new unit is taken in from nothing by typing its labels', async ({ page }) => {
   await atYard(page);
-  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  await page.getByRole('button', { name: 'Add a unit' }).click();
   const typed = {
     'Stock number': 'TQ-0444',
     Series: 'Tarn',
@@ -107,7 +107,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
   const note = page.locator('[data-check="count-times-size:axleRating"]');
   await expect(note).toContainText('A count run into a size: 2 × 5,000 lb');
   await note.getByRole('button', { name: 'Use 2 × 5,000 lb' }).click();
-  await page.getByRole('button', { name: /^Take it in with 11 values/ }).click();
+  await page.getByRole('button', { name: /^Add it with 11 values/ }).click();
 
   await expect(page.getByRole('heading', { level: 1, name: 'Tarn 19 RB' })).toBeVisible();
   await expect(row(page, 'gvwr')).toContainText('5,000');
@@ -206,7 +206,7 @@ test.describe('without a network', () => {
     await expect(card).toContainText('up and down with a switch');
     await page.getByRole('button', { name: 'Asked' }).click();
     await typeInto(page.getByLabel('In a few words, if you like'), 'How much does it lift?');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await shown.click();
     await said.click();
     // What was tapped is on the device once the next card is there and its count stands.
@@ -258,8 +258,8 @@ test.describe('without a network', () => {
     await expect(part('missed')).not.toContainText('Safety chains');
     await expect(part('marks')).toContainText('asked');
     await expect(part('marks')).toContainText('Power tongue jack: “How much does it lift?”');
-    await part('marks').getByRole('button', { name: 'Put it on the open questions' }).click();
-    await part('marks').getByRole('link', { name: 'on the open questions' }).click();
+    await part('marks').getByRole('button', { name: 'Add to open questions' }).click();
+    await part('marks').getByRole('link', { name: 'in open questions' }).click();
     await expect(page.getByRole('button', { name: /How much does it lift\?/ })).toBeVisible();
     await page.goBack();
     await expect(
@@ -297,7 +297,7 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
   };
   for (const [label, text] of Object.entries(given)) await typeInto(other.getByLabel(label), text);
   await other.getByRole('button', { name: 'Make the account' }).click();
-  await expect(other.getByRole('heading', { name: 'No unit stands here yet' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'No units here yet' })).toBeVisible();
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
   // Nobody signs by a file: what was signed stays behind, and whoever brings it in is told.
   await expect(other.getByText('Signatures don’t come in with a file')).toBeVisible();
@@ -336,7 +336,7 @@ test('the addresses lead where they say', async ({ page }) => {
   await signIn(page);
   await page.goto(demo('/nowhere'));
   await expect(
-    page.getByRole('heading', { name: 'There is nothing at this address' }),
+    page.getByRole('heading', { name: 'There’s nothing at this address' }),
   ).toBeVisible();
   await page.getByRole('link', { name: 'Back to the yard' }).click();
   await expect(page.getByRole('heading', { name: 'Thornquay yard' })).toBeVisible();

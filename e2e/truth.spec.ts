@@ -27,7 +27,7 @@ test('a label that says another VIN asks whose it is before anything is replaced
   const before = (await recordOf(page)).specs.gvwr.value;
   const field = page.locator('[data-label-field="gvwr"]').getByRole('textbox');
   await typeInto(field, '3,900 lb');
-  await page.getByRole('button', { name: 'Keep it as read' }).click();
+  await page.getByRole('button', { name: 'Save as read' }).click();
   await expect(page.getByText('Whose label is this?')).toBeVisible();
   await expect(page.getByText('GVWR: 3,900 lb now, 3,200 lb before')).toBeVisible();
   await page.getByRole('button', { name: 'It’s another unit’s: change nothing' }).click();
@@ -35,7 +35,7 @@ test('a label that says another VIN asks whose it is before anything is replaced
   expect((await recordOf(page)).specs.gvwr.value).toEqual(before);
 
   await typeInto(field, '3,900 lb');
-  await page.getByRole('button', { name: 'Keep it as read' }).click();
+  await page.getByRole('button', { name: 'Save as read' }).click();
   await page.getByRole('button', { name: /^It’s this unit’s/ }).click();
   await expect.poll(async () => (await recordOf(page)).specs.gvwr.value.amount).toBe(3900);
 });
@@ -48,11 +48,11 @@ test('a week that lies ahead is no date of a tire', async ({ page }) => {
   await wheel.getByRole('button').first().click();
   await typeInto(wheel.getByLabel('Date, last four after DOT'), '5249');
   await typeInto(wheel.getByLabel('Size', { exact: true }), 'ST205/75R14');
-  await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
+  await wheel.getByRole('button', { name: 'Save, next wheel' }).click();
   await expect(wheel.getByRole('alert')).toContainText('week 52 of 2049 is still to come');
   await expect(wheel.getByLabel('Size', { exact: true })).toHaveValue('ST205/75R14');
   await typeInto(wheel.getByLabel('Date, last four after DOT'), '1025');
-  await wheel.getByRole('button', { name: 'Keep it, next wheel' }).click();
+  await wheel.getByRole('button', { name: 'Save, next wheel' }).click();
   await expect
     .poll(async () => (await recordOf(page)).wheels.DoorFront?.value)
     .toMatchObject({ size: 'ST205/75R14' });
@@ -107,7 +107,7 @@ test('a sheet that is opened by its address knows which units follow it', async 
   const awning = page.locator('[data-sheet-field="awningLength"]');
   await page.locator('details').filter({ has: awning }).first().locator('summary').first().click();
   await typeInto(awning.getByRole('textbox'), '11 ft');
-  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: 'See what changes' }).click();
   const unit = page.getByRole('listitem').filter({ hasText: 'TQ-0404' });
   await expect(unit.getByRole('checkbox')).toBeChecked();
   await expect(unit).not.toContainText('did not follow');

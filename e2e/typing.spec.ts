@@ -30,8 +30,8 @@ test('digits set a state on the row alone, not in a field that is open in it', a
   await expect(back).toHaveValue('11\'4"');
   await typeInto(back, "12'6");
   await page.keyboard.press('Control+0');
-  await row(page, 'awning').getByRole('button', { name: 'Keep the place' }).click();
-  await expect(row(page, 'awning').getByText('Kept: 12 ft 6 in back')).toBeVisible();
+  await row(page, 'awning').getByRole('button', { name: 'Save position' }).click();
+  await expect(row(page, 'awning').getByText('Saved: 12 ft 6 in back')).toBeVisible();
   expect((await recordOf(page)).features.awning.value).toEqual(before);
   expect((await recordOf(page)).places.awning.value.back).toBe(150);
 
@@ -54,7 +54,7 @@ test('what is typed waits where it was typed: another row, another page, a close
   await openRow(page, 'gvwr');
   await typeInto(fieldIn(page, 'gvwr'), '3,2');
   await openRow(page, 'uvw');
-  await expect(row(page, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
+  await expect(row(page, 'gvwr').getByText('typed, not saved yet')).toBeVisible();
   await page.keyboard.press('PageDown');
   await page.keyboard.press('PageUp');
   await openRow(page, 'gvwr');
@@ -66,15 +66,15 @@ test('what is typed waits where it was typed: another row, another page, a close
   await page.close();
   const again = await context.newPage();
   await again.goto(address);
-  await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toBeVisible();
+  await expect(row(again, 'gvwr').getByText('typed, not saved yet')).toBeVisible();
   await again.goto(demo('/unsent'));
   await expect(again.getByText('Pell 14 T TQ-0403')).toBeVisible();
   await again.getByRole('link', { name: 'GVWR' }).click();
   await openRow(again, 'gvwr');
   await expect(fieldIn(again, 'gvwr')).toHaveValue('3,2');
-  await row(again, 'gvwr').getByRole('button', { name: 'Leave it as it was' }).click();
+  await row(again, 'gvwr').getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(fieldIn(again, 'gvwr')).toHaveValue('3,200 lb');
-  await expect(row(again, 'gvwr').getByText('typed, not kept yet')).toHaveCount(0);
+  await expect(row(again, 'gvwr').getByText('typed, not saved yet')).toHaveCount(0);
 });
 
 test('one’s own change is never in one’s way: a note’s button, and undo twice', async ({
@@ -114,7 +114,7 @@ test('another wheel and another label lose nothing', async ({ page }) => {
   await wheel('DoorFront').getByRole('button').first().click();
   await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
   await wheel('Spare').getByRole('button').first().click();
-  await expect(wheel('DoorFront').getByText('typed, not kept yet')).toBeVisible();
+  await expect(wheel('DoorFront').getByText('typed, not saved yet')).toBeVisible();
   await page.getByRole('link', { name: 'Findings' }).click();
   await page.getByRole('link', { name: 'Wheels' }).click();
   await wheel('DoorFront').getByRole('button').first().click();
@@ -145,14 +145,14 @@ test('a wheel that could not be kept is told, and takes no key from the one in h
   const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
   await wheel('DoorFront').getByRole('button').first().click();
   await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
-  await wheel('DoorFront').getByRole('button', { name: 'Keep it' }).click();
+  await wheel('DoorFront').getByRole('button', { name: 'Save', exact: true }).click();
   const next = page.locator('[data-wheel].open');
   await expect(next).not.toHaveAttribute('data-wheel', 'DoorFront');
   await typeInto(next.getByLabel('Make'), 'Sal');
   await expect(wheel('DoorFront').getByRole('alert')).toHaveText('Make is too long.');
   await page.keyboard.type('low');
   await expect(next.getByLabel('Make')).toHaveValue('Sallow');
-  await expect(wheel('DoorFront').getByText('typed, not kept yet')).toBeVisible();
+  await expect(wheel('DoorFront').getByText('typed, not saved yet')).toBeVisible();
 });
 
 test('a place is corrected from what is known, and what cannot be is said on the spot', async ({
@@ -209,7 +209,7 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
 }) => {
   await page.setViewportSize(desk);
   await atYard(page);
-  await page.getByRole('button', { name: 'Take in a unit' }).click();
+  await page.getByRole('button', { name: 'Add a unit' }).click();
   await page.getByLabel('Stock number').focus();
   for (const text of ['TQ-0777', 'Pell', '14 T', '2026']) {
     await page.keyboard.type(text);
@@ -244,7 +244,7 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await page.getByRole('link', { name: /24 RKD · 2026/ }).click();
   await page.getByRole('button', { name: 'Change it' }).click();
   const address = page.url();
-  const labels = page.locator('fieldset', { hasText: 'What every unit of it has' });
+  const labels = page.locator('fieldset', { hasText: 'What every unit has' });
   await labels.getByText(/^11 Label panel/).click();
   const gvwr = labels.locator('[data-sheet-field="gvwr"]').getByRole('textbox');
   await typeInto(gvwr, '9,600 lb');
@@ -265,18 +265,18 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await expect(uvw).toHaveValue('light');
   await typeInto(uvw, '9,700 lb');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: 'See what changes' }).click();
   await expect(page.getByText('Heavier empty than it may be full')).toBeVisible();
   await expect(page.getByText(/GVWR: 7,490 lb → 9,600 lb/).first()).toBeVisible();
   await page
-    .getByRole('button', { name: 'Keep the sheet, change no unit' })
-    .or(page.getByRole('button', { name: /^Keep the sheet and change/ }))
+    .getByRole('button', { name: 'Save the sheet, change no units' })
+    .or(page.getByRole('button', { name: /^Save the sheet and change/ }))
     .click();
   const change = page.locator('[data-sheet-change]').first();
   await expect(change).toContainText('GVWR: 7,490 lb → 9,600 lb');
-  await change.getByRole('button', { name: 'Put it back as it was before' }).click();
+  await change.getByRole('button', { name: 'Restore this version' }).click();
   await expect(page.getByText('GVWR: 9,600 lb → 7,490 lb')).toBeVisible();
-  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: 'See what changes' }).click();
   await page.getByRole('button', { name: /^Keep the sheet/ }).click();
   await expect(page.locator('[data-sheet-change]')).not.toHaveCount(1);
 });
@@ -305,8 +305,8 @@ test('a finished walk is gone on with, a liking is taken back, and a walk never 
   await expect(page.getByText(/^card 2 of/)).toBeVisible();
   const here = await page.getByRole('article').innerText();
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
-  await page.getByRole('link', { name: 'Go on with it after all' }).click();
-  await page.getByRole('button', { name: 'Go on with it after all' }).click();
+  await page.getByRole('link', { name: 'Go on after all' }).click();
+  await page.getByRole('button', { name: 'Go on after all' }).click();
   await expect(page.getByRole('article')).toHaveText(here, { useInnerText: true });
   await page.getByRole('button', { name: 'Promise' }).click();
   await page.keyboard.type('the manual, by mail');
@@ -429,8 +429,8 @@ test('a reason that was typed outlives a page, and is gone once the note is let 
   await expect(note.getByLabel(/Why are the numbers right/)).toHaveValue(
     'Rewired by its first owner',
   );
-  await note.getByRole('button', { name: 'Let it stand' }).click();
+  await note.getByRole('button', { name: 'Accept it' }).click();
   await expect(note).toContainText('Let stand by Ines Rook: “Rewired by its first owner”');
   await page.goto(demo('/unsent'));
-  await expect(page.getByText('Typed, not kept yet')).toHaveCount(0);
+  await expect(page.getByText('Typed, not saved yet')).toHaveCount(0);
 });

@@ -69,7 +69,7 @@ test('a place that is measured moves the drawing', async ({ page }) => {
     .getByRole('button', { name: /Second dump outlet/ })
     .click();
   await typeInto(row(page, 'galleyOutlet').getByLabel('Back from the coupler'), '26 ft 3');
-  await row(page, 'galleyOutlet').getByRole('button', { name: 'Keep the place' }).click();
+  await row(page, 'galleyOutlet').getByRole('button', { name: 'Save position' }).click();
   const drawn = page
     .locator('.map svg g')
     .filter({ has: page.locator('title', { hasText: /^Second dump outlet$/ }) })
@@ -77,18 +77,18 @@ test('a place that is measured moves the drawing', async ({ page }) => {
   await expect(drawn).toHaveCount(1);
   await page.getByRole('button', { name: /^Undo place of second dump outlet/ }).click();
   await expect(
-    page.locator('title', { hasText: 'Second dump outlet, place not measured' }).first(),
+    page.locator('title', { hasText: 'Second dump outlet, position not measured' }).first(),
   ).toBeAttached();
 });
 
 test('a viewer looks and changes nothing', async ({ page }) => {
   await atYard(page, 'osk');
-  await expect(page.getByRole('button', { name: 'Take in a unit' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add a unit' })).toHaveCount(0);
   await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);
   await row(page, 'ccc').getByRole('button').first().click();
   await expect(row(page, 'ccc').getByText('what may still be put aboard')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
   await expect(page.locator('[data-check="ccc-identity:ccc"]').getByRole('button')).toHaveCount(0);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();

@@ -56,7 +56,7 @@ test('the network may be cut at every step of a walk', async ({ page }) => {
   await cut(true);
   await page.getByRole('button', { name: 'Asked' }).click();
   await typeInto(page.getByLabel('In a few words'), 'How long is it?');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await cut(false);
   await page.getByRole('button', { name: 'Jump to…' }).click();
   await page.getByRole('button', { name: /Utilities/ }).click();
@@ -186,7 +186,7 @@ test('a sign-in that lapses in mid-walk stops nothing but the sending', async ({
   await expect(elsewhere.getByRole('status').filter({ hasText: /[Ss]igned out/ })).toBeVisible();
   await sayCard(page, 1);
   await sayCard(page, 2);
-  await expect(page.getByText('Sign in again to send what is on this device.')).toBeVisible();
+  await expect(page.getByText('Sign in again to send what’s on this device.')).toBeVisible();
   await page.getByRole('link', { name: 'Sign in' }).click();
   await typeInto(page.getByLabel('E-mail'), 'maren@thornquay.example');
   await typeInto(page.getByLabel('Password'), 'spring-ferry-22');

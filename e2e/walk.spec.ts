@@ -27,7 +27,7 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await atYard(page);
   await planOf(page, 'TQ-0377');
   // Faults come before all else, and nobody can take them out.
-  await expect(page.getByRole('heading', { name: 'Said first' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Disclose first' })).toBeVisible();
   const first = page.locator('.stop').first();
   await expect(first).toContainText('The outer skin stands off the wall');
   await expect(first.getByRole('checkbox')).toHaveCount(0);
@@ -103,7 +103,7 @@ test.describe('without a network', () => {
     await page.getByLabel('Minutes left').press('Tab');
     await expect(page.getByText(/\d+ left out:/)).toBeVisible();
     await expectSound(page, 'a new plan');
-    await page.getByRole('button', { name: 'Give it so' }).click();
+    await page.getByRole('button', { name: 'Use this plan' }).click();
     await expect(page.locator('[data-clock]')).toContainText(/of [34] min/);
     const after = Number((await page.getByText(/^card 2 of/).innerText()).match(/of (\d+)/)?.[1]);
     expect(after).toBeLessThan(total);
@@ -120,7 +120,7 @@ test('a rehearsal counts what was missed, and leaves no log', async ({ page }) =
   await planOf(page, 'TQ-0404');
   const walks = (await page.request.get(demo('/api/walks'))).json();
   const before = ((await walks) as { walks: unknown[] }).walks.length;
-  await page.getByRole('button', { name: 'Rehearse it alone' }).click();
+  await page.getByRole('button', { name: 'Rehearse alone' }).click();
   await expect(page.getByRole('heading', { name: /^Rehearsal: \d+ cards/ })).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
   const first = await card(page).innerText();
@@ -139,8 +139,8 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
   await page.setViewportSize(desk);
   await signIn(page, 'maren');
   await page.goto(demo('/settings'));
-  const routes = page.getByRole('region', { name: 'Ways round' });
-  await routes.getByRole('button', { name: 'A way of our own' }).click();
+  const routes = page.getByRole('region', { name: 'Routes' });
+  await routes.getByRole('button', { name: 'A route of your own' }).click();
   await typeInto(routes.getByLabel('Its name'), 'Ferry way');
   const parts = routes.getByRole('list', { name: 'Parts in walking order' }).getByRole('listitem');
   await expect(parts.first()).toContainText('Hitch and front');
@@ -152,7 +152,7 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
   await expect(later).toBeFocused();
   await routes.getByText('Ends with the slide closed').click();
   await expectSound(page, 'ways round');
-  await routes.getByRole('button', { name: 'Keep this way round' }).click();
+  await routes.getByRole('button', { name: 'Save route' }).click();
   await expect(routes.getByText('Ferry way is kept.')).toBeVisible();
   await expect(page.getByText(/^route Ferry way: as usual → Door side/)).toBeVisible();
 
@@ -163,6 +163,6 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
 
   await page.goto(demo('/settings'));
   await routes.getByRole('combobox', { name: 'Way round' }).selectOption('Ferry way');
-  await routes.getByRole('button', { name: 'Take it off' }).click();
-  await expect(routes.getByText('Taken off.')).toBeVisible();
+  await routes.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(routes.getByText('Removed.')).toBeVisible();
 });

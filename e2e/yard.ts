@@ -83,7 +83,7 @@ export const inUnit = async (page: Page, stockNumber: string, place: string): Pr
 
 /** Goes to a station on the outline, in whichever of its layers it is. */
 export const goTo = async (page: Page, station: RegExp): Promise<void> => {
-  const map = page.getByRole('navigation', { name: 'Stations round the unit' });
+  const map = page.getByRole('navigation', { name: 'Stations around the unit' });
   const peg = map.getByRole('button', { name: station });
   for (const layer of [/^Outside,/, /^Inside,/, /^Roof,/, /^Papers,/]) {
     if ((await peg.count()) > 0) break;

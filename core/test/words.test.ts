@@ -31,7 +31,7 @@ describe('a field in words', () => {
       'places',
       'awning',
       { back: 90, side: 'door', length: 120 },
-      'Awning, its place',
+      'Awning, position',
       '7 ft 6 in back, door side, 10 ft long',
     ],
     [

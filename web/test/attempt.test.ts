@@ -15,17 +15,17 @@ describe('an attempt', () => {
   it('is busy until it is decided, then tells its news', async () => {
     const { busy, done, problem, attempt } = useAttempt();
     const work = open();
-    const isDone = attempt(() => work.promise, 'Kept.');
+    const isDone = attempt(() => work.promise, 'Saved.');
     expect([busy.value, done.value]).toEqual([true, '']);
     work.done();
     expect(await isDone).toBe(true);
-    expect([busy.value, done.value, problem.value]).toEqual([false, 'Kept.', '']);
+    expect([busy.value, done.value, problem.value]).toEqual([false, 'Saved.', '']);
   });
 
   it('says why it could not be done, and of which field', async () => {
     const { done, problem, field, attempt } = useAttempt();
     const refused = new Refused(400, 'bad-input', 'Year: before 2100.', { field: 'year' });
-    expect(await attempt(() => Promise.reject(refused), 'Kept.')).toBe(false);
+    expect(await attempt(() => Promise.reject(refused), 'Saved.')).toBe(false);
     expect([done.value, problem.value, field.value]).toEqual(['', 'Year: before 2100.', 'year']);
     // The next begins anew.
     expect(await attempt(() => Promise.resolve())).toBe(true);
@@ -35,7 +35,7 @@ describe('an attempt', () => {
   it('says of what nobody wrote a sentence for that the page is to be loaded again', async () => {
     const { problem, attempt } = useAttempt();
     await attempt(() => Promise.reject(new TypeError('x is not a function')));
-    expect(problem.value).toMatch(/Load it again/);
+    expect(problem.value).toMatch(/Reload it/);
     expect(problem.value).not.toContain('function');
   });
 

@@ -11,7 +11,7 @@ it('is what is in the file', async () => {
 it('says of which file, and what to choose', async () => {
   const isJson = jsonIn(file('a walk round'), 'a unit file');
   await expect(isJson).rejects.toThrow(Plain);
-  await expect(isJson).rejects.toThrow(/^“notes.json” is not a unit file: .*Choose/);
+  await expect(isJson).rejects.toThrow(/^“notes.json” isn’t a unit file: .*Choose/);
 });
 
 it('is not read where no file of ours is so large', async () => {

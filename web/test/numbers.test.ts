@@ -45,9 +45,9 @@ describe('what is drawn and shown', () => {
     const marks = marksOf(recordOf('TQ-0377'));
     expect(marks.filter(({ shape }) => shape === 'drop')).toHaveLength(3);
     expect(marks.find(({ text }) => text.startsWith('Delamination'))?.shape).toBe('cross');
-    expect(marks.find(({ text }) => text.startsWith('Crack in a seal'))).toMatchObject({
+    expect(marks.find(({ text }) => text.startsWith('Cracked seal'))).toMatchObject({
       shape: 'done',
-      text: 'Crack in a seal, repaired',
+      text: 'Cracked seal, repaired',
     });
   });
 

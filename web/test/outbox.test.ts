@@ -144,7 +144,7 @@ describe('the outbox', () => {
     expect(outbox.unsent).toBe(1);
     expect(outbox.halt).toEqual({
       why: 'sign-in',
-      text: 'Sign in again to send what is on this device.',
+      text: 'Sign in again to send what’s on this device.',
     });
     server.answer = () => ({ status: 204 });
     await outbox.flush();

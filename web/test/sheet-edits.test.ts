@@ -97,8 +97,8 @@ describe('what a sheet still wants', () => {
 describe('what is being typed into a sheet', () => {
   it('is counted where it can’t be read; texts of several lines always can', () => {
     expect(unreadOf({ 'values.gvwr': '7,490' }, 'us')).toBe('');
-    expect(unreadOf({ 'values.gvwr': 'x', objections: 'x' }, 'us')).toMatch(/^One value cannot/);
-    expect(unreadOf({ 'values.gvwr': 'x', 'mid-0.uvw': 'y' }, 'us')).toMatch(/^2 values cannot/);
+    expect(unreadOf({ 'values.gvwr': 'x', objections: 'x' }, 'us')).toMatch(/^One value can’t/);
+    expect(unreadOf({ 'values.gvwr': 'x', 'mid-0.uvw': 'y' }, 'us')).toMatch(/^2 values can’t/);
   });
 
   it('has the lines that say something', () => {

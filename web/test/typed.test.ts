@@ -222,7 +222,7 @@ describe('a step of a round', () => {
     expect(readStep(ofSpec, '7490', us).value).toEqual(quantity(7490));
     const place = stepOf('places');
     expect(readStep(place, '10 ft', us).inches).toBe(120);
-    expect(readStep(place, 'x', us).problem).toContain(', its place');
+    expect(readStep(place, 'x', us).problem).toContain(', position');
   });
 
   it('says to which point of it the tape goes', () => {

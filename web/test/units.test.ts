@@ -165,7 +165,7 @@ describe('the yard on a device', () => {
     expect(await units.open(id)).toBe(true);
     expect(units.units.get(id)?.record).toEqual(known);
     await expect(units.open('00000000-0000-4000-8000-000000000009')).rejects.toThrow(
-      /does not answer/,
+      /isn’t answering/,
     );
   });
 
@@ -195,7 +195,7 @@ describe('the yard on a device', () => {
     server.answer = undefined;
     const units = useUnits();
     await units.load();
-    expect(units.problem).toMatch(/^The server does not answer/);
+    expect(units.problem).toMatch(/^The server isn’t answering/);
   });
 });
 
@@ -245,7 +245,7 @@ describe('records on the page', () => {
   });
 
   it('never show a program’s own words for an error', () => {
-    expect(reasonOf(new TypeError('x is undefined'))).toMatch(/^Something went wrong in this page/);
+    expect(reasonOf(new TypeError('x is undefined'))).toMatch(/^Something went wrong on this page/);
     expect(reasonOf(new Refused(409, 'stale', 'Somebody was faster.', {}))).toBe(
       'Somebody was faster.',
     );

@@ -67,7 +67,7 @@ describe('giving a walk on a device', () => {
       throw new DOMException('full', 'QuotaExceededError');
     };
     await walks.record({ kind: 'said', point: 'h1' });
-    expect(walks.problem).toMatch(/^This device could not keep that/);
+    expect(walks.problem).toMatch(/^This device couldn’t save that/);
     expect(walks.state?.current?.id).toBe('h1');
     db.transaction = transaction;
     await walks.record({ kind: 'said', point: 'h1' });

@@ -72,7 +72,7 @@ describe('the form of a row', () => {
   const form = (more: Record<string, unknown> = {}) =>
     onPage(
       FieldForm,
-      { label: 'Keep it', ready: true, isTyped: false, how: 'read', ...more },
+      { label: 'Save', ready: true, isTyped: false, how: 'read', ...more },
       { default: '<input class="text" />' },
     );
   const told = (page: ReturnType<typeof form>) => page.emitted('update:how')?.at(-1)?.[0];
@@ -101,9 +101,9 @@ describe('the form of a row', () => {
 
   it('offers to leave it as it was where something was typed', async () => {
     const page = form();
-    expect(buttonNames(page)).not.toContain('Leave it as it was');
+    expect(buttonNames(page)).not.toContain('Cancel');
     await page.setProps({ isTyped: true });
-    await button(page, 'Leave it as it was').trigger('click');
+    await button(page, 'Cancel').trigger('click');
     expect(page.emitted('clear')).toHaveLength(1);
   });
 });
@@ -128,7 +128,7 @@ describe('the row of a spec', () => {
     await flushPromises();
     await page.setProps({ open: false, refusal: 'Empty weight: try again.' });
     expect(page.find('[role=alert]').text()).toBe('Empty weight: try again.');
-    expect(page.text()).toContain('typed, not kept yet');
+    expect(page.text()).toContain('typed, not saved yet');
     await page.setProps({ open: true });
     expect((page.find(text).element as HTMLInputElement).value).toBe('5180');
   });
@@ -146,22 +146,22 @@ describe('the row of a spec', () => {
     const page = specRow(record);
     await page.find(text).setValue('5,300');
     await page.find('input[value=told]').setValue();
-    await button(page, 'Keep both').trigger('submit');
+    await button(page, 'Save both').trigger('submit');
     expect(kept).toEqual([weighs(5300, 'told', 1)]);
     await flushPromises();
     await page.find(text).setValue('5,300');
     await page.find('input[value=told]').setValue();
-    await button(page, 'Put it in place of the others').trigger('click');
+    await button(page, 'Replace the others').trigger('click');
     expect(kept[1]).toEqual({ ...weighs(5300, 'told', 1), others: [] });
   });
 
   it('is not known after all, by a button, as long as nothing is typed', async () => {
     const page = specRow(after(weighs(5180)));
-    await button(page, 'Not known after all').trigger('click');
+    await button(page, 'Clear it: not known').trigger('click');
     expect(kept).toEqual([{ ...weighs(0, 'read', 1), value: null }]);
     await flushPromises();
     await page.find(text).setValue('5,300');
-    expect(buttonNames(page)).not.toContain('Not known after all');
+    expect(buttonNames(page)).not.toContain('Clear it: not known');
   });
 
   it('goes back to its own head by Escape, and may be gone on from', async () => {
@@ -204,7 +204,7 @@ describe('the row of a feature', () => {
   });
 
   it('says of a place that could not be kept why: in its form, or on the closed row', async () => {
-    const placeRefusal = 'Awning, its place: somebody else was faster.';
+    const placeRefusal = 'Awning, position: somebody else was faster.';
     const page = featureRow(after(awning), { placeRefusal });
     expect(page.findAll('[role=alert]').map((p) => p.text())).toEqual([placeRefusal]);
     expect(page.find('form [role=alert]').exists()).toBe(true);
@@ -214,8 +214,8 @@ describe('the row of a feature', () => {
 
   it('asks where it is only of what is there', () => {
     const gone: Change = { ...awning, value: { state: 'none' } } as Change;
-    expect(buttonNames(featureRow(after(awning)))).toContain('Keep the place');
-    expect(buttonNames(featureRow(after(gone)))).not.toContain('Keep the place');
-    expect(buttonNames(featureRow(emptyRecord))).not.toContain('Keep the place');
+    expect(buttonNames(featureRow(after(awning)))).toContain('Save position');
+    expect(buttonNames(featureRow(after(gone)))).not.toContain('Save position');
+    expect(buttonNames(featureRow(emptyRecord))).not.toContain('Save position');
   });
 });

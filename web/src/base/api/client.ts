@@ -21,7 +21,7 @@ export class Refused extends Plain {
 export class NoNetwork extends Plain {
   constructor() {
     super(
-      'The server does not answer. What you typed is still here; try again when you are connected.',
+      'The server isn’t answering. What you typed is still here; try again when you’re connected.',
     );
   }
 }
@@ -160,4 +160,4 @@ export const sendFile = <N extends RouteName & keyof Routes>(
 export const reasonOf = (error: unknown): string =>
   error instanceof Plain
     ? error.message
-    : 'Something went wrong in this page. Load it again; what was saved is safe.';
+    : 'Something went wrong on this page. Reload it; everything saved is safe.';

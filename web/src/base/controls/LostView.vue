@@ -1,7 +1,7 @@
 <template>
   <section class="lost">
-    <h1>There is nothing at this address</h1>
-    <p>The unit may have left the yard, or the address was cut short.</p>
+    <h1>There’s nothing at this address</h1>
+    <p>The unit may have left the yard, or the link was cut off.</p>
     <RouterLink :to="{ name: 'yard' }">Back to the yard</RouterLink>
   </section>
 </template>

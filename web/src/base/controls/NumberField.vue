@@ -24,7 +24,7 @@ const problem = ref('');
 /** What was refused is taken out of the field by drawing it anew. */
 const tries = ref(0);
 const holds = computed(() =>
-  value.value === null ? 'It stays as it was.' : `It stays at ${value.value}.`,
+  value.value === null ? 'It stays the same.' : `It stays at ${value.value}.`,
 );
 
 const take = (typed: number | null): void => {

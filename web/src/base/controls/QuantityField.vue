@@ -65,7 +65,7 @@ const take = (): void => {
 const takeTyped = (): void => {
   if (reading.value.value !== undefined) take();
 };
-/** A form is not kept without a figure that cannot be read. */
+/** A form is not kept without a figure that can’t be read. */
 const field = ref<{ readonly $el: HTMLInputElement }>();
 const tellForm = (): void => field.value?.$el.setCustomValidity(reading.value.problem);
 onMounted(tellForm);

@@ -23,7 +23,7 @@ export interface Ground {
 }
 
 const words: Readonly<Record<Halt['why'], (error: Refused) => string>> = {
-  'sign-in': () => 'Sign in again to send what is on this device.',
+  'sign-in': () => 'Sign in again to send what’s on this device.',
   version: (error) => error.message,
   server: reasonOf,
 };

@@ -10,7 +10,7 @@ const waits = computed(() => drafts.all.has(props.place));
 </script>
 
 <template>
-  <span v-if="waits" class="small mark"><PencilLine aria-hidden="true" />typed, not kept yet</span>
+  <span v-if="waits" class="small mark"><PencilLine aria-hidden="true" />typed, not saved yet</span>
 </template>
 
 <style scoped>

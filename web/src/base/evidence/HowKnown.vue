@@ -9,7 +9,7 @@ const how = defineModel<HowKnown>({ required: true });
 
 <template>
   <fieldset class="how">
-    <legend class="small soft">How is it known?</legend>
+    <legend class="small soft">How do you know?</legend>
     <label
       v-for="row in knownBy"
       :key="row.key"

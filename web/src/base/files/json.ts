@@ -15,7 +15,7 @@ export const jsonIn = async (file: File, what: string): Promise<unknown> => {
     return JSON.parse(await file.text()) as unknown;
   } catch {
     throw new Plain(
-      `“${file.name}” is not ${what}: it cannot be read as JSON. Choose a file that was saved as one.`,
+      `“${file.name}” isn’t ${what}: it can’t be read as JSON. Choose a file that was saved as one.`,
     );
   }
 };

@@ -32,7 +32,7 @@ export const givingKeys: readonly GivingKey[] = [
     ],
   },
   { act: 'shown', does: 'Shown, next card', keys: [letter('S')] },
-  { act: 'later', does: 'Later, on the come-back pile', keys: [letter('L')] },
+  { act: 'later', does: 'Later, to come back to', keys: [letter('L')] },
   {
     act: 'undo',
     does: 'Undo',
@@ -47,20 +47,20 @@ export const keyGroups: readonly KeyGroup[] = [
     rows: [
       { keys: ['F'], does: 'Find a unit and go to it' },
       { keys: ['?'], does: 'Show these keys' },
-      { keys: ['Esc'], does: 'Close what lies over the page, or an open field' },
+      { keys: ['Esc'], does: 'Close what’s over the page, or an open field' },
       {
         keys: ['←', '→'],
-        does: 'From one to the next in a group of buttons, where letters choose; Tab leaves it',
+        does: 'Move between buttons in a group; Tab leaves it',
       },
     ],
   },
   {
     place: 'Record, at a station',
     rows: [
-      { keys: ['Page Down'], does: 'Walk on to the next station, at its first field' },
+      { keys: ['Page Down'], does: 'Go to the next station, at its first field' },
       { keys: ['Page Up'], does: 'Back to the station before' },
       { keys: ['Tab'], does: 'Next field' },
-      { keys: ['Enter'], does: 'Open a field; in it, keep what is typed' },
+      { keys: ['Enter'], does: 'Open a field; in it, save what you typed' },
     ],
   },
   {

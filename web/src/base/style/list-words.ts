@@ -1,7 +1,7 @@
 /** What lists of choices say where the library has its own words. */
 export const listWords = {
-  emptyFilterMessage: 'Nothing here is called so. Try another word.',
-  emptySearchMessage: 'Nothing here is called so. Try another word.',
+  emptyFilterMessage: 'No match. Try another word.',
+  emptySearchMessage: 'No match. Try another word.',
   emptySelectionMessage: 'Nothing chosen',
-  emptyMessage: 'There is nothing to choose yet.',
+  emptyMessage: 'Nothing to choose from yet.',
 };

@@ -42,9 +42,9 @@ const outcome = computed(() => {
     <div class="fields">
       <SelectField
         v-model="chosen"
-        label="Air against it, compared with"
+        label="Air drag compared with"
         :choices="others"
-        placeholder="a unit of the yard"
+        placeholder="a unit on the yard"
       />
     </div>
     <template v-if="outcome">

@@ -27,14 +27,14 @@ const linkTo = (unit: string, field: string) => {
 const says = computed(() => {
   const { value, refused, sentence } = props.outcome;
   if (refused) return sentence;
-  return value === undefined ? 'That can’t be said yet.' : `“${sentence}”`;
+  return value === undefined ? 'We can’t say yet.' : `“${sentence}”`;
 });
 const isLinked = (field: string | undefined): field is string =>
   field !== undefined && props.unit !== undefined;
 </script>
 
 <template>
-  <section class="foot" :aria-label="long ? 'How it was worked out' : 'The answer'">
+  <section class="foot" :aria-label="long ? 'How we figured it' : 'The answer'">
     <p
       v-if="!long"
       class="sentence"
@@ -44,7 +44,7 @@ const isLinked = (field: string | undefined): field is string =>
       {{ says }}
     </p>
     <p v-if="!long && outcome.missing.length" class="missing">
-      {{ outcome.refused ? 'Look at:' : 'Not known yet:' }}
+      {{ outcome.refused ? 'Check:' : 'Still needed:' }}
       <template v-for="({ label, field }, i) in outcome.missing" :key="label"
         >{{ i > 0 ? ', ' : ''
         }}<RouterLink v-if="unit && isLinked(field)" :to="linkTo(unit, field)">{{
@@ -60,7 +60,7 @@ const isLinked = (field: string | undefined): field is string =>
       :open="isOpen"
       @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
     >
-      <summary>The arithmetic</summary>
+      <summary>Show the math</summary>
       <dl v-if="isOpen">
         <div v-for="{ what, arithmetic } in outcome.steps" :key="what">
           <dt>{{ what }}</dt>

@@ -32,35 +32,35 @@ const corrected = computed(() => hasFeature(props.record, 'weightCorrection'));
         <dd class="number">{{ show(value.left - value.difference) }}</dd>
       </div>
       <div :class="{ wrong: !value.agrees && !explained }">
-        <dt>Between them</dt>
+        <dt>Difference</dt>
         <dd>
           <span class="number">{{ show(Math.abs(value.difference)) }}</span>
           {{ value.agrees ? 'within rounding' : explained || 'nothing usual explains it' }}
         </dd>
       </div>
       <div>
-        <dt>Its rule</dt>
+        <dt>Rule</dt>
         <dd>{{ value.rule }}, from memory</dd>
       </div>
     </dl>
     <figure v-if="value?.line !== undefined && value.toLine !== undefined">
       <figcaption>
-        Fitted here: <strong class="number">{{ show(fitted) }}</strong> of
-        {{ show(value.line) }} before the label is corrected<template v-if="corrected"
-          >; it has been</template
+        Added here: <strong class="number">{{ show(fitted) }}</strong> of
+        {{ show(value.line) }} before the label needs a correction<template v-if="corrected"
+          >; it’s been corrected</template
         >
       </figcaption>
       <div class="bar" :class="{ over: value.toLine < 0 }" aria-hidden="true">
         <span :style="{ width: `${share * 100}%` }"></span>
       </div>
       <RouterLink v-if="unit" :to="{ name: 'aboard', params: { id: unit } }"
-        >What was fitted here</RouterLink
+        >What we added here</RouterLink
       >
     </figure>
     <AnswerFoot :outcome="outcome" :unit="unit" />
     <p class="small caution">
-      Whoever sells it corrects the label by the rule in force; nobody loads by a sum that this page
-      made. The label on the trailer decides.
+      The seller corrects the label by the rule in force. Don’t load by a sum from this page; go by
+      the label on the trailer.
     </p>
   </div>
 </template>

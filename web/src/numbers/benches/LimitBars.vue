@@ -21,7 +21,7 @@ const share = (used: number, rating: number): number => Math.min(Math.max(used /
     <li v-for="limit in limits" :key="limit.key" :class="{ over: limit.left < 0 }">
       <span
         >{{ limit.label }}, {{ formatQuantity(limit.rating, 'weight', system)
-        }}<strong v-if="limit.key === first"> · first</strong></span
+        }}<strong v-if="limit.key === first"> (the limit)</strong></span
       >
       <span class="bar" aria-hidden="true"
         ><span :style="{ width: `${(share(limit.used, limit.rating) / 1.15) * 100}%` }"></span

@@ -106,11 +106,11 @@ const extremes = computed(() => {
       />
       <p v-if="unknown !== undefined" class="amber">
         On the scale it was {{ show(Math.abs(unknown)) }}
-        {{ unknown < 0 ? 'lighter' : 'heavier' }} than is worked out here; that goes
-        {{ unknown < 0 ? 'onto' : 'off' }} every margin.
+        {{ unknown < 0 ? 'lighter' : 'heavier' }} than we figure here;
+        {{ unknown < 0 ? 'add that to' : 'take that off' }} every margin.
       </p>
       <p v-if="extremes" :class="{ wrong: extremes.isLow }">
-        Lightest hitch of all fillings: {{ extremes.light }} with {{ extremes.full }} full.
+        Lightest hitch with any tanks filled: {{ extremes.light }}, with {{ extremes.full }} full.
         Heaviest: {{ extremes.heavy }}.
       </p>
       <AnswerFoot :outcome="outcome" :unit="unit" short />
@@ -142,13 +142,13 @@ const extremes = computed(() => {
           binary
           @update:model-value="(to: boolean) => emit('set', { propane: to })"
         />
-        Propane aboard, cylinders full</label
+        Propane, cylinders full</label
       >
       <ChoiceField
         v-if="sweepable.length > 1"
         v-model="chosen"
         class="sweep"
-        label="Hitch share as this tank fills"
+        label="Hitch percentage as this tank fills"
         :choices="sweepable"
       />
       <HitchChart
@@ -163,8 +163,8 @@ const extremes = computed(() => {
     </div>
     <AnswerFoot class="answer" :outcome="outcome" :unit="unit" long />
     <p class="small caution">
-      Weigh it loaded before anybody tows it. Labels, the maker’s ratings and the law decide; light
-      hitches sway.
+      Weigh it loaded before anybody tows it. Go by the labels, the maker’s ratings and the law; a
+      light hitch can sway.
     </p>
   </div>
 </template>

@@ -43,7 +43,7 @@ const carried = computed(() => {
 });
 const words = computed(() => {
   const { value } = carried;
-  if (!value) return 'The unit; what lies on hitch and axles isn’t known yet';
+  if (!value) return 'The unit; the weight on hitch and axles isn’t known yet';
   return `${show(value.hitch)} on the hitch, ${show(value.axles)} on the axles`;
 });
 </script>

@@ -81,7 +81,7 @@ const lasting = (minutes: number): string =>
         @update:model-value="(to) => emit('set', { people: to })"
       />
       <ChoiceField
-        label="Water is used"
+        label="How you use water"
         :choices="styles"
         :model-value="trial.style"
         @update:model-value="setStyle"
@@ -105,7 +105,7 @@ const lasting = (minutes: number): string =>
           ></span
         ></span>
         <span class="number">{{ tank.days.toFixed(1) }} days</span>
-        <strong v-if="tank.key === outcome.value.first" class="small">stops it first</strong>
+        <strong v-if="tank.key === outcome.value.first" class="small">runs out first</strong>
       </li>
     </ul>
     <AnswerFoot :outcome="outcome" :unit="unit" />
@@ -119,7 +119,7 @@ const lasting = (minutes: number): string =>
         :value="shifted.weighed.value"
       />
       <TrySlider
-        label="Days gone"
+        label="Days away"
         :shown="dayText"
         :max="lasts"
         :step="dayStep"
@@ -138,17 +138,17 @@ const lasting = (minutes: number): string =>
           </dd>
         </div>
         <div v-for="rate in heating" :key="rate.by">
-          <dt>Hot water an hour, {{ rateBy[rate.by] }}</dt>
+          <dt>Hot water per hour, {{ rateBy[rate.by] }}</dt>
           <dd>
             <span class="number guess">about {{ gallons(rate.gallons) }}</span>
             <span class="small soft"
-              >lifted by 100 °F (56 °C): a rate, not what the tank holds</span
+              >heated by 100 °F (56 °C): a rate, not what the tank holds</span
             >
           </dd>
         </div>
       </dl>
-      <h3>What the panel really says</h3>
-      <WideTable label="What the panel really says">
+      <h3>What the panel really means</h3>
+      <WideTable label="What the panel really means">
         <table>
           <thead>
             <tr>
@@ -165,12 +165,12 @@ const lasting = (minutes: number): string =>
         </table>
       </WideTable>
       <p class="small soft">
-        A sensor sits at each third, so each lamp is a range. An empty black tank that shows a third
-        has paper or worse across its probes: flush it, then look again. Empty black first, then
-        gray.
+        There’s a sensor at each third, so each light is a range. If an empty black tank shows a
+        third, there’s paper or worse across its probes: flush it, then look again. Dump black
+        first, then gray.
       </p>
       <p class="small caution">
-        The heater is full of water before its burner or element is on; never its relief lever on
+        Fill the water heater before its burner or element goes on; never lift its relief valve on
         hot water.
       </p>
     </section>

@@ -69,13 +69,9 @@ const given = computed<BenchProps>(() => ({
         <RouterLink v-if="isNarrow" :to="to('')">All questions</RouterLink>
         <h2 :id="`question-${current.key}`">{{ current.question }}</h2>
         <p class="soft">
-          {{
-            unit
-              ? 'everything may be tried here; the record stays as it is'
-              : 'nothing of it is kept'
-          }}
+          {{ unit ? 'Try anything here; the record won’t change' : 'Nothing here is saved' }}
         </p>
-        <Button severity="secondary" text label="As it was" @click="emit('reset')" />
+        <Button severity="secondary" text label="Reset" @click="emit('reset')" />
       </header>
       <p v-if="isNarrow && current.answer" class="answer" :class="{ about: current.about }">
         {{ current.answer }}

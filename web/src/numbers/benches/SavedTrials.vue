@@ -26,7 +26,7 @@ const mayWrite = computed(() => session.may('record'));
 const all = computed(() => keptTrials(props.unit.record, props.system));
 const { draft, keepWith } = useDraft({
   place: () => `${props.unit.id}.trials.name`,
-  what: () => 'The name of a trial',
+  what: () => 'The name of a what-if',
   fresh: () => ({ name: '' }),
 });
 const changeOf = (id: string, value: KeptTrial | null): Change => ({
@@ -50,7 +50,7 @@ const keepIt = async (): Promise<void> => {
 const toCard = (id: string, kept: KeptTrial): Promise<boolean> =>
   save([changeOf(id, { ...kept, card: !kept.card })], `the card of ${kept.name}`);
 const drop = (id: string, kept: KeptTrial): Promise<boolean> =>
-  save([changeOf(id, null)], `the trial ${kept.name}`);
+  save([changeOf(id, null)], `the what-if ${kept.name}`);
 
 const mostBeside = 3;
 const beside = computed(() => all.value.slice(0, mostBeside).map(({ kept }) => kept));
@@ -68,10 +68,10 @@ const rows = computed(() => {
 
 <template>
   <section class="saved-trials" aria-labelledby="saved-trials-title">
-    <h3 id="saved-trials-title">Kept trials</h3>
+    <h3 id="saved-trials-title">Saved what-ifs</h3>
     <form v-if="mayWrite" class="fields" @submit.prevent="keepIt">
       <div class="grow">
-        <label for="trial-name">Keep what is tried here under a name</label>
+        <label for="trial-name">Save what you tried under a name</label>
         <InputText
           id="trial-name"
           v-model="draft.name"
@@ -79,17 +79,12 @@ const rows = computed(() => {
           placeholder="Family, water full"
         />
       </div>
-      <Button
-        type="submit"
-        severity="secondary"
-        label="Keep the trial"
-        :disabled="!draft.name.trim()"
-      />
+      <Button type="submit" severity="secondary" label="Save it" :disabled="!draft.name.trim()" />
     </form>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="all.length === 0" class="soft">
-      None yet. A kept trial can be opened again on any device, held beside another, and given a
-      card on the walk.
+      None yet. You can reopen a saved what-if on any device, compare it with another, and add it to
+      the walk as a card.
     </p>
     <ul v-else>
       <li v-for="{ id, kept, answer, sentence } in all" :key="id">
@@ -104,7 +99,7 @@ const rows = computed(() => {
             <Button
               severity="secondary"
               text
-              :label="kept.card ? 'Take the card off the walk' : 'Make it a card of the walk'"
+              :label="kept.card ? 'Remove its card from the walk' : 'Add it to the walk as a card'"
               @click="toCard(id, kept)"
             />
             <Button severity="secondary" text label="Remove" @click="drop(id, kept)" />
@@ -112,15 +107,15 @@ const rows = computed(() => {
         </p>
       </li>
     </ul>
-    <WideTable v-if="beside.length" label="Trials side by side">
+    <WideTable v-if="beside.length" label="What-ifs side by side">
       <table>
         <caption class="visually-hidden">
-          Trials side by side
+          What-ifs side by side
         </caption>
         <thead>
           <tr>
             <th scope="col"></th>
-            <th scope="col">As tried now</th>
+            <th scope="col">As it is now</th>
             <th v-for="kept in beside" :key="kept.name" scope="col">{{ kept.name }}</th>
           </tr>
         </thead>

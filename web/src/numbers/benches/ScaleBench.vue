@@ -24,8 +24,8 @@ const outcome = computed(() => props.asking.of(scale.work));
 
 const rows = [
   { key: 'vehicle', label: 'The vehicle alone', hint: 'all its axles, everybody in it' },
-  { key: 'together', label: 'Vehicle and trailer', hint: 'all axles of both, bars slack' },
-  { key: 'trailerAxles', label: 'The trailer’s axles', hint: 'hitched, the vehicle off the plate' },
+  { key: 'together', label: 'Vehicle and trailer', hint: 'all axles of both, spring bars off' },
+  { key: 'trailerAxles', label: 'The trailer’s axles', hint: 'hitched, the vehicle off the scale' },
 ] as const;
 
 const put = (key: Weighing, pounds: number | undefined): void => {
@@ -67,7 +67,7 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
           :label="row.label"
           display="weight"
           :system="system"
-          placeholder="off the ticket"
+          placeholder="from the ticket"
           :most="100_000"
           :objection="contradiction?.field === row.key ? contradiction.sentence : undefined"
           :model-value="trial.weighings[row.key]"
@@ -90,7 +90,7 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
         v-if="Object.keys(trial.weighings).length"
         severity="secondary"
         text
-        label="Weigh anew"
+        label="Weigh again"
         @click="emit('set', { weighings: {} })"
       />
     </p>
@@ -101,13 +101,13 @@ const show = (pounds: number): string => formatQuantity(pounds, 'weight', props.
       :system="system"
     />
     <p v-if="outcome.value && worked.value" class="large">
-      Worked out <span class="number">{{ show(worked.value.total) }}</span>, weighed
+      We figured <span class="number">{{ show(worked.value.total) }}</span>, weighed
       <strong class="number">{{ show(outcome.value.total) }}</strong>
     </p>
     <AnswerFoot :outcome="outcome" :unit="unit" />
     <p class="small caution">
-      Chock the wheels, keep clear of the coupler, and never weigh on a slope. Over a rating it is
-      not towed: unload first.
+      Chock the wheels, keep clear of the coupler, and never weigh on a slope. If it’s over a
+      rating, don’t tow it: unload first.
     </p>
   </div>
 </template>

@@ -69,7 +69,7 @@ const far = (miles: number): string =>
     <section aria-label="Pressures">
       <p class="fields">
         <strong>Cold pressures</strong>
-        <span v-if="asked !== undefined" class="soft">the label asks for {{ psi(asked) }}</span>
+        <span v-if="asked !== undefined" class="soft">the label calls for {{ psi(asked) }}</span>
         <Button
           v-if="gauge"
           severity="secondary"
@@ -97,7 +97,7 @@ const far = (miles: number): string =>
     </section>
     <AnswerFoot :outcome="outcome" :unit="unit" />
     <RouterLink v-if="unit" class="onward" :to="{ name: 'wheels', params: { id: unit } }"
-      >Wheel by wheel: dates, tread, wells</RouterLink
+      >Wheel by wheel: dates, tread, wheel wells</RouterLink
     >
     <section aria-labelledby="torque-title">
       <h3 id="torque-title">Lug nuts</h3>
@@ -106,31 +106,31 @@ const far = (miles: number): string =>
           <dt>Maker’s torque</dt>
           <dd>
             <span class="number">{{ torque(own) }}</span>
-            in rounds, crosswise: {{ rounds.map(torque).join(', then ') }}
+            in stages, star pattern: {{ rounds.map(torque).join(', then ') }}
           </dd>
         </div>
         <template v-else>
           <div v-for="row in windows" :key="row.stud">
-            <dt>Usual with {{ row.stud }} studs</dt>
+            <dt>Typical for {{ row.stud }} studs</dt>
             <dd class="guess">{{ torque(row.least) }} to {{ torque(row.most) }}</dd>
           </div>
           <div v-if="windows.length === 0">
             <dt>Torque</dt>
-            <dd>In the axle maker’s manual. Nobody has recorded it or the wheel’s size here.</dd>
+            <dd>In the axle maker’s manual. Neither it nor the wheel size is recorded here.</dd>
           </div>
         </template>
         <div>
-          <dt>Pulled again</dt>
+          <dt>Check again</dt>
           <dd>
             after
-            {{ recheckMiles.map(far).join(', ') }}, whenever a wheel was off
+            {{ recheckMiles.map(far).join(', ') }}, any time a wheel’s been off
           </dd>
         </div>
       </dl>
     </section>
     <p class="small caution">
-      Never above what the sidewall says. The axle maker’s torque goes before the usual one; cold
-      nuts, dry studs, a torque wrench.
+      Never above what the sidewall says. Go by the axle maker’s torque first; cold nuts, dry studs,
+      a torque wrench.
     </p>
   </div>
 </template>

@@ -52,7 +52,7 @@ const hitches = [
 ];
 const reserves = [0, 0.1, usualReserve, 0.25].map((key) => ({
   key,
-  label: key === 0 ? 'in full' : `${percent(key, 0)} in hand`,
+  label: key === 0 ? 'in full' : `${percent(key, 0)} to spare`,
 }));
 const house = computed(() => {
   const side = session.houseView('tow-margin');
@@ -81,14 +81,14 @@ const putVehicle = (): Promise<boolean> => {
   return attempt(async () => {
     await vehicles.put(vehicle);
     emit('set', { vehicle });
-  }, `${vehicle.label} is kept, for every unit.`);
+  }, `${vehicle.label} is saved for every unit.`);
 };
 const keepVehicle = (): Promise<boolean> => keepWith(putVehicle);
 
 const show = (amount: number): string => formatQuantity(amount, 'weight', props.system);
 const schools = computed(() => outcome.value.value?.schools ?? []);
 const schoolName = (reserve: number): string =>
-  reserve === 0 ? 'Ratings in full' : `${percent(reserve, 0)} kept in hand`;
+  reserve === 0 ? 'Full ratings' : `${percent(reserve, 0)} to spare`;
 const verdict = (fits: boolean | undefined): string =>
   fits === undefined ? 'not all of it checked' : fits ? 'can tow this one' : 'can’t tow this one';
 const leasts = computed(() => {
@@ -126,7 +126,7 @@ const leasts = computed(() => {
         @update:model-value="(to) => emit('set', { distributing: to })"
       />
       <ChoiceField
-        label="Its ratings"
+        label="Margin"
         :choices="reserves"
         :model-value="trial.reserve"
         @update:model-value="(to) => emit('set', { reserve: to })"
@@ -139,7 +139,7 @@ const leasts = computed(() => {
       @set="(vehicle) => emit('set', { vehicle })"
     />
     <details :open="hasRear">
-      <summary>Its rear axle, by moments</summary>
+      <summary>Its rear axle too</summary>
       <FigureFields
         :vehicle="trial.vehicle"
         :system="system"
@@ -149,29 +149,24 @@ const leasts = computed(() => {
     </details>
     <form v-if="isOwn && session.may('record')" class="fields" @submit.prevent="keepVehicle">
       <div>
-        <label for="tow-keep">Keep these figures as a buyer’s vehicle</label>
+        <label for="tow-keep">Save these figures as a buyer’s vehicle</label>
         <InputText id="tow-keep" v-model="name" maxlength="60" placeholder="Gray truck, Saturday" />
       </div>
-      <Button
-        type="submit"
-        severity="secondary"
-        label="Keep the vehicle"
-        :disabled="!name.trim()"
-      />
+      <Button type="submit" severity="secondary" label="Save vehicle" :disabled="!name.trim()" />
     </form>
     <p v-if="news" role="status" class="small">{{ news }}</p>
     <p v-if="wrong" role="alert" class="wrong">{{ wrong }}</p>
-    <RouterLink class="onward" :to="{ name: 'vehicles' }">All vehicles of this yard</RouterLink>
+    <RouterLink class="onward" :to="{ name: 'vehicles' }">All vehicles on this yard</RouterLink>
     <LimitBars
       v-if="outcome.value?.limits.length"
       :limits="outcome.value.limits"
       :first="outcome.value.binding"
       :system="system"
     />
-    <WideTable label="Both schools">
+    <WideTable label="Both views">
       <table>
         <caption class="small soft">
-          Both schools; the largest trailer is of this balance, loaded
+          Both views; the largest trailer is at this hitch percentage, loaded
         </caption>
         <tbody>
           <tr v-for="school in schools" :key="school.reserve">
@@ -181,7 +176,7 @@ const leasts = computed(() => {
                 v-if="house && (house.key === 'margin') === school.reserve > 0"
                 class="small soft"
               >
-                · this yard’s view</span
+                · our view</span
               >
             </th>
             <td>
@@ -194,10 +189,10 @@ const leasts = computed(() => {
         </tbody>
       </table>
     </WideTable>
-    <WideTable v-if="leasts.length" label="What this trailer asks of a vehicle">
+    <WideTable v-if="leasts.length" label="What the vehicle needs for this trailer">
       <table>
         <caption class="small soft">
-          What this trailer asks of a vehicle
+          What the vehicle needs for this trailer
         </caption>
         <thead>
           <tr>
@@ -220,8 +215,8 @@ const leasts = computed(() => {
     <AnswerFoot :outcome="outcome" :unit="unit" long />
     <AirBench :unit="unit" :record="record" :system="system" />
     <p class="small caution">
-      The vehicle’s door label, the maker’s tow guide and the receiver’s plate decide, and the
-      lowest of them counts. A class is only middling figures of no maker.
+      Go by the vehicle’s door label, the maker’s tow guide and the receiver’s plate; the lowest one
+      counts. A class is only typical figures.
     </p>
   </div>
 </template>

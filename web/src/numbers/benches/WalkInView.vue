@@ -36,13 +36,13 @@ const anew = (): void => {
   <div>
     <header class="page-head">
       <h1>Numbers</h1>
-      <p class="soft">for a trailer that is not on this yard; what you enter is hearsay</p>
+      <p class="soft">for a trailer that isn’t on this yard; what you enter counts as told</p>
       <Button
         v-if="any"
         class="onward"
         severity="secondary"
         text
-        label="Start anew"
+        label="Start over"
         @click="anew"
       />
     </header>
@@ -55,7 +55,7 @@ const anew = (): void => {
       @reset="reset"
     >
       <template #above="{ question: here }">
-        <div class="told" role="group" aria-label="What you were told of it">
+        <div class="told" role="group" aria-label="What you were told about it">
           <div v-for="key in questionOf(here).asks" :id="idOf(`specs.${key}`)" :key="key">
             <SpecInput
               :spec="specEntry(key)"

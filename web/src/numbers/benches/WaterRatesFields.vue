@@ -18,17 +18,17 @@ const emit = defineEmits<{ set: [rates: WaterRates]; usual: [] }>();
 const fields = [
   { key: 'gray', label: 'Into the gray tank', least: 0.1 },
   { key: 'black', label: 'Into the black tank', least: 0 },
-  { key: 'drunk', label: 'Drunk and cooked', least: 0 },
+  { key: 'drunk', label: 'Drinking and cooking', least: 0 },
 ] as const;
 const put = (key: (typeof fields)[number]['key'], gallons: number | undefined): void => {
   if (gallons !== undefined) emit('set', { ...props.rates, [key]: gallons });
 };
-const share = computed(() => `${percent(props.rates.galleyShare, 0)} of the gray`);
+const share = computed(() => `${percent(props.rates.galleyShare, 0)} of the gray water`);
 </script>
 
 <template>
   <details class="rates">
-    <summary>What each person uses in a day</summary>
+    <summary>What each person uses per day</summary>
     <div class="fields">
       <QuantityField
         v-for="field in fields"
@@ -53,9 +53,9 @@ const share = computed(() => `${percent(props.rates.galleyShare, 0)} of the gray
     <p class="small soft">
       <template v-if="own"
         >These are your own figures.
-        <button type="button" class="link" @click="emit('usual')">Back to the usual ones</button>
+        <button type="button" class="link" @click="emit('usual')">Reset to typical</button>
       </template>
-      <template v-else>Usual figures; a first trip shows what these people really use.</template>
+      <template v-else>Typical figures; a first trip shows what they really use.</template>
     </p>
   </details>
 </template>

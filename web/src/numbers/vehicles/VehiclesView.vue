@@ -68,7 +68,7 @@ const keepIt = async (): Promise<void> => {
   const label = vehicle.label.trim();
   const key = vehicle.key === blank.key ? crypto.randomUUID() : vehicle.key;
   const put = () => vehicles.put({ ...vehicle, key, label });
-  if (await keepWith(() => attempt(put, `${label} is kept.`))) await open();
+  if (await keepWith(() => attempt(put, `${label} is saved.`))) await open();
 };
 const leave = (): Promise<unknown> => {
   clear();
@@ -76,7 +76,7 @@ const leave = (): Promise<unknown> => {
 };
 const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
   const news =
-    kind === 'class' ? `${label} has its usual figures again.` : `${label} is taken off.`;
+    kind === 'class' ? `${label} has its typical figures again.` : `${label} is removed.`;
   if (await attempt(() => vehicles.drop(key), news)) await leave();
 };
 </script>
@@ -85,7 +85,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
   <section aria-labelledby="vehicles-title">
     <header class="page-head">
       <h1 id="vehicles-title">Vehicles that tow</h1>
-      <p class="soft">middling figures of no maker; a vehicle’s own labels go before them</p>
+      <p class="soft">typical figures, no maker’s; a vehicle’s own labels come first</p>
       <Button v-if="mayWrite" class="onward" label="A buyer’s vehicle" @click="open(blank.key)" />
     </header>
     <p v-if="vehicles.problem" class="page-part wrong" role="alert">{{ vehicles.problem }}</p>
@@ -94,7 +94,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
       <div class="fields">
         <div class="name">
           <label for="vehicle-name">{{
-            draft.kind === 'buyer' ? 'What you call it; no name of a buyer is needed' : 'Class'
+            draft.kind === 'buyer' ? 'What to call it; no buyer’s name needed' : 'Class'
           }}</label>
           <InputText id="vehicle-name" v-model="draft.label" maxlength="60" required />
         </div>
@@ -106,15 +106,15 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
         @set="(to) => (draft = to)"
       />
       <p class="small soft">
-        Each figure with where it was found. Rear axle, wheelbase and overhang are only wanted for
-        the rear axle by moments.
+        Enter each figure and where you found it. Rear axle, wheelbase and overhang are only needed
+        for the rear axle.
       </p>
       <p class="fields">
-        <Button type="submit" label="Keep it" :disabled="busy || !draft.label.trim()" />
+        <Button type="submit" label="Save" :disabled="busy || !draft.label.trim()" />
         <Button
           v-if="vehicles.isOwn(draft.key)"
           severity="secondary"
-          :label="draft.kind === 'class' ? 'Back to the usual figures' : 'Take it off'"
+          :label="draft.kind === 'class' ? 'Reset to typical figures' : 'Remove'"
           :disabled="busy"
           @click="drop(draft)"
         />
@@ -124,8 +124,8 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
     <div v-for="group in groups" :key="group.key" class="page-part">
       <h3>{{ group.title }}</h3>
       <p v-if="group.rows.length === 0" class="soft">
-        None yet. Read the door label of a buyer’s vehicle, and keep it here for every unit they
-        look at.
+        None yet. Read a buyer’s door label and save it here; it’s there for every unit they look
+        at.
       </p>
       <WideTable v-else :label="group.title">
         <table>
@@ -144,7 +144,7 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
                   v-if="group.key === 'class' && vehicles.isOwn(vehicle.key)"
                   class="small soft"
                 >
-                  · this yard’s</span
+                  · ours</span
                 >
               </th>
               <td
@@ -171,8 +171,8 @@ const drop = async ({ key, label, kind }: Vehicle): Promise<void> => {
       </WideTable>
     </div>
     <p class="page-part small caution">
-      The vehicle’s door label, the maker’s tow guide and the receiver’s plate decide, and the
-      lowest of them counts.
+      Go by the vehicle’s door label, the maker’s tow guide and the receiver’s plate; the lowest one
+      counts.
     </p>
   </section>
 </template>

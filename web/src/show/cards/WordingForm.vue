@@ -131,7 +131,7 @@ const isWorded = computed(
 );
 const mayDrop = computed(() => point.value?.wordedBy !== 'sheet' || session.may('manage'));
 const title = computed(() =>
-  of.value === 'new' ? 'A card of our own' : (point.value?.label ?? ''),
+  of.value === 'new' ? 'A card of your own' : (point.value?.label ?? ''),
 );
 </script>
 
@@ -150,12 +150,12 @@ const title = computed(() =>
         <p class="record">{{ plain }}</p>
       </template>
       <p v-if="point?.changed" class="stale" role="status">
-        It has changed since these words were written. Read them against what it says now.
+        It’s changed since you wrote this. Compare your words with what it says now.
       </p>
       <template v-if="isOwn">
         <label for="own-label">What it is called</label>
         <InputText id="own-label" v-model="draft.label" maxlength="80" autocomplete="off" />
-        <span id="own-station" class="label">Where it is said</span>
+        <span id="own-station" class="label">Where you say it</span>
         <ChoiceList
           v-model="draft.station"
           :choices="stationChoices"
@@ -171,7 +171,7 @@ const title = computed(() =>
             {{ claim.because }}
           </p>
           <template v-if="claim.grade !== 'holds'">
-            <p class="small soft">It would need {{ claim.needs }}.</p>
+            <p class="small soft">To say it you’d need {{ claim.needs }}.</p>
             <p class="small">{{ claim.instead }}</p>
             <button type="button" class="link" @click="instead(claim)">Say this instead</button>
           </template>
@@ -180,13 +180,13 @@ const title = computed(() =>
       <ChoiceField v-model="draft.wanted" label="In the plan" :choices="wishes" />
       <ChoiceField v-if="canSheet" v-model="draft.place" label="For" :choices="places" />
       <p v-else-if="sheet && !isOwn" class="small soft">
-        For this unit. For every {{ sheetName(sheet) }} a manager words it.
+        For this unit. A manager can word it for every {{ sheetName(sheet) }}.
       </p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <div class="buttons">
         <Button
           type="submit"
-          label="Keep it"
+          label="Save"
           :disabled="draft.words.trim().length === 0"
           :loading="busy"
         />
@@ -194,7 +194,7 @@ const title = computed(() =>
           v-if="isWorded && mayDrop"
           type="button"
           severity="secondary"
-          :label="isOwn ? 'Take the card away' : 'Back to the record’s words'"
+          :label="isOwn ? 'Remove the card' : 'Reset to the usual words'"
           @click="restore"
         />
       </div>

@@ -63,7 +63,7 @@ export const useWording = () => {
   ): Promise<void> => {
     const sheet = sheetFor(record, sheets.plain);
     const kept = sheets.all.find((one) => one.sheet.id === sheet?.id);
-    if (!sheet || !kept) throw new Plain('The model sheet of this unit is no longer here.');
+    if (!sheet || !kept) throw new Plain('This unit’s model sheet is no longer here.');
     const others = without(sheet.wordings, key);
     const wordings = value ? { ...others, [key]: value } : others;
     await sheets.put({ ...sheet, wordings }, kept.version, []);

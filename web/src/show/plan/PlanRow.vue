@@ -27,7 +27,7 @@ const emit = defineEmits<{ wish: [isIn: boolean]; word: [] }>();
         }}<EvidenceMark v-if="point.how === 'sheet'" class="how" :how="point.how" /><small
           v-if="point.changed"
           class="changed"
-          >the record has changed under these words</small
+          >the record has changed since</small
         ><small v-else-if="point.wordedBy" class="soft">{{
           point.wordedBy === 'unit' ? 'our words' : 'the model’s words'
         }}</small></span
@@ -38,8 +38,8 @@ const emit = defineEmits<{ wish: [isIn: boolean]; word: [] }>();
       v-if="mayWord"
       type="button"
       class="pen"
-      :aria-label="`Word it otherwise: ${point.label}`"
-      title="Word it otherwise"
+      :aria-label="`Reword it: ${point.label}`"
+      title="Reword it"
       @click="emit('word')"
     >
       <PenLine aria-hidden="true" />

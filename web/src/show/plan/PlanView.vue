@@ -140,11 +140,10 @@ const stationTitle = (key: StationKey): string =>
   <div class="plan">
     <section class="cards" aria-label="Cards in walking order">
       <p v-if="points.length === 0" class="empty">
-        There is nothing to say yet. Record what the labels read and tick what is fitted; each
-        becomes a card.
+        Nothing to say yet. Record what the labels say and what’s on the unit; each becomes a card.
       </p>
       <div v-if="first.length" class="stop">
-        <h2>Said first</h2>
+        <h2>Disclose first</h2>
         <ul>
           <li v-for="point in first" :key="point.id" class="told">
             <span class="said">{{ point.sentence }}</span>
@@ -190,14 +189,14 @@ const stationTitle = (key: StationKey): string =>
         label="The unit, hitch to the left, door side below"
       />
       <p v-if="!operable.may" class="barred">
-        <strong>Told, not operated.</strong> {{ operableWords(operable, clock.timeZone) }}
+        <strong>Show and tell only.</strong> {{ operableWords(operable, clock.timeZone) }}
         <RouterLink :to="{ name: 'inspection', params: { id: unit.id } }"
-          >To the inspection</RouterLink
+          >Go to inspection</RouterLink
         >
       </p>
       <div class="fields">
         <div class="wide">
-          <span id="plan-who" class="label">For whom</span>
+          <span id="plan-who" class="label">Who’s it for?</span>
           <MultiSelect
             :model-value="[...wishes.audiences]"
             :options="[...audiences]"
@@ -225,13 +224,18 @@ const stationTitle = (key: StationKey): string =>
         </div>
         <SelectField
           class="wide"
-          label="Way round"
+          label="Route"
           :model-value="route.key"
           :choices="routes"
           @update:model-value="(to) => change({ route: to })"
         />
-        <div v-if="canBeReady.length" class="wide ready" role="group" aria-label="Ready on the lot">
-          <span class="label">Ready on the lot</span>
+        <div
+          v-if="canBeReady.length"
+          class="wide ready"
+          role="group"
+          aria-label="Get ready on the lot"
+        >
+          <span class="label">Get ready on the lot</span>
           <label v-for="need in canBeReady" :key="need">
             <input
               type="checkbox"
@@ -245,9 +249,9 @@ const stationTitle = (key: StationKey): string =>
       <p v-if="plan" class="sum" :class="{ busy: planning.busy.value }" role="status">
         <strong>{{ counted(chosen.length, 'card') }}, about {{ spoken(plan.seconds) }}</strong>
         <span v-if="plan.over > 0" class="over"
-          >What must be said alone is {{ spoken(plan.over) }} too long.
+          >What has to be said is {{ spoken(plan.over) }} too long by itself.
           <template v-if="plan.couldTell.length">
-            Told instead of shown,
+            Told, not shown:
             {{ plan.couldTell.map(({ point }) => inText(point.label)).join(', ') }} would save
             {{ spoken(plan.couldTell.reduce((sum, { saves }) => sum + saves, 0)) }}.
           </template></span
@@ -266,12 +270,12 @@ const stationTitle = (key: StationKey): string =>
           class="quiet"
           @click="set(withoutCards(wishes))"
         >
-          Back to what is worth most
+          Reset to our picks
         </button>
       </p>
       <dl v-if="changes" class="changes">
         <div v-if="changes.chosen.length">
-          <dt>Chosen for them</dt>
+          <dt>Picked for them</dt>
           <dd>{{ named(changes.chosen) }}</dd>
         </div>
         <div v-if="changes.dropped.length">
@@ -279,14 +283,14 @@ const stationTitle = (key: StationKey): string =>
           <dd>{{ named(changes.dropped) }}</dd>
         </div>
         <div v-if="changes.chosen.length + changes.dropped.length === 0">
-          <dt class="visually-hidden">Chosen for them</dt>
-          <dd>They hear the same as anybody: there is nothing of theirs to choose.</dd>
+          <dt class="visually-hidden">Picked for them</dt>
+          <dd>Nothing on this unit is special for them; they get the same cards as anybody.</dd>
         </div>
         <div v-if="unknown.length">
-          <dt>They’ll ask, and nobody has recorded</dt>
+          <dt>They’ll ask, and it isn’t recorded:</dt>
           <dd>
             {{ named(unknown) }}.
-            <RouterLink :to="{ name: 'round', params: { id: unit.id } }">Look at them</RouterLink>
+            <RouterLink :to="{ name: 'round', params: { id: unit.id } }">Check them</RouterLink>
           </dd>
         </div>
       </dl>
@@ -300,15 +304,15 @@ const stationTitle = (key: StationKey): string =>
         />
         <Button
           severity="secondary"
-          label="Rehearse it alone"
+          label="Rehearse alone"
           :disabled="chosen.length === 0 || busy"
           @click="start(true)"
         />
       </template>
-      <p v-else class="soft">Your role may look at the plan, not give the walk.</p>
+      <p v-else class="soft">Your role can see the plan but not give the walk.</p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <p class="small soft">
-        The walk and its cards are on this device from here on; it needs no network. A rehearsal
+        The walk and its cards stay on this device, so it works without a network. A rehearsal
         leaves no log.
       </p>
       <ReadyList

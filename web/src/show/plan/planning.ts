@@ -88,8 +88,7 @@ export const usePlanning = (
         if (mine === asked) changes.value = anybody && chosenFor(made, anybody);
         problem.value = '';
       } catch {
-        problem.value =
-          'The plan could not be worked out. Change something, or open the page anew.';
+        problem.value = 'The plan couldn’t be made. Change something, or reload the page.';
       } finally {
         if (mine === asked) busy.value = false;
       }

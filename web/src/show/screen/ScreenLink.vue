@@ -41,10 +41,10 @@ const close = (): Promise<boolean> =>
       <span class="small soft">picture, outline and numbers; needs a network</span>
     </button>
     <template v-else>
-      <p>Photograph this with the tablet that faces the buyer, or open the address there.</p>
+      <p>Scan this with the buyer’s tablet, or open the address there.</p>
       <img class="code" :src="code" alt="The address as a code" />
       <a :href="address" target="_blank" rel="noopener">Open it on this device</a>
-      <Button severity="secondary" label="Close the screens of this walk" @click="close" />
+      <Button severity="secondary" label="Close this walk’s screens" @click="close" />
     </template>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
   </section>

@@ -47,10 +47,10 @@ const photo = computed(() => {
   return id && `${path.value}/photos/${id}`;
 });
 const stateWords: Readonly<Record<ScreenView['state'], string>> = {
-  waiting: 'We begin in a moment.',
+  waiting: 'We’ll start in a moment.',
   walking: '',
-  paused: 'We go on in a moment.',
-  finished: 'Thank you for looking at it with us.',
+  paused: 'We’ll be right back.',
+  finished: 'Thanks for looking at it with us.',
 };
 </script>
 

@@ -7,9 +7,9 @@ const emit = defineEmits<{ told: [fault: Point] }>();
 </script>
 
 <template>
-  <section v-if="faults.length" aria-label="Found meanwhile">
+  <section v-if="faults.length" aria-label="Found on the walk">
     <div v-for="fault in faults" :key="fault.id">
-      <p><strong>Found meanwhile.</strong> {{ fault.sentence }}</p>
+      <p><strong>Found on the walk.</strong> {{ fault.sentence }}</p>
       <button type="button" @click="emit('told', fault)">Told</button>
     </div>
   </section>

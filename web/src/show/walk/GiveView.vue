@@ -62,8 +62,7 @@ const tell = ({ id, sentence }: Point): void =>
   });
 const place = computed(() => {
   if (!point.value || !plan.value) return '';
-  const back =
-    state.value?.cards.get(point.value.id) === 'later' ? 'from the come-back pile · ' : '';
+  const back = state.value?.cards.get(point.value.id) === 'later' ? 'come back to · ' : '';
   const total = plan.value.points.length - (state.value?.leftOut.length ?? 0);
   return `${back}card ${Math.min(walks.given + 1, total)} of ${total} · about ${point.value.seconds} s`;
 });
@@ -175,11 +174,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <div class="give">
     <p v-if="found === undefined" class="wait soft">Opening the walk…</p>
     <div v-else-if="!plan || !state" class="wait">
-      <h1>This walk is not on this device</h1>
+      <h1>This walk isn’t on this device</h1>
       <p>
         {{
           problem ||
-          'The server cannot be reached either. Open it where it was planned, or try again with a network.'
+          'The server can’t be reached either. Open it where it was planned, or try again with a network.'
         }}
       </p>
       <RouterLink :to="{ name: 'yard' }">Back to the yard</RouterLink>
@@ -210,13 +209,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <p v-if="notGiven.length">
             {{ notGiven.length }} missed: {{ notGiven.map((p) => inText(p.label)).join(', ') }}.
           </p>
-          <p v-else>None was missed.</p>
+          <p v-else>You didn’t miss any.</p>
           <button type="button" class="big dark" @click="toPlan">Back to the plan</button>
         </template>
         <template v-else>
           <button type="button" class="big dark" @click="toLog">Open the log</button>
           <button type="button" class="big" @click="walks.record({ kind: 'resume' })">
-            Go on with it after all
+            Go on after all
           </button>
         </template>
       </div>
@@ -238,8 +237,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           class="body"
         />
         <div v-else class="begin">
-          <h1>Every card is given</h1>
-          <p>Finish when the last question is answered.</p>
+          <h1>Every card is done</h1>
+          <p>Finish once the last question is answered.</p>
           <button type="button" class="big dark" @click="finish">Finish the walk</button>
         </div>
         <p v-if="walks.problem" class="problem wrong" role="alert">{{ walks.problem }}</p>

@@ -40,12 +40,13 @@ const stateWords = computed(() => {
   <div class="look">
     <p v-if="found === undefined" class="soft page-part">Opening the walk…</p>
     <div v-else-if="!plan || !state" class="page-part">
-      <h1>This walk cannot be seen now</h1>
-      <p>{{ problem || 'The server cannot be reached. Try again with a network.' }}</p>
+      <h1>You can’t see this walk right now</h1>
+      <p>{{ problem || 'The server can’t be reached. Try again with a network.' }}</p>
     </div>
     <template v-else>
       <p class="tip small">
-        <strong>Looking in.</strong> It follows by itself, as far as the presenter’s network does.
+        <strong>You’re watching.</strong> It follows by itself, as far as the presenter’s network
+        does.
         <RouterLink :to="{ name: 'walks' }">All walks</RouterLink>
       </p>
       <WalkHead />

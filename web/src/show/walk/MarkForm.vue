@@ -17,7 +17,7 @@ const props = defineProps<{
 const emit = defineEmits<{ keep: [words: string, spoken: Blob | undefined] }>();
 const { draft } = useDraft({
   place: () => props.place,
-  what: () => 'A mark on a walk',
+  what: () => 'A note on a walk',
   fresh: () => ({ note: '' }),
 });
 /** The words stay a draft until they are written down: a full device would lose them. */
@@ -36,13 +36,13 @@ const { isOn, seconds, blob, url, problem } = speaking;
       </button>
       <div v-else-if="blob" class="spoken">
         <audio controls :src="url" aria-label="What you said" />
-        <button type="button" class="icon" aria-label="Drop what you said" @click="speaking.drop">
+        <button type="button" class="icon" aria-label="Delete the recording" @click="speaking.drop">
           <Trash2 aria-hidden="true" />
         </button>
       </div>
       <button v-else type="button" class="speak" @click="speaking.start">
         <Mic aria-hidden="true" />Say it instead
-        <span class="small soft">up to {{ longestMemo / 60 }} min, kept here till it is sent</span>
+        <span class="small soft">up to {{ longestMemo / 60 }} min, kept here until it’s sent</span>
       </button>
     </template>
     <div v-if="answers.length" class="answers">
@@ -52,7 +52,7 @@ const { isOn, seconds, blob, url, problem } = speaking;
       </details>
     </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-    <Button type="submit" label="Keep it" :disabled="isOn" />
+    <Button type="submit" label="Save" :disabled="isOn" />
   </form>
 </template>
 

@@ -22,15 +22,15 @@ defineProps<{
     </p>
     <p v-if="gone" class="news" role="status">
       <TriangleAlert aria-hidden="true" /><span
-        >The record no longer has this. Say nothing of it before you have looked.</span
+        >The record no longer has this. Don’t mention it until you’ve checked.</span
       >
     </p>
     <p v-else-if="was" class="news" role="status">
-      <RefreshCw aria-hidden="true" /><span>Changed since it was planned; it was: {{ was }}</span>
+      <RefreshCw aria-hidden="true" /><span>Changed since you planned it; it was: {{ was }}</span>
     </p>
     <p v-else-if="point.changed" class="news" role="status">
       <RefreshCw aria-hidden="true" /><span
-        >The record has changed under our words. It says: {{ point.changed }}</span
+        >The record has changed since we wrote this. It now says: {{ point.changed }}</span
       >
     </p>
     <p v-if="point.asked" class="asked">{{ point.asked }}</p>

@@ -27,7 +27,7 @@ const walks = useWalk();
 const title = computed(() => {
   if (sheet.value === 'jump') return 'Jump to a station';
   if (sheet.value === 'missed') return 'Missed so far';
-  if (sheet.value === 'replan') return 'How long is there still?';
+  if (sheet.value === 'replan') return 'How much time is left?';
   return markButtons.find((m) => m.key === props.mark)?.label ?? '';
 });
 
@@ -93,13 +93,13 @@ const stations = computed(() => {
           <span>{{ p.label }}</span>
           <span class="soft"
             >{{ stationEntry(p.station).label
-            }}{{ walks.state?.cards.get(p.id) === 'later' ? ', come-back pile' : '' }}</span
+            }}{{ walks.state?.cards.get(p.id) === 'later' ? ', come back to' : '' }}</span
           >
         </button>
       </li>
     </ul>
     <template v-if="sheet === 'missed' && walks.state?.leftOut.length">
-      <h3>Left out by the new plan</h3>
+      <h3>Left out now</h3>
       <ul>
         <li v-for="p in walks.state.leftOut" :key="p.id">
           <button type="button" @click="emit('turnTo', p)">
@@ -124,14 +124,13 @@ const stations = computed(() => {
       <p role="status">
         <strong>{{ anew.points.length }} cards fit.</strong>{{ ' ' }}
         <template v-if="anew.over > 0"
-          >What must be said alone takes {{ Math.ceil(anew.over / 60) }} min more than
-          that.</template
+          >What has to be said takes {{ Math.ceil(anew.over / 60) }} min more than that.</template
         >
         <template v-else-if="anew.leftOut.length">
           {{ anew.leftOut.length }} left out: {{ leftWords }}.
         </template>
       </p>
-      <Button type="submit" label="Give it so" />
+      <Button type="submit" label="Use this plan" />
     </form>
     <MarkForm
       v-else-if="sheet === 'mark'"

@@ -5,7 +5,7 @@ import { useIntervalFn } from '@vueuse/core';
 export const longestMemo = 120;
 
 const refused =
-  'The microphone is not to be had. Allow it for this page in the browser’s settings, or type a few words.';
+  'We can’t use the microphone. Allow it in the browser’s settings, or type a few words.';
 
 /** Speech, small: a minute is some 200 kB. */
 const bitsPerSecond = 24_000;

@@ -29,10 +29,10 @@ export interface Wanted {
 const longestWalk = 86_400_000;
 
 const notKept =
-  'This device could not keep that. Free some room on it, then press again; nothing was marked.';
+  'This device couldn’t save that. Free some space, then press again; nothing was marked.';
 
 const noRoom = (): never => {
-  throw new Plain('This device could not keep the walk. Free some room on it, then start again.');
+  throw new Plain('This device couldn’t save the walk. Free some space, then start again.');
 };
 
 /** A rehearsal is on this device alone and leaves no log. */

@@ -43,7 +43,7 @@ const toLine = computed(() => leftToLabel(record.value));
 const { problem, save } = useSaving(() => props.unit.id);
 const { draft: stowing } = useDraft({
   place: () => `${props.unit.id}.stowed`,
-  what: () => 'Where loose items are kept',
+  what: () => 'Where loose items are stowed',
   fresh: (): StowingDraft => ({}),
 });
 
@@ -67,7 +67,7 @@ const type = (key: Key, text: string): void => {
 };
 const stow = async ({ feature: { key, label } }: LooseItem): Promise<void> => {
   const change = stowingChange(stowing.value, record.value, key);
-  const isKept = !change || (await save([change], `where ${inText(label)} is kept`));
+  const isKept = !change || (await save([change], `where ${inText(label)} is stowed`));
   if (isKept) stowing.value = withoutStowing(stowing.value, key);
 };
 
@@ -76,7 +76,7 @@ const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked 
 const clock = useClock();
 const { draft: line, keepWith } = useDraft({
   place: () => `${props.unit.id}.fitted.new`,
-  what: () => 'What we fitted',
+  what: () => 'What we added',
   fresh: (): FittedDraft => ({
     what: '',
     feature: null,
@@ -100,16 +100,16 @@ const strike = (id: string): Promise<boolean> =>
 <template>
   <section aria-labelledby="aboard-title">
     <header class="page-head">
-      <h2 id="aboard-title">Aboard</h2>
+      <h2 id="aboard-title">What’s in it</h2>
       <p class="soft">
         {{ items.filter((item) => item.there === 'there').length }} of {{ items.length }} loose
-        items there; we fitted {{ formatQuantity(total, 'weight', session.system) }}
+        items there; we added {{ formatQuantity(total, 'weight', session.system) }}
       </p>
     </header>
     <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
     <div class="columns">
       <section aria-label="Loose items">
-        <h3>Loose items, and where they are kept</h3>
+        <h3>Loose items and where they’re stowed</h3>
         <ul>
           <li v-for="item in items" :key="item.feature.key" :data-loose="item.feature.key">
             <strong>{{ item.feature.label }}</strong>
@@ -139,7 +139,7 @@ const strike = (id: string): Promise<boolean> =>
               v-if="item.there === 'there' && mayWrite"
               :model-value="stowingText(stowing, item.feature.key) ?? item.where ?? ''"
               :aria-label="`Where ${inText(item.feature.label)} is kept`"
-              placeholder="kept where?"
+              placeholder="stowed where?"
               maxlength="120"
               @update:model-value="(text) => type(item.feature.key, text ?? '')"
               @change="stow(item)"
@@ -148,21 +148,21 @@ const strike = (id: string): Promise<boolean> =>
           </li>
         </ul>
       </section>
-      <section aria-label="Fitted here">
-        <h3>Fitted here</h3>
+      <section aria-label="Added here">
+        <h3>Added here</h3>
         <p class="small soft">
-          What the yard adds before the first sale counts against the weight label: above the lesser
-          of 100 lb or 1.5% of the GVWR it must be corrected (49 CFR 571.110 S10, from memory; the
-          label and the law decide).
+          What we add before the first sale counts against the weight label. Past the lesser of 100
+          lb or 1.5% of GVWR, the label has to be corrected (49 CFR 571.110 S10, from memory; go by
+          the label and the law).
         </p>
         <p v-if="toLine !== undefined" :class="{ wrong: toLine < 0 }">
           {{
             toLine < 0
-              ? `${formatQuantity(-toLine, 'weight', session.system)} past the line: the weight label must be corrected before it is sold.`
+              ? `${formatQuantity(-toLine, 'weight', session.system)} over the limit: correct the weight label before it’s sold.`
               : `${formatQuantity(toLine, 'weight', session.system)} left before the weight label must be corrected.`
           }}
         </p>
-        <p v-if="fitted.length === 0" class="none">Nothing was fitted here yet.</p>
+        <p v-if="fitted.length === 0" class="none">Nothing’s been added here yet.</p>
         <ul>
           <li v-for="{ id, fitted: one, entry } in fitted" :key="id" class="line">
             <strong>{{ one.what }}</strong>
@@ -177,7 +177,7 @@ const strike = (id: string): Promise<boolean> =>
               >
             </span>
             <button v-if="mayWrite" type="button" class="plain small" @click="strike(id)">
-              strike it
+              delete
             </button>
           </li>
         </ul>
@@ -215,7 +215,7 @@ const strike = (id: string): Promise<boolean> =>
           />
           <Button
             type="submit"
-            label="Enter it in the ledger"
+            label="Add to the list"
             :disabled="!line.what.trim() || !line.weight.trim() || !line.on"
           />
         </form>

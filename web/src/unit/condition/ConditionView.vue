@@ -108,7 +108,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
       <h2 id="condition-title">Findings</h2>
       <p class="soft">
         {{ findings.length === 0 ? 'Nothing found yet' : `${findings.length} found` }};
-        {{ first.length }} to say first. {{ operableWords(operable, clock.timeZone) }}
+        {{ first.length }} to disclose first. {{ operableWords(operable, clock.timeZone) }}
       </p>
     </header>
     <div class="columns">
@@ -132,7 +132,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           <Button label="Add a finding" @click="setAdding({ what: 'finding' })" />
           <Button
             severity="secondary"
-            label="Note a moisture reading"
+            label="Add a moisture reading"
             @click="setAdding({ what: 'moisture' })"
           />
         </div>
@@ -154,8 +154,8 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
         >
           <h3 class="wide">A moisture reading</h3>
           <p class="wide small soft">
-            Tap where it was taken. The scale is the meter’s own: take one at a dry place too, and
-            compare with that.
+            Tap where you took it. The scale is the meter’s own, so take one at a dry spot too and
+            compare.
           </p>
           <div>
             <label for="moisture-percent">The meter shows</label>
@@ -172,11 +172,11 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           </div>
           <div class="check">
             <Checkbox v-model="reading.isDry" binary input-id="moisture-dry" />
-            <label for="moisture-dry">A dry place, for comparison</label>
+            <label for="moisture-dry">A dry spot, to compare</label>
           </div>
           <Button
             type="submit"
-            label="Keep the reading"
+            label="Save reading"
             :disabled="!spot || reading.percent === null"
           />
           <Button
@@ -185,14 +185,13 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
             label="Done with readings"
             @click="doneReading"
           />
-          <p v-if="!spot" class="wide small amber">Tap on the outline where it was taken.</p>
+          <p v-if="!spot" class="wide small amber">Tap on the outline where you took it.</p>
         </form>
         <p v-if="findings.length === 0 && !adding.what" class="empty">
-          Walk round once for damage alone: seals, corners, decals with the light along the wall,
-          wheel wells, floors with the flat foot. What is found here is told first, in your own
-          words.
+          Walk around once just for damage: seals, corners, decals with light along the wall, wheel
+          wells, floors under your foot. What you find gets disclosed first, in your own words.
         </p>
-        <ol v-else aria-label="Findings, in the order in which they are told">
+        <ol v-else aria-label="Findings, in the order you tell them">
           <FindingRow
             v-for="found in findings"
             :key="found.id"
@@ -211,7 +210,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
           <ul>
             <li v-for="{ id, entry } in readings" :key="id">
               <span class="number">{{ entry.value.percent }}%</span>
-              <span>{{ entry.value.dry ? 'at a dry place' : entry.value.at.layer }}</span>
+              <span>{{ entry.value.dry ? 'at a dry spot' : entry.value.at.layer }}</span>
               <span class="small soft">{{ whoBriefly(entry) }}</span>
               <button
                 v-if="mayWrite"
@@ -219,7 +218,7 @@ onMounted(() => (open.value = route.query['finding'] ? String(route.query['findi
                 class="plain small"
                 @click="dropReading(id, entry.version)"
               >
-                take it off
+                remove
               </button>
             </li>
           </ul>

@@ -19,8 +19,8 @@ const page = computed(() => {
 });
 const groups = computed(() =>
   [
-    { key: 'faults', title: 'What is wrong with it', rows: page.value.faults },
-    { key: 'repaired', title: 'What was repaired', rows: page.value.repaired },
+    { key: 'faults', title: 'What’s wrong with it', rows: page.value.faults },
+    { key: 'repaired', title: 'What’s been repaired', rows: page.value.repaired },
   ].filter(({ rows }) => rows.length > 0),
 );
 const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -41,7 +41,7 @@ const print = (): void => window.print();
       <Button class="print" severity="secondary" label="Print" @click="print" />
     </header>
     <p v-if="page.faults.length === 0" class="none">
-      By what we’ve looked at so far, nothing is wrong with it. What we haven’t looked at is below.
+      Nothing’s wrong with what we’ve checked so far. What we haven’t checked is below.
     </p>
     <section v-for="group in groups" :key="group.key" :aria-label="group.title">
       <h3>{{ group.title }}</h3>
@@ -89,8 +89,8 @@ const print = (): void => window.print();
       <h3>Inspection</h3>
       <p>{{ page.inspection }}</p>
     </section>
-    <section v-if="page.leftOut.length" aria-label="Not looked at">
-      <h3>What nobody has looked at yet</h3>
+    <section v-if="page.leftOut.length" aria-label="Not checked">
+      <h3>Not checked yet</h3>
       <ul>
         <li v-for="one in page.leftOut" :key="one">{{ upperFirst(one) }}</li>
       </ul>

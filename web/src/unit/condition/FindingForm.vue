@@ -121,21 +121,21 @@ const keepIt = (): void => {
     <p v-if="row" class="wide small soft">
       {{ row.explain }}
       <template v-if="technicianDecides.has(row.concern)"
-        >A technician decides on it; the program never clears it.</template
+        >A technician decides on it; this program never clears it.</template
       >
     </p>
     <div class="wide">
-      <label :for="`${id}-note`">In a few words: which, how large, on what</label>
+      <label :for="`${id}-note`">In a few words: which, how big, on what</label>
       <Textarea :id="`${id}-note`" v-model="draft.note" rows="2" maxlength="500" auto-resize />
     </div>
     <div class="wide check">
       <Checkbox v-model="draft.saidFirst" binary :input-id="`${id}-first`" />
-      <label :for="`${id}-first`">Said first: the buyer hears it before anything else</label>
+      <label :for="`${id}-first`">Disclose first: the buyer hears it before anything else</label>
     </div>
-    <Button type="submit" label="Keep the finding" :disabled="!draft.kind || !draft.station" />
+    <Button type="submit" label="Save finding" :disabled="!draft.kind || !draft.station" />
     <Button type="button" severity="secondary" label="Leave it" @click="cancel" />
     <p v-if="!spot && !finding?.at" class="small soft">
-      Tap on the outline where it is; without it the station alone is kept.
+      Tap on the outline where it is; otherwise only the station is saved.
     </p>
   </form>
 </template>

@@ -130,7 +130,7 @@ const signedWords = computed(() => {
       <span v-if="finding.note" class="note">{{ finding.note }}</span>
       <span v-if="signedWords" class="small note">{{ signedWords }}</span>
       <span v-else-if="needsTechnician(found)" class="small note amber"
-        >a technician has not decided yet</span
+        >a technician hasn’t decided yet</span
       >
     </button>
     <DraftMark v-if="!open" :place="editPlace" class="waits" />
@@ -163,8 +163,8 @@ const signedWords = computed(() => {
           @answer="answer"
         />
         <p v-if="proposed" class="proposed">
-          The look points to something worse than “{{ inText(recorded) }}”. Until a technician has
-          signed it counts as “{{ inText(gravity) }}” and is told first.
+          What you saw points to something worse than “{{ inText(recorded) }}”. Until a technician
+          signs, it counts as “{{ inText(gravity) }}” and you disclose it first.
           <Button
             v-if="mayWrite"
             severity="secondary"
@@ -177,13 +177,13 @@ const signedWords = computed(() => {
           <Button
             v-if="!finding.repaired"
             severity="secondary"
-            label="It was repaired"
+            label="Mark as repaired"
             @click="repairing = !repairing"
           />
           <Button
             severity="secondary"
-            label="Take it off"
-            @click="keep([findingChange(found, null)], 'finding taken off')"
+            label="Remove"
+            @click="keep([findingChange(found, null)], 'finding removed')"
           />
         </div>
         <form v-if="repairing" class="fields" @submit.prevent="keepRepair">
@@ -192,14 +192,14 @@ const signedWords = computed(() => {
             <InputText :id="`${id}-on`" v-model="repair.on" type="date" max="9999-12-31" />
           </div>
           <div>
-            <label :for="`${id}-by`">By whom</label>
+            <label :for="`${id}-by`">By</label>
             <InputText :id="`${id}-by`" v-model="repair.by" maxlength="80" />
           </div>
           <div>
             <label :for="`${id}-what`">What was done</label>
             <InputText :id="`${id}-what`" v-model="repair.what" maxlength="200" />
           </div>
-          <Button type="submit" label="Keep the repair" :disabled="!repair.by.trim()" />
+          <Button type="submit" label="Save repair" :disabled="!repair.by.trim()" />
         </form>
         <p v-if="finding.repaired" class="small">
           Repaired by {{ finding.repaired.by }}, {{ formatDate(finding.repaired.on)
@@ -207,11 +207,7 @@ const signedWords = computed(() => {
           >.
         </p>
         <form v-if="maySign" class="fields sign" @submit.prevent="sign">
-          <SelectField
-            v-model="signing.verdict"
-            label="As a technician I sign it"
-            :choices="signs"
-          />
+          <SelectField v-model="signing.verdict" label="Sign as technician" :choices="signs" />
           <div>
             <label :for="`${id}-signnote`">Note</label>
             <InputText :id="`${id}-signnote`" v-model="signing.note" maxlength="200" />

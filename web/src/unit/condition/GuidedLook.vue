@@ -20,7 +20,7 @@ const outcome = computed(() => conclude(props.look, given.value));
 const choices = [
   { key: 'yes', label: 'Yes' },
   { key: 'no', label: 'No' },
-  { key: 'unsure', label: 'Cannot tell' },
+  { key: 'unsure', label: 'Can’t tell' },
 ] as const;
 </script>
 
@@ -33,7 +33,7 @@ const choices = [
         <p class="small soft">
           {{ ask.how }}
           <template v-if="known?.[ask.key] && !answers[ask.key]">
-            <strong>By the record: {{ known[ask.key] }}.</strong></template
+            <strong>The record says: {{ known[ask.key] }}.</strong></template
           >
         </p>
         <div v-if="mayWrite" role="radiogroup" :aria-labelledby="`ask-${ask.key}`">
@@ -53,13 +53,13 @@ const choices = [
     <p class="outcome" role="status">{{ outcome.sentence }}</p>
     <table v-if="outcome.strength !== 'open' || outcome.weighed.some((w) => w.signs.length > 0)">
       <caption class="visually-hidden">
-        What was seen, and what it speaks for
+        What you saw, and what it points to
       </caption>
       <tbody>
         <tr v-for="one in outcome.weighed" :key="one.key">
           <th scope="row">{{ one.label }}</th>
           <td>
-            {{ one.signs.length > 0 ? one.signs.join('; ') : 'nothing seen that speaks for it' }}
+            {{ one.signs.length > 0 ? one.signs.join('; ') : 'nothing seen that points to it' }}
           </td>
         </tr>
       </tbody>

@@ -74,7 +74,7 @@ const keep = async (on: ItemOn, result: InspectionResult): Promise<void> => {
 const enter = (on: ItemOn): void => {
   const had = on.entry?.value.result;
   if (had) void keep(on, had);
-  else problem.value = `${on.item.label}: say whether it passed, failed or was not tried.`;
+  else problem.value = `${on.item.label}: say whether it passed, failed or wasn’t tried.`;
 };
 
 const sign = (): Promise<boolean> =>
@@ -97,13 +97,13 @@ const sign = (): Promise<boolean> =>
       </p>
     </header>
     <p class="page-part standing" :class="{ wrong: !operable.may }">
-      <strong>{{ operable.may ? 'May be operated.' : 'Told, not operated.' }}</strong>
+      <strong>{{ operable.may ? 'OK to operate.' : 'Show and tell only.' }}</strong>
       {{ operableWords(operable, clock.timeZone) }}
     </p>
     <p class="page-part small soft caution">
-      Gas, wiring, brakes and lifting are for people licensed for them; the maker’s list and local
-      code go before this one.
-      <template v-if="!maySign">A technician enters and signs it.</template>
+      Propane, wiring, brakes and lifting are for licensed people; the maker’s list and local code
+      come before this one.
+      <template v-if="!maySign">A technician fills it in and signs it.</template>
     </p>
     <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
     <ol>
@@ -176,13 +176,11 @@ const sign = (): Promise<boolean> =>
       </li>
     </ol>
     <div class="page-part">
-      <p v-if="state.signed">
-        Signed for what stands here: {{ record.signatures['inspection']?.by }}.
-      </p>
+      <p v-if="state.signed">Signed as it is here: {{ record.signatures['inspection']?.by }}.</p>
       <template v-else-if="maySign">
         <p v-if="state.left.length > 0" class="soft">
-          {{ state.left.length }} items are left; what cannot be tried today is entered as not
-          tried, with the reason.
+          {{ state.left.length }} items are left. What can’t be tried today, enter as not tried,
+          with the reason.
         </p>
         <Button
           v-else
@@ -191,7 +189,7 @@ const sign = (): Promise<boolean> =>
           @click="sign"
         />
       </template>
-      <p v-else class="soft">Not signed as it stands.</p>
+      <p v-else class="soft">Not signed as it is now.</p>
     </div>
   </section>
 </template>

@@ -63,7 +63,7 @@ const tap = (event: MouseEvent): void => {
       :aria-label="
         tapping
           ? 'The unit, hitch up, door side to the right. Tap where it is.'
-          : 'The unit, hitch up, door side to the right, with what was found'
+          : 'The unit, hitch up, door side to the right, with findings'
       "
       @click="tap"
     >

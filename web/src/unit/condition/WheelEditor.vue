@@ -77,14 +77,8 @@ const keepTyped = (): void => {
       <InputText :id="`${on.key}-note`" v-model="draft.note" maxlength="300" />
     </div>
     <p v-if="problem || refusal" class="wide wrong" role="alert">{{ problem || refusal }}</p>
-    <Button type="submit" label="Keep it, next wheel" />
-    <Button
-      v-if="isTyped"
-      type="button"
-      severity="secondary"
-      label="Leave it as it was"
-      @click="clear"
-    />
+    <Button type="submit" label="Save, next wheel" />
+    <Button v-if="isTyped" type="button" severity="secondary" label="Cancel" @click="clear" />
     <PhotoStrip :unit="unit" :record="record" :target="`wheels.${on.key}`" may-write />
   </form>
 </template>

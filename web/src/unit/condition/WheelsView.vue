@@ -46,12 +46,12 @@ const treadText = ({ tread: inches }: Wheel): string =>
   <section aria-labelledby="wheels-title">
     <header class="page-head">
       <h2 id="wheels-title">Tires and wheels</h2>
-      <p class="soft">Each by itself, cold, the spare too. Whatever the tread, age counts.</p>
+      <p class="soft">Check each one cold, the spare too. Age counts, whatever the tread.</p>
     </header>
     <p v-if="odd.size > 0" class="page-part amber">
-      One is not like the others. Note it as a finding, “tire unlike the others”: the look into it
-      asks what to look at.
-      <RouterLink :to="{ name: 'condition', params: { id: unit.id } }">To the findings</RouterLink>
+      One doesn’t match the others. Add it as a finding, “Tire doesn’t match the others”; it asks
+      what to check.
+      <RouterLink :to="{ name: 'condition', params: { id: unit.id } }">Go to findings</RouterLink>
     </p>
     <ol>
       <li
@@ -74,7 +74,7 @@ const treadText = ({ tread: inches }: Wheel): string =>
             :class="{ amber: (on.age ?? 0) >= 5, wrong: (on.age ?? 0) >= 7 }"
             >{{ on.ageText }}</span
           >
-          <span v-if="odd.has(on.key)" class="small amber">not like the others</span>
+          <span v-if="odd.has(on.key)" class="small amber">doesn’t match the others</span>
         </button>
         <template v-if="open !== on.key">
           <DraftMark :place="`${unit.id}.wheels.${on.key}`" class="waits" />
@@ -93,8 +93,8 @@ const treadText = ({ tread: inches }: Wheel): string =>
       </li>
     </ol>
     <p class="page-part small soft">
-      Watch from five years, replace by seven, whatever the tread: common practice. The maker’s
-      label and whoever works on tires decide.
+      Watch from five years, replace by seven, whatever the tread: common practice. Go by the
+      maker’s label and your tire shop.
     </p>
   </section>
 </template>

@@ -28,7 +28,7 @@ export const marksOf = (record: UnitRecord): readonly Marked[] => [
           {
             id,
             at: entry.value.at,
-            text: `Moisture ${entry.value.percent}%${entry.value.dry ? ', at a dry place' : ''}`,
+            text: `Moisture ${entry.value.percent}%${entry.value.dry ? ', at a dry spot' : ''}`,
             shape: 'drop',
           },
         ]

@@ -13,7 +13,7 @@ import {
 
 /** What is typed of one wheel, in the order in which one reads it off the sidewall and then measures. */
 export const wheelFields = [
-  { key: 'make', label: 'Make', maxlength: 40 },
+  { key: 'make', label: 'Brand', maxlength: 40 },
   {
     key: 'size',
     label: 'Size',
@@ -70,7 +70,7 @@ export const wheelAsTyped = (
   };
 };
 
-/** A tread in thirty-seconds of an inch, or a length with its unit; undefined where it cannot be read. */
+/** A tread in thirty-seconds of an inch, or a length with its unit; undefined where it can’t be read. */
 const tread = (text: string, system: System): number | undefined => {
   if (/^\d{1,2}$/.test(text.trim())) return Number(text) / 32;
   const read = parseQuantity(text, 'fineInches', system);
@@ -99,7 +99,7 @@ const figuresOf = (typed: WheelDraft): Pick<Wheel, 'size' | 'range' | 'index'> |
   };
 };
 
-/** What was typed of a wheel, or the sentence that says what of it cannot be read. */
+/** What was typed of a wheel, or the sentence that says what of it can’t be read. */
 const typedWheel = (typed: WheelDraft, system: System): Wheel | string => {
   const read = treadOf(typed, system);
   if (read === 'bad') {
@@ -145,11 +145,11 @@ const dateChange = (
   if (!read.ok) return sentence('Tire date', read.problem);
   const week = readDotDate(typed.dot);
   if (week.kind === 'good' && builtOn(week.date) > today)
-    return `Tire date: ${dotWeek(week.date)} is still to come. Read the last four after DOT again.`;
+    return `Tire date: ${dotWeek(week.date)} hasn’t come yet. Read the last four after DOT again.`;
   return [{ ...base, value: read.value }];
 };
 
-/** The changes that keep what was typed of a wheel, or the sentence that says what of it cannot be read. */
+/** The changes that keep what was typed of a wheel, or the sentence that says what of it can’t be read. */
 export const wheelChanges = (typed: WheelDraft, at: At): readonly Change[] | string => {
   const value = typedWheel(typed, at.system);
   if (typeof value === 'string') return value;

@@ -88,7 +88,7 @@ const asking = ref(false);
 const drop = (): void => {
   clear();
   asking.value = false;
-  notice.value = 'Nothing was changed. Take the photo off this unit if it is another’s.';
+  notice.value = 'Nothing changed. If the photo is of another unit, remove it here.';
 };
 
 const keep = async (): Promise<void> => {
@@ -109,7 +109,7 @@ const keep = async (): Promise<void> => {
   );
   // One may look at another label by now.
   if (!isKept && mine !== at.value) problem.value = `${full}: ${problem.value}`;
-  if (isKept) notice.value = `Kept as read off the ${name}.`;
+  if (isKept) notice.value = `Saved as read off the ${name}.`;
 };
 
 /** What the label on the photo is: from this device, or from the server. */
@@ -136,7 +136,7 @@ const scan = async (scanner: CodeScanner): Promise<void> => {
   problem.value = refused ?? '';
   if (!fills) return;
   type(fills);
-  notice.value = 'The code was read. Hold it against the label, then keep it.';
+  notice.value = 'We read the code. Check it against the label, then save it.';
 };
 
 /** With a photo of each the labels are photographed: that is ticked by itself. */
@@ -150,7 +150,7 @@ const standIn = (): Promise<boolean> =>
   attempt(async () => {
     const blob = await standInCamera.take(aim.value).catch(() => undefined);
     if (!blob)
-      throw new Plain('The demo draws its labels with a network alone. Type what the label says.');
+      throw new Plain('The demo needs a network to draw its labels. Type what the label says.');
     const { width, height, blob: small } = await prepared(blob);
     const taken = { id: crypto.randomUUID(), blob: small };
     await edits.addPhoto(props.unit.id, taken, { of: [...targets.value], width, height });
@@ -162,7 +162,9 @@ const standIn = (): Promise<boolean> =>
   <section aria-labelledby="labels-title">
     <header class="page-head">
       <h2 id="labels-title">Labels</h2>
-      <p class="soft">A photo beside the fields it settles; what is typed here counts as read.</p>
+      <p class="soft">
+        A photo next to its fields; what you type here counts as read off the label.
+      </p>
     </header>
     <nav class="kinds" aria-label="Labels">
       <button
@@ -214,7 +216,7 @@ const standIn = (): Promise<boolean> =>
             v-if="session.session?.yard.demo"
             type="button"
             text
-            label="No camera here: use a demo label"
+            label="No camera? Use a demo label"
             :disabled="busy"
             @click="standIn"
           />
@@ -222,7 +224,7 @@ const standIn = (): Promise<boolean> =>
             v-if="session.session?.yard.demo && hasCode"
             type="button"
             text
-            label="Scan it with the demo’s hand scanner"
+            label="Scan it with the demo’s scanner"
             :disabled="busy"
             @click="scan(standInScanner)"
           />
@@ -249,13 +251,13 @@ const standIn = (): Promise<boolean> =>
         <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
         <p v-else-if="notice" class="soft" role="status">{{ notice }}</p>
         <div v-if="asking && others.length" class="asking" role="alert">
-          <p><strong>Whose label is this?</strong> It was read otherwise before.</p>
+          <p><strong>Whose label is this?</strong> It was read differently before.</p>
           <ul>
             <li v-for="one in others" :key="one.key">
               {{ otherReadingWords(one, session.system) }}
             </li>
           </ul>
-          <Button type="submit" label="It’s this unit’s: put it in place of the other" />
+          <Button type="submit" label="It’s this unit’s: replace the other" />
           <Button
             type="button"
             severity="secondary"
@@ -266,7 +268,7 @@ const standIn = (): Promise<boolean> =>
         <Button
           v-else-if="mayWrite"
           type="submit"
-          :label="read.length > 1 ? `Keep ${read.length} as read` : 'Keep it as read'"
+          :label="read.length > 1 ? `Save ${read.length} as read` : 'Save as read'"
           :disabled="read.length === 0 || reading.isBroken"
         />
       </form>

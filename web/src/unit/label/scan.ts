@@ -31,7 +31,7 @@ const gray = ({ data }: ImageData): Uint8ClampedArray => {
 
 /**
  * The text of a bar code or QR code on a photo; undefined where none is found.
- * @throws where the picture cannot be read
+ * @throws where the picture can’t be read
  */
 export const readCode = async (photo: Blob): Promise<string | undefined> => {
   const { BinaryBitmap, DecodeHintType, HybridBinarizer, MultiFormatReader, RGBLuminanceSource } =

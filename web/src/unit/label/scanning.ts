@@ -12,12 +12,12 @@ export const scanWith = async (scanner: CodeScanner, aim: Aim): Promise<Scanning
   try {
     const text = await scanner.read(aim);
     if (text === undefined)
-      return { problem: 'No bar code or QR code is found here. Type what the label says.' };
+      return { problem: 'No bar code or QR code here. Type what the label says.' };
     const scanned = readScanned(text);
     if (scanned.kind === 'vin') return { fills: { vin: scanned.vin } };
     if (scanned.kind === 'stock-number') return { fills: { stockNumber: scanned.stockNumber } };
-    return { problem: `The code says “${scanned.text}”, which is no VIN and no stock number.` };
+    return { problem: `The code says “${scanned.text}”, which isn’t a VIN or a stock number.` };
   } catch {
-    return { problem: 'The code cannot be read just now. Type what the label says.' };
+    return { problem: 'The code can’t be read right now. Type what the label says.' };
   }
 };

@@ -40,7 +40,7 @@ interface Reading {
   readonly value: SpecValue;
 }
 
-/** What was read off a label, and whether something typed cannot be read. */
+/** What was read off a label, and whether something typed can’t be read. */
 export const labelTyped = (
   fields: readonly Spec[],
   texts: LabelDraft,

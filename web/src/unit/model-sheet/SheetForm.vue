@@ -31,7 +31,7 @@ import ValuesEditor from './ValuesEditor.vue';
 
 /** A model sheet being written. */
 const props = defineProps<{ sheet: ModelSheet; busy: boolean }>();
-/** What is being typed into its values, also while it cannot be read. */
+/** What is being typed into its values, also while it can’t be read. */
 const texts = defineModel<Record<string, string>>('texts', { required: true });
 const emit = defineEmits<{ change: [sheet: ModelSheet]; look: []; cancel: [] }>();
 const sheets = useSheets();
@@ -129,7 +129,7 @@ const look = (): void => {
       />
     </fieldset>
     <fieldset>
-      <legend>What every unit of it has</legend>
+      <legend>What every unit has</legend>
       <ValuesEditor
         v-model:texts="texts"
         name="values"
@@ -162,7 +162,7 @@ const look = (): void => {
           :model-value="pack.adds"
           @update:model-value="(adds) => emit('change', setPackage(sheet, i, { adds }))"
         />
-        <label :id="`replaces-${i}`">In the place of</label>
+        <label :id="`replaces-${i}`">Replaces</label>
         <MultiSelect
           :model-value="[...pack.replaces]"
           :options="featureChoices"
@@ -176,7 +176,7 @@ const look = (): void => {
           placeholder="nothing"
           @update:model-value="(v) => emit('change', setPackage(sheet, i, { replaces: v }))"
         />
-        <label :id="`forbids-${i}`">Not together with</label>
+        <label :id="`forbids-${i}`">Not with</label>
         <MultiSelect
           :model-value="[...pack.forbids]"
           :options="[...otherPackages(sheet, i)]"
@@ -198,7 +198,7 @@ const look = (): void => {
           type="button"
           severity="secondary"
           size="small"
-          label="Take this package out"
+          label="Remove this package"
           @click="dropPackage(i)"
         />
       </details>
@@ -210,7 +210,7 @@ const look = (): void => {
       />
     </fieldset>
     <fieldset>
-      <legend>Changed in mid-year</legend>
+      <legend>Mid-year changes</legend>
       <details v-for="(change, i) in sheet.midYear" :key="i">
         <summary>From {{ change.from }}</summary>
         <label :for="`from-${i}`">Built from</label>
@@ -250,7 +250,7 @@ const look = (): void => {
           type="button"
           severity="secondary"
           size="small"
-          label="Take this change out"
+          label="Remove this change"
           @click="dropMidYear(i)"
         />
       </details>
@@ -262,11 +262,11 @@ const look = (): void => {
       />
     </fieldset>
     <fieldset>
-      <legend>Said of it</legend>
+      <legend>What to say about it</legend>
       <label for="objections"
         >Objections and honest answers
         <span class="small soft"
-          >a line each: what they say = the answer = the spec or feature that brings it up</span
+          >one per line: what they say = the answer = the spec or feature it’s about</span
         ></label
       >
       <Textarea
@@ -276,9 +276,7 @@ const look = (): void => {
         @update:model-value="(text) => writing('objections', text ?? '')"
         @blur="written('objections', setObjections)"
       />
-      <label for="would-change-text"
-        >We would change <span class="small soft">a line each</span></label
-      >
+      <label for="would-change-text">We’d change <span class="small soft">a line each</span></label>
       <Textarea
         id="would-change-text"
         :model-value="texts['would-change'] ?? sheet.wouldChange.join('\n')"
@@ -291,13 +289,8 @@ const look = (): void => {
       <p v-if="unread || (isAsked && missing)" class="wrong" role="alert">
         {{ unread || missing }}
       </p>
-      <Button type="submit" label="See what it touches" :loading="busy" />
-      <Button
-        type="button"
-        severity="secondary"
-        label="Leave it as it was"
-        @click="emit('cancel')"
-      />
+      <Button type="submit" label="See what changes" :loading="busy" />
+      <Button type="button" severity="secondary" label="Cancel" @click="emit('cancel')" />
     </footer>
   </form>
 </template>

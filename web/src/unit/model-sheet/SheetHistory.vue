@@ -25,7 +25,7 @@ watch(() => [props.sheet, props.version], read, { immediate: true });
 const lines = computed(() =>
   (changes.value ?? []).map((change) => ({
     ...change,
-    words: change.from ? changesOfSheet(change.from, change.to, session.system) : ['Made here.'],
+    words: change.from ? changesOfSheet(change.from, change.to, session.system) : ['Created here.'],
   })),
 );
 </script>
@@ -39,17 +39,17 @@ const lines = computed(() =>
         <p class="small soft">
           {{ when(change.at) }}, {{ change.by
           }}<template v-if="change.units > 0"
-            >, {{ counted(change.units, 'unit') }} followed</template
+            >, {{ counted(change.units, 'unit') }} updated</template
           >
         </p>
         <p v-for="line in change.words" :key="line">{{ line }}</p>
-        <p v-if="change.words.length === 0" class="soft">Kept again without a change.</p>
+        <p v-if="change.words.length === 0" class="soft">Saved again with no change.</p>
         <button
           v-if="mayWrite && change.from"
           type="button"
           @click="emit('back', { ...change.from, id: sheet })"
         >
-          Put it back as it was before
+          Restore this version
         </button>
       </li>
     </ol>

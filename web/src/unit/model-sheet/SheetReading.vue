@@ -48,10 +48,10 @@ const effectText = (pack: SheetPackage): readonly string[] => {
   );
   return [
     adds.length > 0 ? `Adds ${names(adds)}.` : '',
-    replaces.length > 0 ? `In the place of ${names(replaces)}.` : '',
+    replaces.length > 0 ? `Replaces ${names(replaces)}.` : '',
     shrinks.length > 0 ? `Makes smaller: ${words(shrinks)}.` : '',
     changes.length > 0 ? `Then: ${words(changes)}.` : '',
-    forbidden.length > 0 ? `Not together with ${forbidden.map((p) => p.name).join(', ')}.` : '',
+    forbidden.length > 0 ? `Not with ${forbidden.map((p) => p.name).join(', ')}.` : '',
     pack.note ?? '',
   ].filter(Boolean);
 };
@@ -70,7 +70,7 @@ const others = computed(() => {
   );
   return [
     ...(before ? [{ sheet: before, title: `Since ${sheetName(before)}` }] : []),
-    ...sisters.map((sheet) => ({ sheet, title: `The same as ${sheetName(sheet)} but for` })),
+    ...sisters.map((sheet) => ({ sheet, title: `Same as ${sheetName(sheet)} except` })),
   ].map(({ sheet, title }) => ({
     id: sheet.id,
     title,
@@ -93,7 +93,7 @@ const others = computed(() => {
       </dl>
     </section>
     <section v-if="sheet.midYear.length" aria-labelledby="mid-year">
-      <h2 id="mid-year">Changed in mid-year</h2>
+      <h2 id="mid-year">Mid-year changes</h2>
       <dl>
         <div v-for="change in sheet.midYear" :key="change.from">
           <dt>Built from {{ change.from }}</dt>
@@ -116,7 +116,7 @@ const others = computed(() => {
       </ul>
     </section>
     <section v-if="sheet.objections.length" aria-labelledby="objections">
-      <h2 id="objections">What buyers object, and the honest answer</h2>
+      <h2 id="objections">What buyers object to, and the honest answer</h2>
       <dl>
         <div v-for="{ says, answer } in sheet.objections" :key="says">
           <dt>“{{ says }}”</dt>
@@ -125,13 +125,13 @@ const others = computed(() => {
       </dl>
     </section>
     <section v-if="sheet.wouldChange.length" aria-labelledby="would-change">
-      <h2 id="would-change">We would change</h2>
+      <h2 id="would-change">We’d change</h2>
       <ul>
         <li v-for="text in sheet.wouldChange" :key="text">{{ text }}</li>
       </ul>
     </section>
     <section class="whole" aria-labelledby="whole">
-      <h2 id="whole">All it says, without packages</h2>
+      <h2 id="whole">Everything it says, without packages</h2>
       <details v-for="{ station, rows } in stations" :key="station.key">
         <summary>
           {{ station.number }} {{ station.label }} <span class="soft">· {{ rows.length }}</span>

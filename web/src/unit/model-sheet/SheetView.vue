@@ -155,25 +155,25 @@ const openOffers = computed(() =>
       <div v-if="session.may('manage') && kept && !draft" class="actions">
         <Button
           severity="secondary"
-          :label="isDropping ? 'Yes, take this sheet away' : 'Take away'"
+          :label="isDropping ? 'Yes, delete this sheet' : 'Delete'"
           @click="isDropping ? drop() : (isDropping = true)"
         />
         <Button v-if="isDropping" severity="secondary" label="Back" @click="isDropping = false" />
         <Button label="Change it" @click="change(kept.sheet)" />
       </div>
     </header>
-    <p v-if="isDropping" class="notice">Units keep what they took over from it.</p>
+    <p v-if="isDropping" class="notice">Units keep what they got from it.</p>
     <p v-if="problem || sheets.problem" class="notice wrong" role="alert">
       {{ problem || sheets.problem }}
     </p>
     <section v-if="openOffers.length" class="offers" aria-labelledby="offers">
-      <h2 id="offers">Found on units, and offered to this sheet</h2>
+      <h2 id="offers">Found on units and suggested for this sheet</h2>
       <ul>
         <li v-for="offer in openOffers" :key="offer.id">
           <strong>{{ offerText(offer, session.system) }}</strong>
           <span class="small soft">{{ offer.unitName }}, {{ offer.by }}</span>
           <template v-if="session.may('manage')">
-            <Button size="small" label="Take it over" @click="takeOver(offer)" />
+            <Button size="small" label="Add it" @click="takeOver(offer)" />
             <Button
               size="small"
               severity="secondary"
@@ -186,14 +186,13 @@ const openOffers = computed(() =>
     </section>
     <template v-if="draft">
       <p v-if="editing.isFromFile" class="notice amber" role="status">
-        This sheet is here already, and the file says otherwise. See what it changes, then keep it
-        or leave it as it was.
+        This sheet is here already, and the file differs. See what changes, then save it or cancel.
       </p>
       <ChangedSoFar v-if="kept" :from="kept.sheet" :to="draft" />
       <SelectField
         v-if="isNew && others.length && isOnlyBegun"
         v-model="from"
-        label="Begin from a sister, or from last year’s"
+        label="Start from a sister model or last year’s"
         :choices="others"
         placeholder="from nothing"
         filter

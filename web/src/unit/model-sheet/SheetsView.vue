@@ -88,7 +88,7 @@ const bringIn = async (): Promise<void> => {
   <section class="sheets">
     <header class="page-head">
       <h1>Model sheets</h1>
-      <p class="soft">What the maker says. Units take it over and show where they are otherwise.</p>
+      <p class="soft">What the maker says. Units start from it and show where they differ.</p>
       <div v-if="session.may('manage')" class="actions">
         <input
           ref="file"
@@ -98,9 +98,9 @@ const bringIn = async (): Promise<void> => {
           aria-label="Model sheet file"
           @change="bringIn"
         />
-        <Button severity="secondary" label="Bring in a sheet file" @click="file?.click()" />
+        <Button severity="secondary" label="Import a sheet file" @click="file?.click()" />
         <Button
-          label="Write a new sheet"
+          label="New sheet"
           @click="router.push({ name: 'model-sheet', params: { sheet: 'new' } })"
         />
       </div>
@@ -109,8 +109,8 @@ const bringIn = async (): Promise<void> => {
       {{ problem || sheets.problem }}
     </p>
     <p v-else-if="sheets.loaded && sheets.all.length === 0" class="notice">
-      No sheet yet. Write one from the maker’s specification sheet, or bring in a file from another
-      yard: then a new unit is filled in one tap, and only its differences are left to look at.
+      No sheets yet. Write one from the maker’s spec sheet, or import a file from another yard. Then
+      one tap fills a new unit, and you only check what differs.
     </p>
     <section v-for="[name, kept] in series" :key="name" :aria-label="name">
       <h2>{{ name }}</h2>
@@ -125,10 +125,10 @@ const bringIn = async (): Promise<void> => {
               ].join(' · ') || 'no packages'
             }}</span>
             <span class="soft">{{
-              sheet.floorPlan ? followers(sheet.id) : 'under every model of the year'
+              sheet.floorPlan ? followers(sheet.id) : 'under every model that year'
             }}</span>
             <span v-if="offers.length" class="offers"
-              >{{ offers.length }} found on units, to look at</span
+              >{{ offers.length }} found on units, to review</span
             >
             <span v-else class="small soft">version {{ version }}, {{ by }}, {{ when(at) }}</span>
           </RouterLink>

@@ -77,7 +77,7 @@ const doubts = computed(() => {
     <h2 id="touched-title" v-takes-focus>
       {{
         units.length === 0
-          ? 'No unit of this yard is touched'
+          ? 'No unit on this yard changes'
           : `What this touches: ${counted(units.length, 'unit')}`
       }}
     </h2>
@@ -87,7 +87,7 @@ const doubts = computed(() => {
       </li>
     </ul>
     <p class="soft">
-      What was read, measured or seen on a unit stays shown there; the sheet stands beside it.
+      What was read, measured or seen on a unit stays; the sheet’s value is kept next to it.
     </p>
     <ul>
       <li v-for="unit in units" :key="unit.id">
@@ -96,7 +96,7 @@ const doubts = computed(() => {
           <strong>{{ unit.name }}</strong> {{ unit.stockNumber ?? '' }}
           <span class="small soft"
             >{{ counted(unit.changes.length, 'field')
-            }}{{ isFollowing(unit) ? '' : ', did not follow the sheet so far' }}</span
+            }}{{ isFollowing(unit) ? '' : ', wasn’t on the sheet so far' }}</span
           >
           <span
             v-for="change in unit.changes.slice(0, shown)"
@@ -114,8 +114,8 @@ const doubts = computed(() => {
       <Button
         :label="
           chosen.length === 0
-            ? 'Keep the sheet, change no unit'
-            : `Keep the sheet and change ${counted(chosen.length, 'unit')}`
+            ? 'Save the sheet, change no units'
+            : `Save the sheet and change ${counted(chosen.length, 'unit')}`
         "
         :loading="busy"
         @click="emit('keep', chosen)"

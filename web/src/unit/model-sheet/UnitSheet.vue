@@ -78,7 +78,7 @@ const changesSince = computed(() => {
 const take = (): Promise<boolean> =>
   attempt(
     () => edits.change(props.unit.id, toTake.value, 'the model sheet'),
-    `${toTake.value.length} fields are taken over. What only the sheet says still wants your own eyes.`,
+    `${toTake.value.length} fields filled in. What only the sheet says, check with your own eyes.`,
   );
 
 const offer = ({ part, key, unit }: UnitDifference): Promise<boolean> =>
@@ -95,7 +95,7 @@ const offer = ({ part, key, unit }: UnitDifference): Promise<boolean> =>
         ...found,
       });
     },
-    `${fieldLabel(part, key)} is offered to the sheet; a manager takes it over or leaves it.`,
+    `${fieldLabel(part, key)} is suggested for the sheet; a manager decides.`,
   );
 
 const isOffered = ({ key }: UnitDifference): boolean =>
@@ -117,10 +117,10 @@ const print = (): void => window.print();
   <section v-else-if="!sheet" class="empty">
     <h2>No model sheet for {{ model || 'this unit' }}</h2>
     <p>
-      With a sheet of its series, floor plan and year the unit is filled in one tap, and only what
-      is otherwise is left to look at.
+      With a sheet for its series, floor plan and year, one tap fills the unit and you only check
+      what differs.
     </p>
-    <RouterLink :to="{ name: 'model-sheets' }">To the model sheets</RouterLink>
+    <RouterLink :to="{ name: 'model-sheets' }">Go to model sheets</RouterLink>
   </section>
   <section v-else class="sheet">
     <header>
@@ -141,15 +141,13 @@ const print = (): void => window.print();
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <div class="columns">
       <section aria-labelledby="differences">
-        <h3 id="differences">As ordered against as arrived</h3>
-        <p v-if="differences.length === 0" class="soft">
-          Nothing is otherwise than the sheet has it, of what was looked at so far.
-        </p>
+        <h3 id="differences">As ordered vs. as it came</h3>
+        <p v-if="differences.length === 0" class="soft">So far, everything matches the sheet.</p>
         <table v-else>
           <thead>
             <tr>
               <th scope="col">Field</th>
-              <th scope="col">By the sheet</th>
+              <th scope="col">On the sheet</th>
               <th scope="col">On this unit</th>
               <td></td>
             </tr>
@@ -173,12 +171,12 @@ const print = (): void => window.print();
                 <span class="small soft">{{ word(d.unit.how) }}, {{ whoBriefly(d.unit) }}</span>
               </td>
               <td class="way">
-                <span v-if="isOffered(d)" class="small soft">offered</span>
+                <span v-if="isOffered(d)" class="small soft">suggested</span>
                 <Button
                   v-else-if="session.may('record')"
                   severity="secondary"
                   size="small"
-                  label="Offer to the sheet"
+                  label="Suggest for the sheet"
                   :aria-label="`Offer ${fieldLabel(d.part, d.key)} to the sheet`"
                   :disabled="busy"
                   @click="offer(d)"
@@ -198,29 +196,29 @@ const print = (): void => window.print();
         <h3>Packages on it</h3>
         <ul>
           <li v-for="p in packages.on" :key="p.key">{{ p.name }}</li>
-          <li v-if="packages.on.length === 0" class="soft">None that the record names.</li>
+          <li v-if="packages.on.length === 0" class="soft">None on record.</li>
         </ul>
         <p v-for="name in packages.strange" :key="name" class="note">
-          “{{ name }}” is not on the sheet: another name, or another year?
+          “{{ name }}” isn’t on the sheet. A different name, or year?
         </p>
         <p v-for="[a, b] in packages.forbidden" :key="a.key" class="note wrongly">
-          {{ a.name }} and {{ b.name }} cannot be ordered together.
+          {{ a.name }} and {{ b.name }} can’t be ordered together.
         </p>
         <template v-if="changesSince.length">
-          <h3>Changed in mid-year</h3>
+          <h3>Mid-year changes</h3>
           <p v-for="change in changesSince" :key="change.from">
             {{ change.says }}
             <span class="small soft">From {{ change.from }}: {{ change.onUnit }}</span>
           </p>
         </template>
         <template v-if="sheet.objections.length">
-          <h3>What buyers object</h3>
+          <h3>What buyers object to</h3>
           <p v-for="o in sheet.objections" :key="o.says">
             <strong>“{{ o.says }}”</strong> {{ o.answer }}
           </p>
         </template>
         <template v-if="sheet.wouldChange.length">
-          <h3>We would change</h3>
+          <h3>We’d change</h3>
           <p v-for="text in sheet.wouldChange" :key="text">{{ text }}</p>
         </template>
       </aside>
@@ -385,7 +383,7 @@ thead th {
 
   td:nth-of-type(1)::before {
     color: var(--soft);
-    content: 'By the sheet: ';
+    content: 'On the sheet: ';
   }
 
   .way {

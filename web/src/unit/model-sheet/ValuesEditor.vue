@@ -27,7 +27,7 @@ import { rowsByStation, withField } from './draft.ts';
  */
 const props = defineProps<{ name: string }>();
 const values = defineModel<SheetValues>({ required: true });
-/** What is typed and not taken yet, or cannot be read. */
+/** What is typed and not taken yet, or can’t be read. */
 const texts = defineModel<Record<string, string>>('texts', { required: true });
 const session = useSession();
 const root = ref<HTMLElement>();
@@ -49,7 +49,7 @@ const without = (key: Key): void => {
   );
 };
 
-/** Takes what is typed; what cannot be read stays as it was typed. An empty field says nothing. */
+/** Takes what is typed; what can’t be read stays as it was typed. An empty field says nothing. */
 const take = (key: SpecKey): void => {
   const text = texts.value[textKey(key)];
   if (text === undefined) return;
@@ -138,7 +138,7 @@ const groups = computed(() =>
           />
         </template>
         <button type="button" class="out" @click="drop(key)">
-          Not said<span class="visually-hidden"> of {{ entryFor(key).label }}</span>
+          Not listed<span class="visually-hidden"> of {{ entryFor(key).label }}</span>
         </button>
       </div>
     </component>

@@ -13,10 +13,10 @@ const names: readonly (readonly [keyof ModelSheet, string])[] = [
 ];
 const lists: readonly (readonly [keyof ModelSheet, string])[] = [
   ['packages', 'Packages and options'],
-  ['midYear', 'Changed in mid-year'],
+  ['midYear', 'Mid-year changes'],
   ['sisters', 'Sister models'],
   ['objections', 'Objections'],
-  ['wouldChange', 'We would change'],
+  ['wouldChange', 'We’d change'],
   ['wordings', 'Cards in our own words'],
   ['values', 'Places'],
 ];

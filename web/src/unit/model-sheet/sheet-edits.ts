@@ -80,7 +80,7 @@ const isMonth = (text: string): boolean => /^\d{4}-(0[1-9]|1[0-2])$/.test(text);
 
 /** What a sheet still wants before it can be kept, in a sentence; nothing where it is whole. */
 export const wantedOf = ({ series, midYear, objections, packages }: ModelSheet): string => {
-  if (series.trim() === '') return 'Series: give the sheet one.';
+  if (series.trim() === '') return 'Series: enter one.';
   if (packages.some(({ name }) => name.trim() === '')) return 'Packages: each needs a name.';
   if (midYear.some(({ from, says }) => !isMonth(from) || says.trim() === '')) {
     return 'Mid-year changes: each needs a month like 2026-02 and a few words.';
@@ -94,7 +94,7 @@ export const wantedOf = ({ series, midYear, objections, packages }: ModelSheet):
 };
 
 /**
- * How many of the values being typed cannot be read, in a sentence; nothing where all can. Texts of several lines always can.
+ * How many of the values being typed can’t be read, in a sentence; nothing where all can. Texts of several lines always can.
  * @param texts by what they are of, ending in the key of a spec: `packages.0.gvwr`
  */
 export const unreadOf = (texts: Texts, system: System): string => {
@@ -103,7 +103,9 @@ export const unreadOf = (texts: Texts, system: System): string => {
     return isSpecKey(key) && readTyped(specEntry(key), text, system).problem !== '';
   }).length;
   if (count === 0) return '';
-  return `${count === 1 ? 'One value' : `${count} values`} cannot be read yet; it stands beside the field.`;
+  return count === 1
+    ? 'One value can’t be read yet; it’s next to the field.'
+    : `${count} values can’t be read yet; they’re next to their fields.`;
 };
 
 /** The names under which the values of its parts are typed. */

@@ -79,13 +79,13 @@ const furniture = computed(() => (props.layer === 'inside' ? (props.outline.furn
       :class="[part.shape, { dashed: !part.known }]"
     >
       <rect v-bind="turned(heading, part.box)" />
-      <title>{{ part.label }}{{ part.known ? '' : ', place not measured' }}</title>
+      <title>{{ part.label }}{{ part.known ? '' : ', position not measured' }}</title>
     </g>
     <rect class="body" :class="{ dashed: !outline.body.known }" v-bind="body" rx="7" />
     <g v-for="piece in furniture" :key="piece.key">
       <rect class="furniture dashed" v-bind="turned(heading, piece.box)" rx="3" />
       <title>
-        {{ specEntry(piece.key).label }}, {{ floorSize(piece, system) }}, place not measured
+        {{ specEntry(piece.key).label }}, {{ floorSize(piece, system) }}, position not measured
       </title>
     </g>
     <g v-for="part in ofShape('tank', 'cylinder', 'battery')" :key="part.key">
@@ -98,7 +98,7 @@ const furniture = computed(() => (props.layer === 'inside' ? (props.outline.furn
         <tspan :x="middle(part).x">{{ nameIn(part) }}</tspan>
         <tspan :x="middle(part).x" dy="11">{{ amountIn(part) }}</tspan>
       </text>
-      <title>{{ part.label }}{{ part.known ? '' : ', place not measured' }}</title>
+      <title>{{ part.label }}{{ part.known ? '' : ', position not measured' }}</title>
     </g>
     <template v-for="(part, i) in ofShape('axle')" :key="`axle-${i}`">
       <line
@@ -122,7 +122,7 @@ const furniture = computed(() => (props.layer === 'inside' ? (props.outline.furn
         :class="[part.shape, part.medium, { dashed: !part.known }]"
         v-bind="turned(heading, part.box)"
       />
-      <title>{{ part.label }}{{ part.known ? '' : ', place not measured' }}</title>
+      <title>{{ part.label }}{{ part.known ? '' : ', position not measured' }}</title>
     </g>
   </g>
 </template>

@@ -106,7 +106,7 @@ const lists = computed(() =>
 </script>
 
 <template>
-  <nav class="map" aria-label="Stations round the unit">
+  <nav class="map" aria-label="Stations around the unit">
     <div class="layers" role="group" aria-label="Layer of the outline">
       <button
         v-for="one in layers"
@@ -205,7 +205,7 @@ const lists = computed(() =>
       </ul>
     </section>
     <p class="legend small soft">
-      ○ not looked at · ◐ partly · ● all known · ◇ numbers disagree · dashed: not measured
+      ○ not checked · ◐ partly · ● all known · ◇ numbers disagree · dashed: not measured
     </p>
   </nav>
 </template>

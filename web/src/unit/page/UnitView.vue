@@ -58,7 +58,7 @@ const places = [
       { name: 'condition', label: 'Findings' },
       { name: 'wheels', label: 'Wheels' },
       { name: 'inspection', label: 'Inspection' },
-      { name: 'aboard', label: 'Aboard' },
+      { name: 'aboard', label: 'What’s in it' },
       { name: 'questions', label: 'Questions' },
       { name: 'disclosure', label: 'Disclosure' },
     ],

@@ -117,24 +117,24 @@ const setArrows = (arrows: NonNullable<Photo['arrows']>): Promise<boolean> =>
             v-if="entry.value.arrows?.length"
             type="button"
             severity="secondary"
-            label="Take the last arrow off"
+            label="Remove the last arrow"
             @click="setArrows((entry.value.arrows ?? []).slice(0, -1))"
           />
         </template>
       </ZoomTurn>
       <p v-if="drawing" class="small soft">
-        Pull from where the arrow begins to what it points at. With keys: arrow keys move the mark,
-        Enter sets beginning and end.
+        Drag from where the arrow starts to what it points at. With keys: arrow keys move the mark;
+        Enter sets start and end.
       </p>
       <form v-if="mayWrite" @submit.prevent="keepCaption">
         <label :for="`${photo}-words`">In a few words</label>
         <InputText :id="`${photo}-words`" v-model="draft.caption" maxlength="200" />
-        <Button type="submit" severity="secondary" label="Keep the words" />
+        <Button type="submit" severity="secondary" label="Save note" />
         <Button
           type="button"
           severity="secondary"
-          label="Take the photo off the record"
-          @click="save(null, 'photo taken off')"
+          label="Remove the photo"
+          @click="save(null, 'photo removed')"
         />
       </form>
       <p v-else-if="entry.value.caption">{{ entry.value.caption }}</p>

@@ -22,16 +22,14 @@ const shows = (of: readonly string[]): string => of.map(targetLabel).join(', ');
     <header class="page-head">
       <h2 id="photos-title">Photos</h2>
       <p class="soft">
-        {{ counted(photos.length, 'photo') }}; what the camera wrote into them, the place among it,
-        is taken out.
+        {{ counted(photos.length, 'photo') }}; camera data, location included, is removed.
       </p>
       <a v-if="photos.length" class="onward" :href="`/api/units/${unit.id}/file.zip`" download
         >Save the unit with its photos</a
       >
     </header>
     <p v-if="photos.length === 0" class="page-part">
-      No photo yet. Take one here of the unit as it stands, or at a field, a label or a finding:
-      there it shows what it proves.
+      No photos yet. Take one here of the whole unit, or at a field, a label or a finding it proves.
     </p>
     <ul v-else class="page-part photos">
       <li v-for="{ id, photo } in photos" :key="id">

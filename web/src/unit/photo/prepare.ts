@@ -37,13 +37,11 @@ const asJpeg = (canvas: HTMLCanvasElement): Promise<Blob> =>
 export const prepared = async (file: Blob): Promise<Prepared> => {
   if (file.size > photoLimit) {
     throw new Plain(
-      `The photo has ${Math.round(file.size / 1_000_000)} MB; it may have 12. Take it with a smaller size.`,
+      `The photo is ${Math.round(file.size / 1_000_000)} MB; 12 is the most. Take it at a smaller size.`,
     );
   }
   const image = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
-    throw new Plain(
-      'This is no picture that can be read. Take the photo again, or choose another.',
-    );
+    throw new Plain('We can’t read this as a picture. Take the photo again, or choose another.');
   });
   const canvas = asCanvas(image);
   image.close();

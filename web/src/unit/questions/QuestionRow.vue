@@ -108,26 +108,26 @@ const keep = (): void => {
         <InputText :id="`${id}-answer`" v-model="draft.text" maxlength="400" />
       </div>
       <div v-if="spec" class="wide">
-        <span class="label">And the field: {{ spec.label }}</span>
+        <span class="label">Also the field: {{ spec.label }}</span>
         <SpecInput v-model="draft.typed" :spec="spec" :system="session.system" hide-label />
       </div>
       <div v-else-if="entry">
-        <span :id="`${id}-state`" class="label">And the field: {{ entry.label }}</span>
+        <span :id="`${id}-state`" class="label">Also the field: {{ entry.label }}</span>
         <ChoiceList v-model="draft.state" :choices="states" :aria-labelledby="`${id}-state`" />
       </div>
       <Button
         type="submit"
-        label="Keep the answer"
+        label="Save answer"
         :disabled="!draft.text.trim() || !!reading?.problem"
       />
       <Button
         type="button"
         severity="secondary"
-        label="Take the question off"
+        label="Remove the question"
         @click="emit('drop')"
       />
       <p class="wide small soft">
-        It goes to {{ about }} as “told”: whatever was read, measured or seen there stays shown.
+        It goes to {{ about }} as “told”. What was read, measured or seen there stays.
       </p>
     </form>
     <div v-else-if="open" class="body small soft">

@@ -83,7 +83,7 @@ const keep = async (): Promise<void> => {
         />
       </div>
       <div>
-        <span id="question-scope" class="label">It is about</span>
+        <span id="question-scope" class="label">It’s about</span>
         <SelectButton
           v-model="draft.scope"
           v-one-tab
@@ -103,18 +103,18 @@ const keep = async (): Promise<void> => {
         placeholder="none"
       />
       <div>
-        <label for="question-asked">Who is asked</label>
+        <label for="question-asked">Who to ask</label>
         <InputText id="question-asked" v-model="draft.asked" maxlength="80" />
       </div>
       <div>
-        <label for="question-due">Wanted by</label>
+        <label for="question-due">Needed by</label>
         <InputText id="question-due" v-model="draft.due" type="date" max="9999-12-31" />
       </div>
-      <Button type="submit" label="Ask it" :disabled="!draft.text.trim()" />
+      <Button type="submit" label="Add question" :disabled="!draft.text.trim()" />
     </form>
     <p v-if="questions.length === 0" class="page-part">
-      No question yet. A switch or a mode that nobody can explain belongs here: whoever gets the
-      answer gives it to every unit of the model at once.
+      No questions yet. Put a switch or a mode nobody can explain here; one answer goes to every
+      unit of the model.
     </p>
     <ol v-else>
       <QuestionRow

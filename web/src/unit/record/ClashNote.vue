@@ -39,7 +39,7 @@ const sides = computed(() => [
     how: theirs.value?.how,
     who: theirs.value
       ? `${word(theirs.value.how)}, ${byWhom(theirs.value)}, ${when(theirs.value.at)}`
-      : 'taken back meanwhile',
+      : 'undone meanwhile',
   },
   {
     key: 'mine',
@@ -54,10 +54,10 @@ const sides = computed(() => [
 <template>
   <article class="clash" :data-clash="`${mine.part}.${mine.key}`">
     <h3>{{ fieldLabel(mine.part, mine.key) }}: two values</h3>
-    <p class="small">Somebody else changed it while yours was on its way. Which one stands?</p>
+    <p class="small">Somebody else changed it while yours was being sent. Which one is right?</p>
     <div v-for="side in sides" :key="side.key" class="side">
       <Button
-        :label="`Keep ${side.text}`"
+        :label="`Use ${side.text}`"
         severity="secondary"
         size="small"
         @click="emit('settle', side.mine)"

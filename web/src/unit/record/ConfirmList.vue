@@ -35,7 +35,7 @@ const hanging = ({ hangs }: ToConfirm): string => {
     ...(hangs.checks.length > 0 ? [counted(hangs.checks.length, 'check')] : []),
     ...(hangs.cards.length > 0 ? [counted(hangs.cards.length, 'card')] : []),
   ];
-  return words.length > 0 ? `${words.join(' and ')} lean on it` : 'nothing else leans on it';
+  return words.length > 0 ? `${words.join(' and ')} rely on it` : 'nothing else relies on it';
 };
 </script>
 

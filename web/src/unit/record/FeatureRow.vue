@@ -48,8 +48,8 @@ const word = computed(
   () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not checked',
 );
 const tries = [
-  { key: 'works', label: 'Tried and works', brief: ' · tried, works' },
-  { key: 'faulty', label: 'Tried and faulty', brief: ' · tried, faulty' },
+  { key: 'works', label: 'Tried: works', brief: ' · tried, works' },
+  { key: 'faulty', label: 'Tried: faulty', brief: ' · tried, faulty' },
 ] as const;
 const triedWord = computed(
   () => tries.find(({ key }) => key === entry.value?.value.tried)?.brief ?? '',

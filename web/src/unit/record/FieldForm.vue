@@ -45,7 +45,7 @@ const onLetter = (event: KeyboardEvent): void => {
         v-if="isTyped"
         type="button"
         severity="secondary"
-        label="Leave it as it was"
+        label="Cancel"
         @click="emit('clear')"
       />
     </div>

@@ -37,7 +37,7 @@ const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.
   <section class="history" aria-label="History of this value">
     <h4 class="small soft">History of this value</h4>
     <p v-if="problem" class="small soft">{{ problem }}</p>
-    <p v-else-if="rows?.length === 0" class="small soft">Nobody has recorded it yet.</p>
+    <p v-else-if="rows?.length === 0" class="small soft">Not recorded yet.</p>
     <ol v-else-if="rows">
       <li v-for="row in rows" :key="row.id">
         <EvidenceMark :how="row.to === null ? undefined : row.how" bare />
@@ -45,8 +45,8 @@ const word = (how: HowKnown): string => knownBy.find((row) => row.key === how)?.
           fieldText(part, field, row.to, row.how, system)
         }}</span>
         <span class="small soft"
-          >{{ row.to === null ? 'taken back' : word(row.how)
-          }}{{ row.beside ? ', put beside' : '' }}, {{ row.by }}, {{ when(row.at) }}</span
+          >{{ row.to === null ? 'undone' : word(row.how)
+          }}{{ row.beside ? ', kept alongside' : '' }}, {{ row.by }}, {{ when(row.at) }}</span
         >
       </li>
     </ol>

@@ -80,8 +80,8 @@ const putBack = (row: HistoryRow): Promise<boolean> => {
     <p v-if="done" class="soft" role="status">{{ done }}</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="!isReading && rows.length === 0 && !problem" class="empty">
-      Nothing was recorded on this unit yet. What is typed at its stations appears here, with who
-      and when.
+      Nothing’s been recorded on this unit yet. What you record at its stations shows up here, with
+      who and when.
     </p>
     <div v-for="[day, changes] in days" :key="day">
       <h2>{{ day }}</h2>
@@ -95,7 +95,7 @@ const putBack = (row: HistoryRow): Promise<boolean> => {
               <del>{{ shown(row, 'from') }}</del>
               <span aria-hidden="true">→</span><span class="visually-hidden">became</span>
             </template>
-            <span v-if="row.beside" class="small soft">beside it</span>
+            <span v-if="row.beside" class="small soft">next to it</span>
             <EvidenceMark :how="row.to === null ? undefined : row.how" bare />
             <span :class="{ guess: row.to !== null && row.how === 'guessed' }">{{
               shown(row, 'to')
@@ -110,7 +110,7 @@ const putBack = (row: HistoryRow): Promise<boolean> => {
             class="back"
             @click="putBack(row)"
           >
-            Put back
+            Restore
             <span class="visually-hidden"
               >{{ fieldLabel(row.part, row.key) }} to {{ shown(row, 'from') }}</span
             >

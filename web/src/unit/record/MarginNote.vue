@@ -26,7 +26,7 @@ const route = useRoute();
 const id = useId();
 const { draft, isTyped, keepWith } = useDraft({
   place: () => `${route.params['id'] ?? ''}.reason.${props.objection.id}`,
-  what: () => `Why it is right: ${inText(props.objection.title)}`,
+  what: () => `Why it’s right: ${inText(props.objection.title)}`,
   fresh: () => ({ reason: '' }),
 });
 const reasoning = ref(isTyped.value);
@@ -55,23 +55,23 @@ const settleTyped = (): void => {
 <template>
   <article v-if="objection.settled" class="note settled" :data-check="objection.id">
     <h3>{{ objection.title }}</h3>
-    <p class="small">Let stand by {{ objection.settled.by }}: “{{ objection.settled.reason }}”</p>
+    <p class="small">Accepted by {{ objection.settled.by }}: “{{ objection.settled.reason }}”</p>
     <button v-if="mayWrite" type="button" class="plain" @click="emit('reopen', objection)">
-      Take it up again
+      Reopen
     </button>
   </article>
   <article v-else class="note" :class="objection.severity" :data-check="objection.id">
     <h3>{{ objection.title }}</h3>
     <p>{{ objection.sentence }}</p>
     <p v-if="objection.guesses.length" class="small soft guesses">
-      Rests on a guess:
+      Based on an estimate:
       {{ objection.guesses.map((key) => inText(specEntry(key).label)).join(', ') }}.
     </p>
     <form v-if="reasoning" class="reason" @submit.prevent="settleTyped">
-      <label :for="id" class="small soft">Why are the numbers right as they are?</label>
+      <label :for="id" class="small soft">Why are the numbers right?</label>
       <Textarea :id="id" v-model="draft.reason" rows="3" maxlength="500" autofocus />
       <div class="ways">
-        <Button type="submit" label="Let it stand" :disabled="draft.reason.trim().length < 3" />
+        <Button type="submit" label="Accept it" :disabled="draft.reason.trim().length < 3" />
         <Button type="button" severity="secondary" label="Back" @click="reasoning = false" />
       </div>
     </form>

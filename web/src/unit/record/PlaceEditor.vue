@@ -24,7 +24,7 @@ const props = defineProps<{
 
 const id = useId();
 const isSlide = computed(() => props.entry.located?.shape === 'slide');
-const what = computed(() => `place of ${inText(props.entry.label)}`);
+const what = computed(() => `position of ${inText(props.entry.label)}`);
 
 /** In the reader's units, as one may type it. */
 const like = (inches: number): string => formatQuantity(inches, 'feet', props.system);
@@ -46,14 +46,14 @@ const keepPlace = async (): Promise<void> => {
   if (typeof change === 'string') return;
   const { back, side } = change.value as Place;
   if (!(await keepWith(() => props.keep(change, what.value)))) return;
-  kept.value = `Kept: ${like(back)} back, ${sides.find(({ key }) => key === side)?.label ?? side}.`;
+  kept.value = `Saved: ${like(back)} back, ${sides.find(({ key }) => key === side)?.label ?? side}.`;
 };
 </script>
 
 <template>
   <FieldForm
     v-model:how="draft.how"
-    label="Keep the place"
+    label="Save position"
     ready
     :is-typed="isTyped"
     lesser

@@ -189,11 +189,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :record="record"
         :system="session.system"
         :here="here"
-        label="The unit, and where you stand"
+        label="The unit, and where you are"
       />
       <span>Walk round</span>
     </button>
-    <Drawer v-model:visible="walking" position="bottom" class="round" header="Walk round">
+    <Drawer v-model:visible="walking" position="bottom" class="round" header="Map">
       <FieldFinder
         name="find-field-round"
         :record="record"
@@ -226,7 +226,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :label="`Same as the model sheet: ${counted(fromSheet.length, 'field')}`"
           @click="save('sheet', fromSheet, `the sheet at ${inText(current.label)}`)"
         />
-        <span class="small soft">What only the sheet says still wants your own eyes.</span>
+        <span class="small soft">What only the sheet says, check with your own eyes.</span>
       </p>
       <p v-if="refusalOf('sheet')" class="wrong" role="alert">{{ refusalOf('sheet') }}</p>
       <ul class="rows">
@@ -295,7 +295,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       @field="goToField"
     />
 
-    <nav class="thumbs" aria-label="Round the unit">
+    <nav class="thumbs" aria-label="Around the unit">
       <button type="button" @click="go(neighbor(-1))">
         ← {{ stationEntry(neighbor(-1)).short }}
       </button>

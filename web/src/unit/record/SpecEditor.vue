@@ -54,7 +54,7 @@ const takeBack = (): void => keepChange(specChange(props.spec, null, draft.value
   <div ref="root">
     <FieldForm
       v-model:how="draft.how"
-      :label="isDisputed ? 'Keep both' : 'Keep it'"
+      :label="isDisputed ? 'Save both' : 'Save'"
       :ready="value !== undefined"
       :is-typed="isTyped"
       @keep="keepTyped"
@@ -63,8 +63,7 @@ const takeBack = (): void => keepChange(specChange(props.spec, null, draft.value
       <SpecInput v-model="draft.text" :spec="spec" :system="system" hide-label />
       <template #notes>
         <p v-if="isDisputed" class="small soft">
-          Another source says otherwise. Both are kept and the better one is shown, until somebody
-          decides.
+          Another source disagrees. We keep both and show the surer one until somebody decides.
         </p>
       </template>
       <template #actions>
@@ -72,14 +71,14 @@ const takeBack = (): void => keepChange(specChange(props.spec, null, draft.value
           v-if="isDisputed"
           type="button"
           severity="secondary"
-          label="Put it in place of the others"
+          label="Replace the others"
           @click="replace"
         />
         <Button
           v-if="entry && !isTyped"
           type="button"
           severity="secondary"
-          label="Not known after all"
+          label="Clear it: not known"
           @click="takeBack"
         />
         <Button type="button" severity="secondary" label="Next field" @click="emit('next')" />

@@ -100,10 +100,8 @@ const isDisputed = computed(() =>
     <template #margin><slot /></template>
     <template #editor>
       <p v-if="spec.bySignature" class="small">
-        It is set when a technician signs the inspection.
-        <RouterLink :to="{ name: 'inspection', params: { id: unit } }"
-          >To the inspection</RouterLink
-        >
+        It’s set when a technician signs the inspection.
+        <RouterLink :to="{ name: 'inspection', params: { id: unit } }">Go to inspection</RouterLink>
       </p>
       <SpecEditor
         v-else-if="mayWrite"

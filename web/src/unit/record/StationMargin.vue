@@ -54,7 +54,7 @@ const settle = (objection: Objection, reason: string | null): Promise<boolean> =
 </script>
 
 <template>
-  <section class="margin" aria-label="Notes in the margin">
+  <section class="margin" aria-label="Notes">
     <OwnClashes :unit="unit.id" :without="fields" />
     <MarginNote
       v-for="objection in notesHere"
@@ -67,7 +67,7 @@ const settle = (objection: Objection, reason: string | null): Promise<boolean> =
       @go="(way) => emit('field', way)"
       @reopen="(o) => settle(o, null)"
     />
-    <p v-if="notesHere.length === 0" class="soft small">Nothing to object to at this station.</p>
+    <p v-if="notesHere.length === 0" class="soft small">No issues at this station.</p>
     <div v-if="elsewhere.length" class="elsewhere">
       <h3>At other stations</h3>
       <ul>

@@ -27,7 +27,7 @@ const newId = crypto.randomUUID();
 
 const { draft, isTyped, clear, keepWith } = useDraft({
   place: () => 'take-in',
-  what: () => 'A unit being taken in',
+  what: () => 'A unit being added',
   fresh: () => emptyUnit(newId),
   typed: ({ typed }) => typed,
 });
@@ -64,7 +64,7 @@ const focusOn = (key: string): void =>
   document.querySelector<HTMLInputElement>(`[data-take="${key}"] input`)?.focus();
 
 const emptyAll = (): void => {
-  if (window.confirm('Empty all fields? What is typed here is nowhere else.')) clear();
+  if (window.confirm('Clear all fields? What you typed isn’t saved anywhere else.')) clear();
 };
 
 const take = async (): Promise<void> => {
@@ -80,10 +80,8 @@ const take = async (): Promise<void> => {
 <template>
   <form class="take-in" @submit.prevent="take">
     <header class="page-head">
-      <h1>Take in a unit</h1>
-      <p class="soft">
-        Type what its labels say. Leave out what is not there: not known is better than guessed.
-      </p>
+      <h1>Add a unit</h1>
+      <p class="soft">Type what its labels say. Skip what isn’t there: not known beats a guess.</p>
     </header>
     <div class="fields">
       <fieldset v-for="group in unitGroups" :key="group.title">
@@ -116,14 +114,14 @@ const take = async (): Promise<void> => {
             :aria-expanded="oneByOne.includes(group.title)"
             @click="toggleOneByOne(group.title)"
           >
-            {{ oneByOne.includes(group.title) ? 'All the same' : 'One of them is known otherwise' }}
+            {{ oneByOne.includes(group.title) ? 'All known the same way' : 'Set one by one' }}
           </button>
         </div>
       </fieldset>
     </div>
     <aside>
       <OutlineStrip :record="record" :system="session.system" label="The unit as typed so far" />
-      <p class="small soft">Dashed is not measured. Places are added at the stations.</p>
+      <p class="small soft">Dashed means not measured. Add positions at the stations.</p>
       <MarginNote
         v-for="objection in objections"
         :key="objection.id"
@@ -136,14 +134,14 @@ const take = async (): Promise<void> => {
       <p v-if="unreadable.length" class="wrong" role="alert">
         {{
           unreadable.length === 1
-            ? 'One field cannot be read yet'
-            : `${unreadable.length} fields cannot be read yet`
-        }}; it stands beside the field.
+            ? 'One field can’t be read yet; why is next to it.'
+            : `${unreadable.length} fields can’t be read yet; why is next to each.`
+        }}
       </p>
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <Button
         type="submit"
-        :label="`Take it in with ${counted(changes.length, 'value')}`"
+        :label="`Add it with ${counted(changes.length, 'value')}`"
         :disabled="changes.length === 0 || unreadable.length > 0"
         :loading="busy"
       />
@@ -151,7 +149,7 @@ const take = async (): Promise<void> => {
         v-if="isTyped"
         type="button"
         severity="secondary"
-        label="Empty all fields"
+        label="Clear all fields"
         @click="emptyAll"
       />
     </aside>

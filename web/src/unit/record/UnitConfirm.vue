@@ -21,10 +21,10 @@ const rows = computed(() =>
   <section aria-labelledby="confirm-title">
     <header>
       <h2 id="confirm-title">To measure or confirm</h2>
-      <p class="soft">First that on which most leans.</p>
+      <p class="soft">What matters most comes first.</p>
     </header>
     <p v-if="rows.length === 0" class="empty">
-      Nothing: no guess, no hearsay that anything leans on, no two sources that disagree.
+      Nothing: no estimates, nothing we’ve only been told, no sources that disagree.
     </p>
     <ConfirmList v-else :rows="rows" />
   </section>

@@ -27,16 +27,14 @@ interface Undoable {
 /** The device had no room to write something down; said where the change was made. */
 export class NotKept extends Plain {
   constructor() {
-    super(
-      'This device could not keep that. Free some room on it, then try again; nothing was changed.',
-    );
+    super('This device couldn’t save that. Free some space, then try again; nothing was changed.');
   }
 }
 
 /** The unit is not in the yard any more. */
 class NotHere extends Plain {
   constructor() {
-    super('This unit is not in the yard any more; nothing was changed.');
+    super('This unit isn’t on the yard anymore; nothing was changed.');
   }
 }
 
@@ -196,7 +194,7 @@ export const useEdits = defineStore('edits', () => {
     undos.replace(last);
     try {
       await put(last.unit, last.changes, `undo of ${last.what}`);
-      news.show(`taken back: ${last.what}`);
+      news.show(`undone: ${last.what}`);
     } catch (error) {
       if (error instanceof NotKept) undos.add(last);
       throw error;

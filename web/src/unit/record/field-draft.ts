@@ -39,7 +39,7 @@ export const usePlaceDraft = (
 ): Drafting<PlaceDraft> =>
   useDraft({
     place: () => `${of().unit}.places.${of().entry.key}`,
-    what: () => `${of().entry.label}, its place`,
+    what: () => `${of().entry.label}, position`,
     fresh: () => {
       const { record, entry, system } = of();
       const known = record.places[entry.key];

@@ -64,7 +64,7 @@ export const howTyped = ({ own, hows }: UnitDraft, key: SpecKey): HowKnown => {
   return own[key] ?? hows[group?.title ?? ''] ?? 'read';
 };
 
-/** What was typed, as changes, and the fields that cannot be read. */
+/** What was typed, as changes, and the fields that can’t be read. */
 export const unitTyped = (
   draft: UnitDraft,
   system: System,

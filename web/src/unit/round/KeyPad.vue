@@ -58,7 +58,7 @@ const besides = 3;
     <button
       type="button"
       class="unit"
-      aria-label="Take the last one off"
+      aria-label="Remove the last one"
       @click="typed = keyTakenBack(typed)"
     >
       <Delete aria-hidden="true" />

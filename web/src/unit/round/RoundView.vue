@@ -130,7 +130,7 @@ const skip = (step: Step): void => {
   const isAlone = list.value.wanted.every(({ id }) => id === step.id);
   putOff(step.id);
   said.value = isAlone
-    ? `${step.entry.label} is the only thing left here: it stays till you’ve looked, or till you go on.`
+    ? `${step.entry.label} is the only thing left here. Check it, or go on.`
     : '';
 };
 </script>
@@ -153,16 +153,16 @@ const skip = (step: Step): void => {
           :record="record"
           :system="session.system"
           :here="here"
-          label="The unit, and where you stand"
+          label="The unit, and where you are"
         />
       </button>
       <p class="small soft whole">
-        Round: {{ total.seen }} seen, {{ total.offered }} by the sheet, {{ total.open }} open at
+        Round: {{ total.seen }} seen, {{ total.offered }} from the sheet, {{ total.open }} open at
         {{ counted(left.length, 'station') }}
       </p>
     </header>
     <p v-if="!session.may('record')" class="page-part">
-      You may look at the record; a specialist or technician makes the round.
+      You can look at the record; a specialist or technician does the round.
     </p>
     <div v-if="refused" class="page-part refused" role="alert">
       <p class="wrong">{{ refused.text }}</p>
@@ -173,7 +173,7 @@ const skip = (step: Step): void => {
       />
     </div>
     <p class="page-part" role="status">{{ said }}</p>
-    <ol aria-label="To look at here">
+    <ol aria-label="To check here">
       <li v-for="step in list.ahead" :key="step.id" :data-step="step.id">
         <StepEditor
           v-if="step.id === list.current?.id && session.may('record')"
@@ -198,11 +198,11 @@ const skip = (step: Step): void => {
       </li>
     </ol>
     <button v-if="list.more > 0" type="button" class="more" @click="setAtStop({ all: true })">
-      {{ list.more }} more could be looked at here
+      {{ list.more }} more you could check here
     </button>
     <div v-if="list.wanted.length === 0" class="page-part finished">
       <p>
-        <strong>All that is wanted here is seen.</strong>
+        <strong>Everything needed here is checked.</strong>
       </p>
     </div>
     <button
@@ -212,11 +212,11 @@ const skip = (step: Step): void => {
       :class="{ main: list.wanted.length === 0 }"
       @click="go(onward.station)"
     >
-      On to {{ stationEntry(onward.station).number }} {{ stationEntry(onward.station).label }}
+      Next: {{ stationEntry(onward.station).number }} {{ stationEntry(onward.station).label }}
     </button>
     <p v-else-if="left.length === 0" class="page-part">
-      The round is done: everything wanted was seen.
-      <RouterLink :to="{ name: 'record', params: { id: unit.id } }">To the record</RouterLink>
+      The round is done: everything needed is checked.
+      <RouterLink :to="{ name: 'record', params: { id: unit.id } }">Go to the record</RouterLink>
     </p>
     <details v-if="list.behind.length" class="behind">
       <summary>{{ list.behind.length }} seen here</summary>
@@ -235,12 +235,12 @@ const skip = (step: Step): void => {
     </details>
     <p class="page-part small">
       <RouterLink :to="{ name: 'record', params: { id: unit.id, station: here } }"
-        >Leave the round; it goes on where you left it</RouterLink
+        >Leave the round; you can pick up where you left off</RouterLink
       >
     </p>
     <div id="round-pad"></div>
 
-    <Drawer v-model:visible="walking" position="bottom" class="round-map" header="Walk round">
+    <Drawer v-model:visible="walking" position="bottom" class="round-map" header="Map">
       <OutlineMap
         :record="record"
         :objections="objectionsTo(record, session.system)"

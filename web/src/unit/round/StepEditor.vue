@@ -142,7 +142,7 @@ const states = computed(() =>
     ? featureStates
     : featureStates.filter(({ key }) => key === 'standard' || key === 'none'),
 );
-const words: Partial<Record<FeatureState, string>> = { standard: 'It is there', none: 'Not there' };
+const words: Partial<Record<FeatureState, string>> = { standard: 'It’s there', none: 'Not there' };
 const choices = computed(() =>
   spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
 );
@@ -203,7 +203,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
           v-model="typed"
           :inputmode="pad ? 'none' : 'text'"
           :placeholder="isPlace ? 'how far back' : ''"
-          :aria-label="isPlace ? `${entry.label}, its place` : entry.label"
+          :aria-label="isPlace ? `${entry.label}, position` : entry.label"
           autocomplete="off"
           :spellcheck="false"
           @keydown.enter.prevent="keepTyped"
@@ -217,7 +217,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
         {{ reading.problem }}
       </p>
       <p v-else-if="doubt" class="small amber" role="status">{{ doubt }}</p>
-      <div class="hows" role="radiogroup" aria-label="How is it known?">
+      <div class="hows" role="radiogroup" aria-label="How do you know?">
         <button
           v-for="row in hows"
           :key="row.key"
@@ -233,7 +233,7 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
 
     <div class="more">
       <button v-if="step.state === 'offered'" type="button" class="confirm" @click="confirm">
-        {{ offered ? `It is ${offered}, as the sheet says` : 'As the sheet says' }}
+        {{ offered ? `It’s ${offered}, like the sheet says` : 'Like the sheet says' }}
       </button>
       <button type="button" @click="emit('skip')">Later</button>
       <TakePhoto v-if="!pad" :unit="unit" :of="[step.id]" />

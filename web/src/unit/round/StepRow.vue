@@ -30,9 +30,7 @@ const word = computed(
 
 <template>
   <button type="button" class="step" @click="emit('choose')">
-    <span
-      >{{ step.entry.label }}<template v-if="step.part === 'places'">, its place</template></span
-    >
+    <span>{{ step.entry.label }}<template v-if="step.part === 'places'">, position</template></span>
     <span class="number" :class="{ guess: known?.how === 'guessed', soft: !known }">{{
       shown
     }}</span>

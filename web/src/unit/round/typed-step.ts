@@ -39,7 +39,7 @@ export interface TypedStep {
 export const readStep = ({ part, entry }: Step, text: string, system: System): TypedStep =>
   part === 'specs'
     ? readTyped(entry as Spec, text, system)
-    : { value: undefined, ...readDistance(`${entry.label}, its place`, text, system) };
+    : { value: undefined, ...readDistance(`${entry.label}, position`, text, system) };
 
 /** A change of a step’s field. @param basedOn the version that was on the screen */
 export const stepChange = (
@@ -85,7 +85,7 @@ const edged = new Set(['slide', 'awning', 'door']);
 export const hintAt = ({ part, entry, state }: Step): string => {
   if (part === 'places') {
     const to = edged.has(entry.located?.shape ?? '') ? 'forward edge' : 'middle';
-    return `Tape along the skirt to its ${to}; tap for the side.`;
+    return `Tape along the wall to its ${to}; tap for the side.`;
   }
   const { check } = wordsFor(entry.key);
   return state === 'offered' ? `The sheet says so. ${check}` : check;

@@ -46,11 +46,7 @@ const preview = ref<Preview>();
 const { busy, problem, attempt } = useAttempt();
 const { isAtWork, progress, run, stop } = useLongWork();
 
-const choices = [
-  { key: null, label: '— left out —', words: '' },
-  ...specChoices,
-  ...featureChoices,
-];
+const choices = [{ key: null, label: '— skip —', words: '' }, ...specChoices, ...featureChoices];
 const systems = (['us', 'metric'] as const).map((key) => ({ key, label: systemNames[key] }));
 const hows = knownBy.map(({ key, word }) => ({ key, label: word }));
 
@@ -121,10 +117,10 @@ const figure = (n: number): string => n.toLocaleString('en-US');
 <template>
   <section class="take">
     <header>
-      <h1>Bring in a list</h1>
+      <h1>Import a list</h1>
       <p class="soft">
-        CSV, a line of headings and a line for each unit. Nothing is taken in before you have seen
-        what it does; the same list twice changes nothing.
+        CSV with a heading row and one row per unit. You see what it does before anything is
+        imported; the same list twice changes nothing.
       </p>
     </header>
     <div class="how">
@@ -156,7 +152,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         />
       </div>
       <div>
-        <span id="list-how" class="small soft">What it says is</span>
+        <span id="list-how" class="small soft">Its values are</span>
         <ChoiceList
           v-model="how"
           :choices="hows"
@@ -173,13 +169,13 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         {{ preview.changed === 1 ? 'says' : 'say' }} otherwise, {{ figure(preview.same) }} as
         {{ preview.same === 1 ? 'it is' : 'they are'
         }}<template v-if="preview.badLines"
-          >, <span class="wrong">{{ counted(preview.badLines, 'line') }} left out</span></template
+          >, <span class="wrong">{{ counted(preview.badLines, 'line') }} skipped</span></template
         ><template v-if="preview.badCells"
-          >, <span class="wrong">{{ counted(preview.badCells, 'cell') }} left out</span></template
+          >, <span class="wrong">{{ counted(preview.badCells, 'cell') }} skipped</span></template
         >.
       </p>
       <p v-if="unmatched(preview, columns ?? []).length" class="notice soft">
-        Left out, for nobody knows what they hold:
+        Skipped, because we don’t know what they are:
         {{ unmatched(preview, columns ?? []).join(', ') }}. Choose a field over a column to take it
         in.
       </p>
@@ -217,7 +213,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
                   :filter-fields="searched"
                   auto-filter-focus
                   reset-filter-on-hide
-                  placeholder="— left out —"
+                  placeholder="— skip —"
                   :class="{ out: columns?.[i] === null }"
                   :aria-labelledby="`heading-${i}`"
                   :virtual-scroller-options="{ itemSize: 40 }"
@@ -245,7 +241,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         </table>
       </div>
       <section v-if="preview.problems.length" class="problems" aria-labelledby="problems">
-        <h2 id="problems">What cannot be read</h2>
+        <h2 id="problems">What can’t be read</h2>
         <ul>
           <li v-for="(p, i) in preview.problems" :key="i">
             <span class="number">Line {{ p.line }}</span> {{ p.sentence }}
@@ -259,7 +255,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         <Button
           v-if="counts.bad === 0"
           :label="
-            counts.good === 0 ? 'Nothing to take in' : `Take it in: ${counted(counts.good, 'unit')}`
+            counts.good === 0 ? 'Nothing to import' : `Import ${counted(counts.good, 'unit')}`
           "
           :disabled="counts.good === 0"
           :loading="busy"

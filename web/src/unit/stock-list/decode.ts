@@ -27,7 +27,7 @@ const unmarked16 = (bytes: Uint8Array): string | undefined => {
 export const textOfList = (bytes: Uint8Array, name: string): string => {
   if (beginsWith(bytes, zip)) {
     throw new Plain(
-      `“${name}” is a workbook or a zip, whatever it is called. Open it where it was made, and save the list as CSV.`,
+      `“${name}” is a workbook or a zip file. Open it where it was made, and save the list as CSV.`,
     );
   }
   const marked = marks.find(([mark]) => beginsWith(bytes, mark))?.[1] ?? unmarked16(bytes);

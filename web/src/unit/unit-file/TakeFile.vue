@@ -47,7 +47,7 @@ const take = async (): Promise<void> => {
     />
     <Button
       severity="secondary"
-      label="Bring in a unit file…"
+      label="Import a unit file…"
       :loading="busy"
       @click="input?.click()"
     />

@@ -18,7 +18,7 @@ const props = defineProps<{
 }>();
 const { draft, isTyped, keepWith } = useDraft({
   place: () => props.place,
-  what: () => 'For whom a walk was given',
+  what: () => 'Who a walk was for',
   fresh: () => {
     const { name = '', email = '', phone = '' } = props.kept?.buyer ?? {};
     return { name, email, phone };
@@ -38,18 +38,18 @@ const keep = async (): Promise<void> => {
     problem.value = read.error.issues[0]?.message ?? '';
     return;
   }
-  if (await keepWith(() => attempt(() => props.name(read.data), 'Kept.'))) isOpen.value = false;
+  if (await keepWith(() => attempt(() => props.name(read.data), 'Saved.'))) isOpen.value = false;
 };
 </script>
 
 <template>
   <section aria-labelledby="buyer-title">
-    <h3 id="buyer-title">For whom</h3>
+    <h3 id="buyer-title">Who’s it for?</h3>
     <p v-if="kept && !isOpen" class="who">
       <span>
         <strong>{{ kept.buyer.name }}</strong>
         {{ [kept.buyer.email, kept.buyer.phone].filter(Boolean).join(', ') }}
-        <small class="soft">kept until {{ formatDate(kept.keepUntil) }}, then forgotten</small>
+        <small class="soft">kept until {{ formatDate(kept.keepUntil) }}, then deleted</small>
       </span>
       <Button severity="secondary" size="small" label="Change" @click="isOpen = true" />
     </p>
@@ -78,7 +78,7 @@ const keep = async (): Promise<void> => {
           autocomplete="off"
         />
       </div>
-      <Button type="submit" severity="secondary" label="Keep it" :loading="busy" />
+      <Button type="submit" severity="secondary" label="Save" :loading="busy" />
     </form>
     <FormNews :done="done" :problem="problem" />
   </section>

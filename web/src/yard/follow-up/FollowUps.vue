@@ -59,14 +59,14 @@ defineExpose({ list });
       <p>From this walk: {{ proposed.map((one) => one.text).join('; ') }}</p>
       <Button
         :label="
-          proposed.length === 1 ? 'Put it on the list' : `Put these ${proposed.length} on the list`
+          proposed.length === 1 ? 'Add to the list' : `Add these ${proposed.length} to the list`
         "
         :loading="busy"
         @click="takeAll"
       />
     </div>
     <p v-else-if="loaded && list.length === 0" class="soft">
-      Nothing to follow up. What is promised or asked on the walk is proposed here.
+      Nothing to follow up. What you promise or they ask on the walk shows up here.
     </p>
     <ul>
       <FollowUpRow

@@ -95,10 +95,10 @@ const send = async (): Promise<void> => {
   };
   if (!(await keepWith(() => attempt(putting, '')))) return;
   if (!sent?.sentAt) {
-    problem.value = 'The mail does not take it now. It is kept here; send it again later.';
+    problem.value = 'The mail isn’t taking it right now. It’s saved here; send it again later.';
     return;
   }
-  done.value = `Handed to the mail for ${sent.to}.`;
+  done.value = `Sent to ${sent.to}.`;
   tried = { id: crypto.randomUUID(), said: '' };
   isOpen.value = false;
 };
@@ -113,7 +113,7 @@ const send = async (): Promise<void> => {
           <summary>
             {{ letter.subject }}
             <small class="soft">{{
-              letter.sentAt ? `sent ${when(letter.sentAt)}, ${letter.by}` : 'waits for the mail'
+              letter.sentAt ? `sent ${when(letter.sentAt)}, ${letter.by}` : 'waiting to be sent'
             }}</small>
           </summary>
           <pre>{{ letter.text }}</pre>
@@ -121,7 +121,7 @@ const send = async (): Promise<void> => {
       </li>
     </ul>
     <p v-if="!buyer.email" class="soft">
-      {{ buyer.name }} left no e-mail. Call {{ buyer.phone }}, and tick what you told.
+      {{ buyer.name }} left no e-mail. Call {{ buyer.phone }}, and check off what you told them.
     </p>
     <Button
       v-else-if="!isOpen"
@@ -158,7 +158,7 @@ const send = async (): Promise<void> => {
     </form>
     <FormNews :done="done" :problem="problem" />
     <p v-if="session.session?.yard.demo" class="small soft">
-      In the demo nothing leaves this machine: messages stay in the yard’s own tray.
+      In the demo nothing leaves this machine: messages stay in the yard’s outbox.
     </p>
   </section>
 </template>

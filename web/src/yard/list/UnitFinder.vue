@@ -96,7 +96,7 @@ const go = async (unit: UnitSummary): Promise<void> => {
       auto-option-focus
       :delay="80"
       :empty-search-message="
-        units.loaded ? 'No unit of this yard is called so.' : 'The yard is still being opened…'
+        units.loaded ? 'No unit on this yard matches.' : 'Still opening the yard…'
       "
       @keydown.enter.capture="onEnter"
       @complete="(event) => (asked = event.query)"

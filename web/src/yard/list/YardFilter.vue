@@ -37,8 +37,8 @@ const emptied = async (work: () => Promise<void>): Promise<void> => {
     <div class="line">
       <InputText
         :model-value="view.text"
-        placeholder="Find in all text"
-        aria-label="Find units by any text of their record"
+        placeholder="Search all text"
+        aria-label="Find units by any text in their record"
         type="search"
         maxlength="80"
         @update:model-value="(text) => emit('set', { text: text ?? '' })"
@@ -49,12 +49,11 @@ const emptied = async (work: () => Promise<void>): Promise<void> => {
       <span class="soft number" role="status"
         >{{ counted(count, 'unit')
         }}<template v-if="unsure"
-          >; {{ unsure }} left out, for nobody knows
-          {{ unsure === 1 ? 'its' : 'their' }} figure</template
+          >; {{ unsure }} skipped, not known {{ unsure === 1 ? 'its' : 'their' }} figure</template
         ></span
       >
       <button v-if="!isWhole" type="button" class="plain" @click="emit('whole')">
-        All of the yard
+        Show all units
       </button>
       <span v-for="s in saved" :key="s.name" class="saved">
         <button type="button" @click="emit('set', s.view)">{{ s.name }}</button>

@@ -24,7 +24,7 @@ const conditions = [
   { key: 'used', label: 'used' },
 ] as const;
 const needs = [
-  { key: null, label: 'whatever they need' },
+  { key: null, label: 'any need' },
   { key: 'now', label: 'that need something now' },
   { key: 'soon', label: 'that need something soon' },
   { key: 'none', label: 'ready to show' },
@@ -47,12 +47,12 @@ const limits = [
   { key: 'longest', label: 'up to this long', name: 'Length', display: 'feet', like: [312, 315] },
   {
     key: 'heaviest',
-    label: 'gross up to',
+    label: 'GVWR up to',
     name: 'GVWR',
     display: 'weight',
     like: [7000, 7055],
   },
-  { key: 'driest', label: 'dry up to', name: 'Dry weight', display: 'weight', like: [5000, 4960] },
+  { key: 'driest', label: 'UVW up to', name: 'UVW', display: 'weight', like: [5000, 4960] },
 ] as const;
 type Limit = (typeof limits)[number];
 
@@ -107,7 +107,7 @@ const figureChoices = [
       />
     </div>
     <div>
-      <label for="f-year">of this year or newer</label>
+      <label for="f-year">this year or newer</label>
       <NumberField
         :model-value="view.fromYear"
         name="Model year"
@@ -162,7 +162,7 @@ const figureChoices = [
       label="and"
       :model-value="view.need"
       :choices="needs"
-      placeholder="whatever they need"
+      placeholder="any need"
       @update:model-value="(need) => emit('set', { need })"
     />
     <SelectField
@@ -191,13 +191,13 @@ const figureChoices = [
       />
     </div>
     <div class="keep">
-      <label for="f-name">Keep this view as</label>
+      <label for="f-name">Save this view as</label>
       <span>
         <InputText id="f-name" v-model="name" maxlength="40" placeholder="For the ferry" />
         <Button
           type="submit"
           severity="secondary"
-          label="Keep the view"
+          label="Save view"
           :disabled="name.trim() === ''"
         />
       </span>

@@ -73,8 +73,8 @@ const visible = computed(() =>
 
 const taken = async (unit: TakenFile): Promise<void> => {
   const text = unit.unsigned
-    ? `${unit.name} is in the yard. Signatures don’t come in with a file, so a technician needs to inspect it here and sign.`
-    : `${unit.name} is in the yard.`;
+    ? `${unit.name} is on the yard. Signatures don’t come with a file, so a technician has to inspect it here and sign.`
+    : `${unit.name} is on the yard.`;
   notice.value = { text, wrong: false };
   // What was left out is read before one goes on.
   if (unit.unsigned || !isStillHere()) return;
@@ -97,7 +97,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
           <Button
             v-if="showsFiles"
             severity="secondary"
-            label="Bring in a list"
+            label="Import a list"
             @click="router.push({ name: 'take-list' })"
           />
           <TakeFile
@@ -105,7 +105,7 @@ const taken = async (unit: TakenFile): Promise<void> => {
             @taken="taken"
             @refused="(text) => (notice = { text, wrong: true })"
           />
-          <Button label="Take in a unit" @click="router.push({ name: 'take-in' })" />
+          <Button label="Add a unit" @click="router.push({ name: 'take-in' })" />
         </template>
         <button
           v-if="isNarrow && !showsFiles"
@@ -128,8 +128,8 @@ const taken = async (unit: TakenFile): Promise<void> => {
       >
     </p>
     <div v-else-if="rows.length === 0" class="empty">
-      <h2>No unit stands here yet</h2>
-      <p>Take one in by typing what its labels say, or bring in a unit file from another yard.</p>
+      <h2>No units here yet</h2>
+      <p>Add one by typing what its labels say, or import a unit file from another yard.</p>
     </div>
     <template v-else>
       <YardFilter
@@ -145,8 +145,8 @@ const taken = async (unit: TakenFile): Promise<void> => {
       <div class="columns">
         <div>
           <p v-if="looked.length === 0" class="notice">
-            No unit is like that.
-            <button type="button" class="plain" @click="whole">Show all of the yard</button>
+            No units match.
+            <button type="button" class="plain" @click="whole">Show all units</button>
           </p>
           <ol
             ref="list"
@@ -167,8 +167,8 @@ const taken = async (unit: TakenFile): Promise<void> => {
             </li>
           </ol>
         </div>
-        <aside aria-label="Left to do on the lot">
-          <h2>Left to do on the lot</h2>
+        <aside aria-label="To do on the lot">
+          <h2>To do on the lot</h2>
           <dl>
             <div>
               <dt>Numbers that disagree</dt>
@@ -181,12 +181,12 @@ const taken = async (unit: TakenFile): Promise<void> => {
               <dd class="number">{{ left.confirm }}</dd>
             </div>
             <div>
-              <dt>Not looked at yet</dt>
+              <dt>Not checked yet</dt>
               <dd class="number">{{ left.look }}</dd>
             </div>
           </dl>
           <p class="small soft">
-            {{ left.prep }} things in this yard are prepared or have room only: not to be sold as
+            {{ left.prep }} things on this yard are prep only or room only. Don’t sell them as
             fitted.
           </p>
           <p v-if="!units.isKeptWhole" class="small soft">

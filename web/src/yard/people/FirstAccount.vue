@@ -42,7 +42,7 @@ const make = (): Promise<boolean> =>
 <template>
   <form class="first" @submit.prevent="make">
     <BrandMark />
-    <h1>This yard is empty. Make its first account.</h1>
+    <h1>This yard is empty. Create its first account.</h1>
     <div v-for="field in fields" :key="field.key">
       <label :for="field.key"
         >{{ field.label }} <span class="soft small">{{ field.hint }}</span></label
@@ -56,7 +56,7 @@ const make = (): Promise<boolean> =>
       />
     </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-    <Button type="submit" label="Make the account and open the yard" :loading="busy" />
+    <Button type="submit" label="Create account and open the yard" :loading="busy" />
   </form>
 </template>
 

@@ -39,7 +39,7 @@ const endOthers = (): Promise<boolean> =>
           {{ when(one.since) }}</span
         >
         <button v-if="!one.here" type="button" class="plain" @click="end(one)">
-          Sign it out <span class="visually-hidden">{{ one.device }}</span>
+          Sign out <span class="visually-hidden">{{ one.device }}</span>
         </button>
       </li>
     </ul>

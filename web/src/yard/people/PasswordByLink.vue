@@ -32,7 +32,7 @@ onMounted(async () => {
 
 const set = async (): Promise<void> => {
   const given = { token, password: password.value };
-  isSet.value = await attempt(() => ask('POST /api/password', { body: given }), 'Set.');
+  isSet.value = await attempt(() => ask('POST /api/password', { body: given }), 'Saved.');
 };
 const accept = (): Promise<boolean> =>
   attempt(async () => {
@@ -46,13 +46,13 @@ const accept = (): Promise<boolean> =>
   <div class="page">
     <div v-if="isSet" class="card">
       <BrandMark />
-      <h1>{{ link?.kind === 'invitation' ? 'You are on the yard' : 'Your password is set' }}</h1>
-      <RouterLink :to="{ name: 'sign-in' }">Sign in with it</RouterLink>
+      <h1>{{ link?.kind === 'invitation' ? 'You’re on the yard' : 'Your password is set' }}</h1>
+      <RouterLink :to="{ name: 'sign-in' }">Sign in</RouterLink>
     </div>
     <form v-else class="card" @submit.prevent="set">
       <BrandMark />
       <p v-if="!token" class="wrong" role="alert">
-        The link was cut short. Open the whole of it, or ask your manager for another.
+        The link was cut off. Open the whole link, or ask your manager for another.
       </p>
       <template v-if="link?.kind === 'invitation'">
         <h1>{{ link.yard }} invites you as {{ link.role }}</h1>
@@ -69,7 +69,7 @@ const accept = (): Promise<boolean> =>
           </p>
           <h2>Or with a password</h2>
           <p class="small soft">
-            Yours, if this address has an account here; else choose one, and it gets one.
+            Use your password if this address has an account here; otherwise choose one.
           </p>
         </template>
       </template>

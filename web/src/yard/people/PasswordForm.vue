@@ -15,7 +15,7 @@ const { busy, done, problem, field, attempt } = useAttempt();
 
 const change = async (): Promise<void> => {
   const given = { present: present.value, next: next.value };
-  const news = 'Changed. Every other sign-in of yours has ended.';
+  const news = 'Changed. You’re signed out everywhere else.';
   if (await attempt(() => ask('PUT /api/me/password', { body: given }), news))
     present.value = next.value = '';
 };
@@ -35,7 +35,7 @@ const change = async (): Promise<void> => {
         readonly
       />
       <div class="field">
-        <label for="present">Present password</label>
+        <label for="present">Current password</label>
         <InputText
           id="present"
           v-model="present"

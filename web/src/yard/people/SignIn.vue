@@ -69,7 +69,7 @@ const signIn = async (): Promise<void> => {
   <div class="page">
     <form @submit.prevent="signIn">
       <BrandMark />
-      <h1>What stands in the yard, and how well we know it</h1>
+      <h1>Every unit on the yard, and how well we know it</h1>
       <div>
         <label for="email">E-mail</label>
         <InputText id="email" v-model="email" type="email" autocomplete="username" required />
@@ -92,7 +92,7 @@ const signIn = async (): Promise<void> => {
         :loading="busy"
       />
       <p class="small soft">
-        Forgot the password? Your yard’s manager makes you a link to set another.
+        Forgot your password? Your yard’s manager can send you a link to set a new one.
       </p>
     </form>
     <svg class="scene" viewBox="0 0 560 190" aria-hidden="true">

@@ -12,7 +12,7 @@ const { problem, attempt } = useAttempt();
 
 const signOut = async (): Promise<void> => {
   const entries = outbox.unsent === 1 ? '1 entry is' : `${outbox.unsent} entries are`;
-  const warning = `${entries} not sent yet. What is not sent stays on this device until you sign in here again. Sign out all the same?`;
+  const warning = `${entries} not sent yet. It stays on this device until you sign in here again. Sign out anyway?`;
   if (outbox.unsent > 0 && !window.confirm(warning)) return;
   await attempt(async () => {
     await session.signOut();

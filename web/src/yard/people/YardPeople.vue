@@ -48,7 +48,7 @@ const add = (): Promise<boolean> =>
       const { link: made } = await ask('POST /api/people', { body: { ...given.value } });
       show(given.value.name, made);
       await read();
-    }, 'Invited. It counts once they have opened the link.'),
+    }, 'Invited. They’re in once they open the link.'),
   );
 
 const setRole = (person: YardPerson, role: Role): Promise<boolean> =>
@@ -65,22 +65,22 @@ const makeLink = (person: YardPerson): Promise<boolean> =>
 
 const remove = async (person: YardPerson): Promise<void> => {
   const question = person.ready
-    ? `Take ${person.name} off this yard? What they recorded stays. They are signed out here at once.`
-    : `Take back the invitation of ${person.name}? Its link stops working.`;
+    ? `Remove ${person.name} from this yard? What they recorded stays. They’re signed out here right away.`
+    : `Cancel ${person.name}’s invitation? Its link stops working.`;
   if (!window.confirm(question)) return;
   await list.attempt(
     async () => {
       await ask('DELETE /api/people/:id', { params: { id: person.id } });
       await read();
     },
-    person.ready ? `${person.name} is off this yard.` : 'Taken back.',
+    person.ready ? `${person.name} is removed from this yard.` : 'Canceled.',
   );
 };
 </script>
 
 <template>
   <section aria-labelledby="people-title">
-    <h2 id="people-title">People of this yard</h2>
+    <h2 id="people-title">People on this yard</h2>
     <ul>
       <li v-for="person in people" :key="person.id" :data-person="person.name">
         <div class="who">
@@ -106,7 +106,7 @@ const remove = async (person: YardPerson): Promise<void> => {
             class="plain"
             @click="remove(person)"
           >
-            Take off <span class="visually-hidden">{{ person.name }}</span>
+            Remove <span class="visually-hidden">{{ person.name }}</span>
           </button>
         </div>
       </li>
@@ -114,7 +114,7 @@ const remove = async (person: YardPerson): Promise<void> => {
     <FormNews :done="list.done.value" :problem="list.problem.value" />
     <div v-if="link" class="link" role="status">
       <p>
-        Hand this to <strong>{{ link.name }}</strong>, and to nobody else; it works once, until
+        Give this to <strong>{{ link.name }}</strong> and nobody else. It works once, until
         {{ when(link.until) }}.
       </p>
       <code>{{ link.address }}</code>

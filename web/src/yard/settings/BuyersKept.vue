@@ -19,7 +19,7 @@ const { all } = buyers;
 onMounted(buyers.load);
 const { draft: days, keepWith } = useDraft<number | null>({
   place: () => 'settings.buyers',
-  what: () => 'Days for which names and contacts are kept',
+  what: () => 'Days we keep names and contacts',
   fresh: () => session.session?.yard.keepBuyers ?? keepDays.usual,
 });
 const { busy, done, problem, attempt } = useAttempt();
@@ -35,7 +35,7 @@ const keep = (): Promise<boolean> =>
       await ask('PUT /api/yard', { body: { name, system, keepBuyers } });
       await session.reload();
       emit('changed');
-    }, 'Kept. It holds for whoever is written down from now on.'),
+    }, 'Saved. It applies to buyers added from now on.'),
   );
 
 /** A file of all that is kept of somebody, to be handed to them. */
@@ -48,7 +48,7 @@ const give = ({ buyer }: KeptBuyer): Promise<boolean> =>
     link.download = `what-we-keep-of-${buyer.name.toLowerCase().replaceAll(/\W+/g, '-')}.json`;
     link.click();
     URL.revokeObjectURL(url);
-  }, `Saved as a file: all that is kept of ${buyer.name}.`);
+  }, `Saved as a file: everything we have on ${buyer.name}.`);
 
 /** What cannot be taken back is asked first. */
 const asked = ref<string>();
@@ -57,7 +57,7 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
     await buyers.forget(buyer.id);
     asked.value = undefined;
     emit('changed');
-  }, 'Forgotten.');
+  }, 'Deleted.');
 </script>
 
 <template>
@@ -65,7 +65,7 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
     <h2 id="buyers-title">Buyers</h2>
     <form @submit.prevent="keep">
       <div class="field">
-        <label for="keep-buyers">Days for which names and contacts are kept</label>
+        <label for="keep-buyers">Days we keep names and contacts</label>
         <NumberField
           v-model="days"
           name="Days"
@@ -74,13 +74,13 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
           :to="keepDays.most"
         />
         <span class="small soft"
-          >Afterwards they are forgotten by themselves, with the messages to them.</span
+          >After that they’re deleted automatically, with the messages to them.</span
         >
       </div>
-      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <div><Button type="submit" severity="secondary" label="Save" :loading="busy" /></div>
     </form>
     <FormNews :done="done" :problem="problem || buyers.problem.value" />
-    <p v-if="all?.length === 0" class="soft">Nobody’s name is kept at the moment.</p>
+    <p v-if="all?.length === 0" class="soft">No names on file right now.</p>
     <ul>
       <li v-for="one in all" :key="one.buyer.id">
         <span
@@ -88,15 +88,15 @@ const forget = ({ buyer }: KeptBuyer): Promise<boolean> =>
           <span class="small soft">, until {{ formatDate(one.keepUntil) }}</span></span
         >
         <span v-if="asked === one.buyer.id" class="doors">
-          Name, contact, notes, memos and messages go for good.
+          Name, contact, notes, memos and messages are deleted for good.
           <button type="button" class="plain" @click="forget(one)">
-            Forget {{ one.buyer.name }}
+            Delete {{ one.buyer.name }}
           </button>
           <button type="button" class="plain" @click="asked = undefined">Keep them</button>
         </span>
         <span v-else class="doors">
-          <button type="button" class="plain" @click="give(one)">Save what is kept</button>
-          <button type="button" class="plain" @click="asked = one.buyer.id">Forget…</button>
+          <button type="button" class="plain" @click="give(one)">Save a copy</button>
+          <button type="button" class="plain" @click="asked = one.buyer.id">Delete…</button>
         </span>
       </li>
     </ul>

@@ -24,7 +24,7 @@ const { draft: views, keepWith } = useDraft<Partial<Record<SchoolKey, string>>>(
   fresh: () => ({ ...session.session?.yard.houseViews }),
 });
 const choicesOf = (key: SchoolKey) => [
-  { key: '', label: 'no view of ours' },
+  { key: '', label: 'no view' },
   ...(schools.find((s) => s.key === key)?.sides ?? []),
 ];
 const set = (key: SchoolKey, side: string): void => {
@@ -41,7 +41,7 @@ const keep = (): Promise<boolean> =>
       await ask('PUT /api/yard', { body: { name, system, houseViews: { ...views.value } } });
       await session.reload();
       emit('changed');
-    }, 'Kept, for everybody of this yard.'),
+    }, 'Saved for everybody on this yard.'),
   );
 </script>
 
@@ -49,7 +49,7 @@ const keep = (): Promise<boolean> =>
   <section aria-labelledby="views-title">
     <h2 id="views-title">House views</h2>
     <p class="small soft">
-      Both sides stand beside the feature. Where the yard takes one, it is named first, as ours.
+      Both sides show next to the feature. If the yard has a view, it comes first, as ours.
     </p>
     <details>
       <summary>{{ Object.keys(views).length }} of {{ offered.length }} taken</summary>
@@ -59,13 +59,13 @@ const keep = (): Promise<boolean> =>
           <ChoiceList
             :model-value="views[school.key] ?? ''"
             :choices="choicesOf(school.key)"
-            placeholder="no view of ours"
+            placeholder="no view"
             :aria-labelledby="`view-${school.key}`"
             @update:model-value="(side) => set(school.key, side)"
           />
         </div>
         <div>
-          <Button type="submit" severity="secondary" label="Keep the views" :loading="busy" />
+          <Button type="submit" severity="secondary" label="Save views" :loading="busy" />
         </div>
         <FormNews :done="done" :problem="problem" />
       </form>

@@ -28,13 +28,13 @@ const { draft, keepWith } = useDraft({
 const paceNow = computed(() => {
   const learned = session.session?.person.learnedPace ?? null;
   return learned === null
-    ? `Left empty, your walks are planned at ${usualPace} words a minute until enough of them show how you speak.`
-    : `Left empty, it goes by your last walks: ${learned} words a minute.`;
+    ? `If empty, your walks are planned at ${usualPace} words a minute until we’ve learned your pace.`
+    : `If empty, we go by your last walks: ${learned} words a minute.`;
 });
 const { busy, done, problem, attempt } = useAttempt();
 
 const choices = computed(() => [
-  { key: 'yard', label: `As the yard (${systemNames[session.session?.yard.system ?? 'us']})` },
+  { key: 'yard', label: `Same as the yard (${systemNames[session.session?.yard.system ?? 'us']})` },
   { key: 'us', label: systemNames.us },
   { key: 'metric', label: systemNames.metric },
 ]);
@@ -45,7 +45,7 @@ const keep = (): Promise<boolean> =>
       const { name, system, pace } = draft.value;
       await ask('PUT /api/me', { body: { name, system: system === 'yard' ? null : system, pace } });
       await session.reload();
-    }, 'Kept.'),
+    }, 'Saved.'),
   );
 </script>
 
@@ -68,11 +68,11 @@ const keep = (): Promise<boolean> =>
           :from="paces.from"
           :to="paces.to"
           clearable
-          placeholder="by my walks"
+          placeholder="from my walks"
         />
         <span class="small soft">{{ paceNow }}</span>
       </div>
-      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <div><Button type="submit" severity="secondary" label="Save" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>
   </section>

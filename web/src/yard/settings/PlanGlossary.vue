@@ -55,7 +55,7 @@ const add = async (): Promise<void> => {
 const takeOut = (row: GlossaryRow): Promise<boolean> =>
   put(
     own.value.filter((known) => known.code !== row.code),
-    `${row.code} is read as commonly again.`,
+    `${row.code} is read the usual way again.`,
   );
 </script>
 
@@ -63,12 +63,12 @@ const takeOut = (row: GlossaryRow): Promise<boolean> =>
   <section aria-labelledby="glossary-title">
     <h2 id="glossary-title">Letters in floor plans</h2>
     <p class="small soft">
-      {{ floorPlanGlossary.length }} common readings are built in. Your own stand before them.
+      {{ floorPlanGlossary.length }} common readings are built in. Yours come first.
     </p>
     <ul v-if="own.length">
       <li v-for="row in own" :key="row.code" :data-glossary="row.code">
         <strong>{{ row.code }}</strong> {{ row.readings.join(' or ') }}
-        <button type="button" @click="takeOut(row)">Take out</button>
+        <button type="button" @click="takeOut(row)">Remove</button>
       </li>
     </ul>
     <form @submit.prevent="add">
@@ -83,7 +83,7 @@ const takeOut = (row: GlossaryRow): Promise<boolean> =>
         />
       </div>
       <div class="field">
-        <label for="glossary-readings">Stand for <small>commas between several</small></label>
+        <label for="glossary-readings">Stand for <small>separate with commas</small></label>
         <InputText
           id="glossary-readings"
           v-model="draft.readings"

@@ -20,8 +20,8 @@ const mode = useMode();
       aria-labelledby="mode-title"
     />
     <p class="small soft">
-      Sunlight is black on white with heavier type. Kept on this device; one tap at the top switches
-      it too.
+      Sunlight is black on white with heavier type. It’s saved on this device; the button at the top
+      switches it, too.
     </p>
   </section>
 </template>

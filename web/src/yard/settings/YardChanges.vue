@@ -18,23 +18,23 @@ onMounted(() =>
 const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'person-invited': ({ subject, to }) => `${subject} invited as ${to}`,
   'person-added': ({ subject, to }) => `${subject} is here as ${to}`,
-  'person-removed': ({ subject, from }) => `${subject} taken off, was ${from}`,
+  'person-removed': ({ subject, from }) => `${subject} removed, was ${from}`,
   name: ({ from, to }) => `${from} is now ${to}`,
   role: ({ subject, from, to }) => `${subject}: ${from} → ${to}`,
   'password-link': ({ subject }) => `password link made for ${subject}`,
   'yard-name': ({ from, to }) => `yard renamed: ${from} → ${to}`,
-  vehicle: ({ subject, to }) => `vehicle ${subject}: ${to ?? 'taken off'}`,
+  vehicle: ({ subject, to }) => `vehicle ${subject}: ${to ?? 'removed'}`,
   'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
   route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
   'keep-buyers': ({ from, to }) => `buyers’ names are kept ${to}, were ${from}`,
   water: ({ subject, from, to }) =>
     `water, ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
-  'buyer-forgotten': () => 'a buyer was forgotten, with what was written to them',
-  'buyer-kept': () => 'a buyer’s name and contact were kept',
+  'buyer-forgotten': () => 'a buyer was deleted, with messages to them',
+  'buyer-kept': () => 'a buyer’s name and contact were added',
   'buyer-changed': () => 'a buyer’s name or contact was changed',
   'buyer-named': ({ subject }) => `a buyer was named on a walk ${subject} gave`,
-  'buyer-unnamed': ({ subject }) => `the buyer was taken off a walk ${subject} gave`,
+  'buyer-unnamed': ({ subject }) => `the buyer was removed from a walk ${subject} gave`,
   'letter-written': () => 'a message was written to a buyer',
   'follow-up-dropped': ({ subject }) => `a follow-up was dropped: ${subject}`,
   'screen-opened': ({ subject }) => `a buyer’s screen was opened on a walk ${subject} gives`,
@@ -49,10 +49,10 @@ const wordsFor = (change: YardChange): string => words[change.what]?.(change) ??
 
 <template>
   <section aria-labelledby="changes-title">
-    <h2 id="changes-title">What was changed here</h2>
+    <h2 id="changes-title">Changes on this yard</h2>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-else-if="changes?.length === 0" class="soft">
-      Nothing yet. Who was taken on, given a role or helped back in is noted here.
+      Nothing yet. People added, roles changed and passwords reset show up here.
     </p>
     <ul v-else>
       <li v-for="change in changes" :key="change.id">

@@ -39,16 +39,16 @@ const key = ref([begun, ...all.value.map((route) => route.key)].find(waits) ?? f
 const like = ref(firstKey);
 const blank = (): Route => ({
   key: begun,
-  label: 'Our way round',
+  label: 'Our route',
   legs: all.value.find((route) => route.key === like.value)?.legs ?? [],
   endsClosed: false,
 });
 const choices = computed(() => [
   ...all.value.map((route) => ({
     key: route.key,
-    label: waits(route.key) ? `${route.label} – typed, not kept yet` : route.label,
+    label: waits(route.key) ? `${route.label} – typed, not saved yet` : route.label,
   })),
-  ...(key.value === begun || waits(begun) ? [{ key: begun, label: 'A new way round' }] : []),
+  ...(key.value === begun || waits(begun) ? [{ key: begun, label: 'A new route' }] : []),
 ]);
 const {
   draft: editing,
@@ -57,7 +57,7 @@ const {
   keepWith,
 } = useDraft({
   place: () => placeOf(key.value),
-  what: () => 'A way round',
+  what: () => 'A route',
   fresh: (): { route?: Route | undefined } => ({
     route: key.value === begun ? blank() : all.value.find((route) => route.key === key.value),
   }),
@@ -124,11 +124,11 @@ const others = computed(() => own.value.filter((route) => route.key !== key.valu
 const keep = async (): Promise<void> => {
   if (!draft.value) return;
   const route = { ...draft.value, key: key.value === begun ? crypto.randomUUID() : key.value };
-  const put = () => send([...others.value, route], `${route.label} is kept.`);
+  const put = () => send([...others.value, route], `${route.label} is saved.`);
   if (await keepWith(put)) key.value = route.key;
 };
 const back = async (): Promise<void> => {
-  await send(others.value, isUsual.value ? 'As it usually is.' : 'Taken off.');
+  await send(others.value, isUsual.value ? 'Back to the usual order.' : 'Removed.');
   clear();
   if (!isUsual.value) key.value = firstKey;
 };
@@ -144,14 +144,14 @@ const fresh = (): void => {
 
 <template>
   <section aria-labelledby="routes-title">
-    <h2 id="routes-title">Ways round</h2>
+    <h2 id="routes-title">Routes</h2>
     <p class="soft">
-      In which order a walk goes. Stations stand where their things are on each unit; what a unit
-      lacks drops out.
+      The order a walk goes in. Stations follow where things are on each unit; what a unit doesn’t
+      have drops out.
     </p>
     <div class="fields">
-      <SelectField v-model="key" label="Way round" :choices="choices" />
-      <Button severity="secondary" label="A way of our own" @click="fresh" />
+      <SelectField v-model="key" label="Route" :choices="choices" />
+      <Button severity="secondary" label="A route of your own" @click="fresh" />
     </div>
     <form v-if="draft" @submit.prevent="keep">
       <label for="route-name">Its name</label>
@@ -209,14 +209,14 @@ const fresh = (): void => {
           :checked="draft.endsClosed"
           @change="draft = { ...draft, endsClosed: !draft.endsClosed }"
         />
-        Ends with the slide closed, to show what is still reached on the road
+        End with the slide closed, to show what you can reach on the road
       </label>
       <p class="fields">
-        <Button type="submit" label="Keep this way round" :disabled="busy || !draft.label.trim()" />
+        <Button type="submit" label="Save route" :disabled="busy || !draft.label.trim()" />
         <Button
           v-if="isOwn"
           severity="secondary"
-          :label="isUsual ? 'Back to the usual order' : 'Take it off'"
+          :label="isUsual ? 'Reset to the usual order' : 'Remove'"
           :disabled="busy"
           @click="back"
         />
@@ -224,7 +224,7 @@ const fresh = (): void => {
           v-if="isTyped || key === begun"
           type="button"
           severity="secondary"
-          label="Leave it as it was"
+          label="Cancel"
           @click="leave"
         />
       </p>

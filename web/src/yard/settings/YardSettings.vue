@@ -37,7 +37,7 @@ const keep = (): Promise<boolean> =>
       await ask('PUT /api/yard', { body: draft.value });
       await session.reload();
       emit('changed');
-    }, 'Kept, for everybody of this yard.'),
+    }, 'Saved for everybody on this yard.'),
   );
 </script>
 
@@ -50,7 +50,7 @@ const keep = (): Promise<boolean> =>
         <InputText id="yard-name" v-model="draft.name" autocomplete="off" maxlength="80" required />
       </div>
       <SelectField v-model="draft.system" class="field" label="Usual units" :choices="choices">
-        <span class="small soft">Each person may have their own.</span>
+        <span class="small soft">Each person can set their own.</span>
       </SelectField>
       <SelectField
         v-model="draft.timeZone"
@@ -60,11 +60,11 @@ const keep = (): Promise<boolean> =>
         filter
       >
         <span class="small soft">
-          Dates and times are this yard’s, wherever someone opens it. Today is
+          Dates and times follow this yard, wherever you are. Today is
           {{ formatDate(clock.today) }} here.
         </span>
       </SelectField>
-      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <div><Button type="submit" severity="secondary" label="Save" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>
   </section>

@@ -36,7 +36,7 @@ const keep = (): Promise<boolean> =>
     await ask('PUT /api/yard', { body: { name, system, water: water.value } });
     await session.reload();
     emit('changed');
-  }, 'Kept. New questions about nights start from it.');
+  }, 'Saved. New questions about nights start from it.');
 </script>
 
 <template>
@@ -53,7 +53,7 @@ const keep = (): Promise<boolean> =>
           @usual="usual(style.key)"
         />
       </div>
-      <div><Button type="submit" severity="secondary" label="Keep" :loading="busy" /></div>
+      <div><Button type="submit" severity="secondary" label="Save" :loading="busy" /></div>
       <FormNews :done="done" :problem="problem" />
     </form>
   </section>

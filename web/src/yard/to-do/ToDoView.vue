@@ -83,7 +83,7 @@ const printing = async (): Promise<void> => {
 <template>
   <section aria-labelledby="left-title">
     <header class="page-head">
-      <h1 id="left-title">What is left</h1>
+      <h1 id="left-title">To do</h1>
       <p class="soft">
         {{ counted(all.length, 'thing') }} on {{ new Set(all.map((row) => row.unit)).size }} units
       </p>
@@ -92,11 +92,11 @@ const printing = async (): Promise<void> => {
     <p v-if="units.problem" class="page-part wrong" role="alert">{{ units.problem }}</p>
     <p v-else-if="!found" class="page-part soft">Opening the yard…</p>
     <p v-if="lacking" class="page-part soft" role="status">
-      The records of {{ counted(lacking, 'unit') }} aren’t on this device, so this list leaves them
-      out. Come back to it with a network.
+      The records of {{ counted(lacking, 'unit') }} aren’t on this device, so they’re missing from
+      this list. Come back with a network.
     </p>
     <p v-if="found && all.length === 0 && !lacking" class="page-part">
-      Nothing: no guess, no hearsay that anything leans on, no question, no repair.
+      Nothing to do: no estimates, no questions, no repairs.
     </p>
     <template v-else-if="all.length > 0">
       <div class="page-part choosing">

@@ -12,20 +12,20 @@ const unitAt = (where: string): string => {
   return record ? [nameOf(record), textOf(record, 'stockNumber')].filter(Boolean).join(' ') : '';
 };
 const leave = (place: string, what: string): void => {
-  if (window.confirm(`Leave out what was typed under “${what}”? It is nowhere else.`))
+  if (window.confirm(`Discard what was typed under “${what}”? It isn’t saved anywhere else.`))
     drafts.drop(place);
 };
 </script>
 
 <template>
   <section v-if="drafts.list.length" aria-labelledby="typed">
-    <h2 id="typed">Typed, not kept yet</h2>
+    <h2 id="typed">Typed, not saved yet</h2>
     <ul>
       <li v-for="{ place, what, where } in drafts.list" :key="place">
         <RouterLink :to="where">{{ what }}</RouterLink>
         <span class="small soft">{{ unitAt(where) }}</span>
         <button type="button" class="small" @click="leave(place, what)">
-          Leave it out<span class="visually-hidden">: {{ what }}</span>
+          Discard<span class="visually-hidden">: {{ what }}</span>
         </button>
       </li>
     </ul>

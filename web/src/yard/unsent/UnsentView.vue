@@ -41,7 +41,7 @@ const saveAsFile = ({ item, reason, at }: KeptDeclined): void => {
 };
 
 const leaveOut = (declined: KeptDeclined): void => {
-  const question = `Leave out “${told(declined.item).what}” for good? It is nowhere else.`;
+  const question = `Discard “${told(declined.item).what}” for good? It isn’t saved anywhere else.`;
   if (window.confirm(question)) void outbox.takeUp([declined], false);
 };
 </script>
@@ -50,11 +50,10 @@ const leaveOut = (declined: KeptDeclined): void => {
   <div class="unsent">
     <h1>Not sent yet</h1>
     <p v-if="isSent" class="empty">
-      Everything you did here is on the server. What you do without a network waits here, and is
-      sent by itself.
+      Everything’s on the server. What you do without a network waits here and sends itself.
     </p>
     <section v-if="outbox.waiting.clashes.length" aria-labelledby="clashes">
-      <h2 id="clashes">Two values, one to choose</h2>
+      <h2 id="clashes">Two values: choose one</h2>
       <OwnClashes>
         <template #before="{ clash }">
           <RouterLink :to="{ name: 'record', params: { id: clash.unit } }">{{
@@ -65,7 +64,7 @@ const leaveOut = (declined: KeptDeclined): void => {
     </section>
     <DraftList />
     <section v-if="outbox.waiting.declined.length" aria-labelledby="declined">
-      <h2 id="declined">Not taken by the server</h2>
+      <h2 id="declined">Refused by the server</h2>
       <ul>
         <li v-for="one in outbox.waiting.declined" :key="one.key" class="declined">
           <span
@@ -85,14 +84,14 @@ const leaveOut = (declined: KeptDeclined): void => {
               label="Save as a file"
               @click="saveAsFile(one)"
             />
-            <Button size="small" severity="secondary" label="Leave it out" @click="leaveOut(one)" />
+            <Button size="small" severity="secondary" label="Discard" @click="leaveOut(one)" />
           </span>
         </li>
       </ul>
     </section>
     <section v-if="outbox.unsent" aria-labelledby="waiting">
       <h2 id="waiting">Waiting for the server</h2>
-      <p class="soft">Kept on this device, and sent by itself as soon as the server answers.</p>
+      <p class="soft">It’s saved on this device and sends itself as soon as the server answers.</p>
       <ol>
         <li v-for="{ key, item } in outbox.waiting.queue" :key="key">
           <strong>{{ told(item).where }}</strong>

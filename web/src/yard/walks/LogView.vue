@@ -104,10 +104,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
   </p>
   <p v-else-if="!walks" class="pad soft">Opening the log…</p>
   <div v-else-if="!chosen || !log" class="pad">
-    <h2>No walk was given here yet</h2>
+    <h2>No walks here yet</h2>
     <p>
       Plan one under <RouterLink :to="{ name: 'walk', params: { id: unit.id } }">Walk</RouterLink>;
-      what is said and asked is written down here by itself.
+      what’s said and asked is logged here automatically.
     </p>
   </div>
   <div v-else class="log">
@@ -139,10 +139,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
         <RouterLink
           v-if="log.finished && isOfToday"
           :to="{ name: 'give', params: { walk: chosen.plan.id } }"
-          >Go on with it after all</RouterLink
+          >Go on after all</RouterLink
         >
         <RouterLink v-if="!log.finished" :to="{ name: 'give', params: { walk: chosen.plan.id } }"
-          >Go on with it</RouterLink
+          >Continue</RouterLink
         >
       </header>
       <template v-if="log.marks.length">
@@ -167,10 +167,10 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
                   v-if="isOnList(m.note)"
                   class="onward"
                   :to="{ name: 'questions', params: { id: unit.id } }"
-                  >on the open questions</RouterLink
+                  >in open questions</RouterLink
                 >
                 <button v-else type="button" class="onward" @click="putOnList(m)">
-                  Put it on the open questions
+                  Add to open questions
                 </button>
               </template></span
             >
@@ -179,8 +179,8 @@ const share = (ms: number): string => `${(ms / longest.value) * 100}%`;
       </template>
       <AfterWalk v-if="!isHere" :key="chosen.plan.id" :unit="unit" :plan="chosen.plan" :log="log" />
       <p v-else class="here" role="status">
-        This is what the device has. What is left to do and the message to the buyer are made when
-        there is a network again; all that was marked is kept till then.
+        This is what’s on this device. Follow-ups and the message to the buyer need a network;
+        everything you marked is saved until then.
       </p>
       <h3>Said and shown</h3>
       <p v-if="log.done.length === 0" class="soft">Nothing yet.</p>

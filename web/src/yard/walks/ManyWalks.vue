@@ -41,11 +41,11 @@ const minutes = (value: number): string => `${Math.round(value)} min`;
   <section aria-labelledby="many-title">
     <h2 id="many-title">Over {{ summary.walks }} walks</h2>
     <p class="soft">
-      {{ summary.finished }} of them finished; only those tell what was left out and how long it
+      {{ summary.finished }} of them finished; only those show what was left out and how long it
       took.
     </p>
     <p v-if="summary.finished === 0" class="soft">
-      Finish a walk, and what was skipped, asked and liked is added up here.
+      Finish a walk, and what was skipped, asked and liked adds up here.
     </p>
     <div v-else class="charts">
       <BarsChart

@@ -69,21 +69,21 @@ const mayWrite = computed(() => session.may('record'));
   <div>
     <header class="page-head">
       <h1>Walks</h1>
-      <p class="soft">A walk is planned on its unit’s page, under Walk.</p>
+      <p class="soft">You plan a walk on the unit’s page, under Walk.</p>
     </header>
     <p v-if="problem" class="page-part wrong" role="alert">
       {{ problem }} <Button severity="secondary" label="Try again" @click="load" />
     </p>
     <p v-else-if="!walks" class="page-part soft" role="status">Opening the walks…</p>
     <p v-else-if="walks.length === 0" class="page-part">
-      No walk yet. Open a unit, plan one under Walk, and give it; what is asked and promised comes
+      No walks yet. Open a unit, plan one under Walk, and give it; questions and promises come
       together here.
     </p>
     <template v-else>
       <div class="two">
         <section class="page-part" aria-labelledby="under-way">
           <h2 id="under-way">Under way</h2>
-          <p v-if="underWay.length === 0" class="soft">Nobody gives one at the moment.</p>
+          <p v-if="underWay.length === 0" class="soft">Nobody’s giving one right now.</p>
           <ul>
             <li v-for="walk in underWay" :key="walk.plan.id" class="way">
               <span
@@ -96,10 +96,10 @@ const mayWrite = computed(() => session.may('record'));
               >
               <span class="doors">
                 <RouterLink :to="{ name: 'look-in', params: { walk: walk.plan.id } }"
-                  >Look in</RouterLink
+                  >Watch</RouterLink
                 >
                 <RouterLink v-if="mayWrite" :to="{ name: 'give', params: { walk: walk.plan.id } }"
-                  >Go on with it</RouterLink
+                  >Continue</RouterLink
                 >
               </span>
             </li>
@@ -111,7 +111,7 @@ const mayWrite = computed(() => session.may('record'));
             {{ followUps.problem.value }}
           </p>
           <p v-if="followUps.loaded.value && open.length === 0" class="soft">
-            Nothing is left to do. What a walk leaves is proposed in its log.
+            Nothing left to do. A walk’s follow-ups are in its log.
           </p>
           <ul>
             <FollowUpRow

@@ -32,7 +32,7 @@ const placeText = ({ back, side, length, depth }: Place, system: System): string
 export const places = part({
   schema: placeSchema,
   isKey: isLocatedKey,
-  label: (key) => `${entryLabel(key)}, its place`,
+  label: (key) => `${entryLabel(key)}, position`,
   text: (value, { system }) => placeText(value, system),
   example: ['awning', { back: 120, side: 'door', length: 192 }],
 });

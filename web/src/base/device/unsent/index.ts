@@ -28,6 +28,6 @@ export const kindOf = (item: Unsent): UnsentKind<KindOf> | undefined =>
  */
 export const describe = (item: Unsent, nameOf: (unit: string) => string, system: System): InWords =>
   kindOf(item)?.describe(item, nameOf, system) ?? {
-    what: 'something from a newer version of this page; load the page again to send it',
+    what: 'something from a newer version of this page; reload the page to send it',
     where: '',
   };
