@@ -128,9 +128,9 @@ test('a number that changes while one presents is the new one, on the card and b
   });
   const now = (value.amount + 111).toLocaleString('en-US');
   await expect(card(page)).toContainText(now);
-  await expect(page.getByText('Changed since it was planned')).toBeVisible();
+  await expect(page.getByText('Changed since you planned it')).toBeVisible();
   await expect(buyer.getByText(now)).toBeVisible();
-  await expect(buyer.getByText('and not a pound more')).toHaveCount(0);
+  await expect(buyer.getByText('all loaded up')).toHaveCount(0);
 
   // A manager looks in, and touches nothing.
   const maren = await (await browser.newContext({ viewport: desk })).newPage();
@@ -221,7 +221,7 @@ test.describe('without a network', () => {
     await page.getByText('With the asking price').click();
     await expectSound(page, 'after a walk');
     await page.getByRole('button', { name: 'Send it to asa@harbor.example' }).click();
-    await expect(page.getByText('Handed to the mail for asa@harbor.example.')).toBeVisible();
+    await expect(page.getByText('Sent to asa@harbor.example.')).toBeVisible();
 
     await page.goto(demo('/walks'));
     await expect(page.getByText('send the manual').first()).toBeVisible();
@@ -239,9 +239,9 @@ test.describe('without a network', () => {
     await asa.getByRole('button', { name: 'Save a copy' }).click();
     expect((await file).suggestedFilename()).toBe('what-we-keep-of-asa-fenn.json');
     await asa.getByRole('button', { name: 'Delete…' }).click();
-    await asa.getByRole('button', { name: 'Forget Asa Fenn' }).click();
+    await asa.getByRole('button', { name: 'Delete Asa Fenn' }).click();
     await expect(asa).toHaveCount(0);
-    await expect(maren.getByText('a buyer was forgotten').first()).toBeVisible();
+    await expect(maren.getByText('a buyer was deleted').first()).toBeVisible();
     await context!.close();
   });
 });

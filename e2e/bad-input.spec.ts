@@ -19,11 +19,11 @@ test('an impossible number or unit is told beside its field and not kept', async
   const field = row(page, 'width').getByRole('textbox').first();
   const keep = row(page, 'width').getByRole('button', { name: 'Save', exact: true });
   const cases = {
-    '-7 ft': /^Width cannot be less than zero/,
-    '7 lb': /^Width is given in lb, which measures something else. Give it in ft/,
+    '-7 ft': /^Width can’t be less than zero/,
+    '7 lb': /^Width is in lb, which measures something else. Type it in ft/,
     '7 cubits': /^Width has a unit we don’t know: “cubits”/,
     wide: /^Width can’t be read: “wide”/,
-    '0': /^Width cannot be 0/,
+    '0': /^Width can’t be 0/,
   };
   for (const [typed, sentence] of Object.entries(cases)) {
     await typeInto(field, typed);
@@ -41,7 +41,7 @@ test('a VIN with a wrong digit is recorded and objected to', async ({ page }) =>
   await enter(page, 'vin', '1M8GDM9A1KP042788', 'Read');
   await expect(row(page, 'vin')).toContainText('1M8GDM9A1KP042788');
   await expect(page.locator('[data-check="vin:vin"]')).toContainText(
-    'The ninth character is 1, but the other sixteen ask for X',
+    'The ninth character is 1, but by the other sixteen it should be X',
   );
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.locator('[data-check="vin:vin"]')).toHaveCount(0);
@@ -52,12 +52,12 @@ test('an over-long text and a stock number that is taken are told, and what was 
 }) => {
   await signIn(page);
   await openUnit(page, 'TQ-0402');
-  await goTo(page, /^24 Papers/);
+  await goTo(page, /^24 Paperwork/);
   await row(page, 'stockNumber').getByRole('button').first().click();
   const field = row(page, 'stockNumber').getByRole('textbox').first();
   await typeInto(field, 'X'.repeat(30));
   await expect(row(page, 'stockNumber').getByRole('alert')).toHaveText(
-    /30 characters long; there is room for 24/,
+    /30 characters long; there’s room for 24/,
   );
   await typeInto(field, 'TQ-0377');
   await row(page, 'stockNumber').getByRole('button', { name: 'Save', exact: true }).click();
@@ -76,9 +76,9 @@ test('files that are not unit files are refused by name', async ({ page }) => {
   };
   const alert = page.getByRole('alert');
   await offer('notes.json', 'just text');
-  await expect(alert).toContainText('“notes.json” is not a unit file');
+  await expect(alert).toContainText('“notes.json” isn’t a unit file');
   await offer('other.json', '{"hello":1}');
-  await expect(alert).toContainText('This is isn’t a Fair Gable unit file');
+  await expect(alert).toContainText('This isn’t a Fair Gable unit file');
   await offer('later.json', '{"format":"fair-gable/unit","version":99}');
   await expect(alert).toContainText(/version 99; this program reads up to \d+/);
   await expect(page.getByRole('link', { name: /Outline of/ })).toHaveCount(

@@ -40,7 +40,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await openUnit(page, 'TQ-0381');
   await goTo(page, /^11 Label panel/);
   await row(page, 'vin').getByRole('button').first().click();
-  await expect(row(page, 'vin')).toContainText('The check digit agrees; model year 1995 or 2025.');
+  await expect(row(page, 'vin')).toContainText('The check digit is right; model year 1995 or 2025.');
   await row(page, 'buildDate').getByRole('button').first().click();
   await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '10/24');
   await expect(row(page, 'buildDate')).toContainText('Oct 2024');
@@ -58,7 +58,7 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await row(page, 'bunkSize').getByRole('button', { name: 'Save', exact: true }).click();
   await expect(row(page, 'bunkSize').getByRole('button').first()).toContainText('30 × 76 in');
   const note = page.locator('[data-check="bunk-rating:bunkRating"]');
-  await expect(note).toContainText('2 bunks, and no rating on record');
+  await expect(note).toContainText('There are 2 bunks and no rating on record');
   await note.getByRole('button', { name: 'Go to bunk rating' }).click();
   await expect(row(page, 'bunkRating').getByRole('textbox').first()).toBeFocused();
 });

@@ -21,7 +21,7 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
       .getByRole('radio', { name: 'Yes' })
       .elementHandle();
   const taps = await Promise.all([
-    yes('Does it give when pressed with the flat hand?'),
+    yes('Does it give when you press with a flat hand?'),
     yes('Does the moisture meter read higher than at a dry spot?'),
   ]);
   await page.evaluate((all) => all.forEach((radio) => (radio as HTMLElement).click()), taps);
@@ -39,7 +39,7 @@ test('a finding is tapped, looked into, signed and told first', async ({ page, b
   await same.getByRole('button').first().click();
   await typeInto(same.getByLabel('Note'), 'opened: wet foam');
   await same.getByRole('button', { name: 'Sign' }).click();
-  await expect(same).toContainText('As found, to be repaired: Bram Oake');
+  await expect(same).toContainText('As found, needs repair: Bram Oake');
   await allSent(technician);
   await context.close();
 

@@ -75,7 +75,7 @@ const editors: readonly Editor[] = [
   {
     what: 'what was fitted',
     at: unitAt('TQ-0403', 'aboard'),
-    field: label('What'),
+    field: (page) => page.getByLabel('What', { exact: true }),
     typed: 'Bike rack',
     keep: async (page) => {
       await typeInto(page.getByLabel('Weight'), '48 lb');
@@ -113,7 +113,7 @@ const editors: readonly Editor[] = [
     what: 'a vehicle',
     at: at('/vehicles'),
     open: press('A buyer’s vehicle'),
-    field: label(/^What you call it/),
+    field: label(/^What to call it/),
     typed: 'Gray truck, Saturday',
     keep: enter,
     offline: 'is said',
@@ -320,7 +320,7 @@ test('a figure is there after a tab closed in the midst of it, and none is kept 
   await expect(rating).toHaveValue('plenty');
   await typeInto(rating, '7,000 lb');
   await press('Save')(again);
-  await expect(again.getByText('Silver van is kept.')).toBeVisible();
+  await expect(again.getByText('Silver van is saved.')).toBeVisible();
 });
 
 test('what one tries for oneself is there again after a closed tab, and nobody else’s', async ({

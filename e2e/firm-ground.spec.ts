@@ -51,7 +51,7 @@ test('what one changes is on the other’s screen; two fields merge, one field i
   await expect(row(bram, 'hitchWeight').getByRole('textbox').first()).toHaveValue('500 lb');
   await row(bram, 'hitchWeight').getByRole('radio', { name: 'Told' }).check({ force: true });
   await row(bram, 'hitchWeight')
-    .getByRole('button', { name: /^Keep (it|both)$/ })
+    .getByRole('button', { name: /^Save( both)?$/ })
     .click();
 
   const clash = bram.locator('[data-clash="specs.hitchWeight"]');
@@ -85,8 +85,8 @@ test('a label that was being typed overwrites nothing that another read meanwhil
   await enter(bram, 'ccc', '2,111 lb', 'Read');
   await saved(bram);
   await page.keyboard.type('22 lb');
-  await page.getByRole('button', { name: /^Keep/ }).click();
-  const mine = page.getByRole('button', { name: /put it in place of the other/ });
+  await page.getByRole('button', { name: /as read$/ }).click();
+  const mine = page.getByRole('button', { name: /replace the other/ });
   const clash = page.getByText('1 to decide');
   await mine.or(clash).first().waitFor();
   if (await mine.isVisible()) await mine.click();
@@ -125,7 +125,7 @@ test.describe('without a network', () => {
     await expect(page.getByText('Hitch weight (dry): 612 lb')).toBeVisible();
     await expectSound(page, 'unsent');
     await page.context().setOffline(false);
-    await expect(page.getByText('Everything you did here is on the server')).toBeVisible();
+    await expect(page.getByText('Everything’s on the server')).toBeVisible();
     await saved(page);
   });
 
@@ -220,7 +220,7 @@ test('settings: one’s own units, three modes, and a new password by a manager�
     await expectSound(page, `settings, ${mode}`);
   }
   await page.getByRole('link', { name: 'Yard', exact: true }).click();
-  await expect(page.getByText('kg as built / gross').first()).toBeVisible();
+  await expect(page.getByText('kg UVW / GVWR').first()).toBeVisible();
 
   await maren.goto(demo('/settings'));
   const petra = maren.locator('[data-person="Petra Lune"]');

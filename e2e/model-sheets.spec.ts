@@ -19,8 +19,8 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
 
   await page.getByRole('link', { name: 'Sheet', exact: true }).click();
   await page.getByRole('button', { name: /^Take over \d+ fields from the sheet/ }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'are taken over' })).toBeVisible();
-  await expect(page.getByText('Nothing is otherwise than the sheet has it')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'fields filled in' })).toBeVisible();
+  await expect(page.getByText('everything matches the sheet')).toBeVisible();
 
   await page.getByRole('link', { name: 'Record', exact: true }).click();
   await goTo(page, /^15 Kitchen/);
@@ -59,7 +59,7 @@ test('two sources that disagree are both kept, until somebody decides', async ({
   await expect(row(page, 'uvw')).toContainText('2,310');
   await expect(row(page, 'uvw')).toContainText('also: 2,450 lb, told, Ines');
   const note = page.locator('[data-check="sources-in-conflict:uvw"]');
-  await expect(note).toContainText('2 sources speak of UVW');
+  await expect(note).toContainText('2 sources disagree on UVW');
 
   await page.getByRole('link', { name: 'To confirm' }).click();
   await expect(page.locator('[data-confirm="uvw"]')).toContainText('two sources disagree');

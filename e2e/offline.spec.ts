@@ -30,13 +30,13 @@ const said = (page: Page) => page.getByRole('button', { name: /^Said/ });
 
 test('two devices on one walk agree in the end', async ({ page, browser }) => {
   const address = await begin(page, 'TQ-0377');
-  await expect(card(page)).toContainText('outer skin stands off');
+  await expect(card(page)).toContainText('outer skin has come loose');
   await walkSent(page);
   const context = await browser.newContext({ viewport: phone });
   const second = await context.newPage();
   await signIn(second);
   await second.goto(address);
-  await expect(card(second)).toContainText('outer skin stands off');
+  await expect(card(second)).toContainText('outer skin has come loose');
 
   await page.context().setOffline(true);
   await sayCard(page, 1);

@@ -58,7 +58,7 @@ export const step = async (page: Page, id: string): Promise<void> => {
   await page.waitForTimeout(450);
   const line = page.locator(`[data-step="${id}"]`);
   if ((await line.count()) === 0)
-    await page.getByRole('button', { name: /more could be looked at/ }).click();
+    await page.getByRole('button', { name: /more you could check/ }).click();
   if ((await line.locator('.editor').count()) === 0) await line.getByRole('button').first().click();
   await expect(line.locator('.editor')).toBeVisible();
   await page.waitForTimeout(450);

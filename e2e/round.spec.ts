@@ -86,7 +86,7 @@ test('a tab killed with ten photos unsent loses none', async ({ page, context })
   await onPhone(page);
   const unit = await takeIn(page, 'TQ-0603');
   await page.goto(`${unit}/photos`);
-  await expect(page.getByText('No photo yet')).toBeVisible();
+  await expect(page.getByText('No photos yet')).toBeVisible();
   await context.setOffline(true);
   await page.getByLabel('Photo of the unit').setInputFiles((await jpegs(page, 10)) as never);
   await expect(page.locator('.photos li')).toHaveCount(10);
@@ -159,10 +159,10 @@ test('what is no photo is refused on the phone, in a sentence', async ({ page })
   const give = (name: string, buffer: Buffer) =>
     page.getByLabel('Photo of the unit').setInputFiles([{ name, mimeType: 'image/jpeg', buffer }]);
   await give('huge.jpg', Buffer.alloc(30_000_000, 1));
-  await expect(page.getByRole('alert')).toContainText('30 MB; it may have 12');
+  await expect(page.getByRole('alert')).toContainText('30 MB; 12 is the most');
   await give('text.jpg', Buffer.from('this is a text'));
-  await expect(page.getByRole('alert')).toContainText('no picture that can be read');
-  await expect(page.getByText('No photo yet')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('can’t read this as a picture');
+  await expect(page.getByText('No photos yet')).toBeVisible();
   await allSent(page);
 });
 
@@ -185,7 +185,7 @@ test('a full phone says so, and drops nothing that was kept', async ({ page }) =
   await expect(page.locator('.photos li')).toHaveCount(1);
   await page.evaluate(() => localStorage.setItem('full', 'yes'));
   await page.getByLabel('Photo of the unit').setInputFiles([second as never]);
-  await expect(page.getByRole('alert')).toContainText('This device could not keep that');
+  await expect(page.getByRole('alert')).toContainText('This device couldn’t save that');
   await expect(page.locator('.photos li')).toHaveCount(1);
   await page.evaluate(() => localStorage.removeItem('full'));
   await page.context().setOffline(false);

@@ -44,7 +44,7 @@ test('labels are read: a photo beside its fields, its code by the scanner', asyn
 
   // What stands in for the scanner wants no photo.
   await page.getByRole('button', { name: /^VIN label/ }).click();
-  await page.getByRole('button', { name: /hand scanner/ }).click();
+  await page.getByRole('button', { name: /scanner/ }).click();
   await expect(vin.getByRole('textbox')).toHaveValue('9TPKT1211T1000460');
 });
 
@@ -58,7 +58,7 @@ test('what was read off one label is not put into another', async ({ page }) => 
     await route.continue();
   });
   await page.goto(`${unit}/labels`);
-  await page.getByRole('button', { name: /hand scanner/ }).click();
+  await page.getByRole('button', { name: /scanner/ }).click();
   await page.getByRole('button', { name: /^Stock tag/ }).click();
   read();
   await expect(page.getByRole('alert')).toHaveText(/^VIN label: you left it before its code/);
@@ -115,7 +115,7 @@ test('a photo is turned, drawn on with keys, and taken off again', async ({ page
   }[];
   expect(entry?.value).toMatchObject({ caption: 'the dent', arrows: [{ from: [0.5, 0.5] }] });
   await viewer.getByRole('button', { name: 'Remove the photo' }).click();
-  await expect(page.getByText('No photo yet')).toBeVisible();
+  await expect(page.getByText('No photos yet')).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.locator('.photos li')).toHaveCount(1);
 });

@@ -53,7 +53,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
   );
   await note.getByRole('button', { name: 'Accept it' }).click();
   await expect(note).toContainText(
-    'Let stand by Ines Rook: “Label of a heavier sister, maker asked.”',
+    'Accepted by Ines Rook: “Label of a heavier sister, maker asked.”',
   );
 
   // Another value, and the settled note is back; its own button puts things right.
@@ -105,7 +105,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
   await expect(page.getByText('3,968 lb = 1,800 kg')).toBeVisible();
 
   const note = page.locator('[data-check="count-times-size:axleRating"]');
-  await expect(note).toContainText('A count run into a size: 2 × 5,000 lb');
+  await expect(note).toContainText('If count and size ran together, it’s 2 × 5,000 lb');
   await note.getByRole('button', { name: 'Use 2 × 5,000 lb' }).click();
   await page.getByRole('button', { name: /^Add it with 11 values/ }).click();
 
@@ -140,7 +140,7 @@ test.describe('without a network', () => {
     await expect(page.getByText(/2\d cards, about 8 min/)).toBeVisible();
     // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
     for (const sentence of [
-      /2 × 30 lb of propane/,
+      /two 30-pound propane cylinders/,
       /^The coupler drops over/,
       /^Your safety chains cross/,
       /unhitched, this breakaway cable/,
@@ -188,9 +188,9 @@ test.describe('without a network', () => {
     const shown = page.getByRole('button', { name: 'Shown', exact: true });
     const later = page.getByRole('button', { name: 'Later', exact: true });
 
-    await expect(card).toHaveText('You’ve got 2 × 30 lb of propane.');
+    await expect(card).toHaveText('You’ve got two 30-pound propane cylinders.');
     await expect(page.getByText('Lift the access lid')).toBeVisible();
-    await expect(page.getByText(/Smell of gas/)).toBeVisible();
+    await expect(page.getByText(/If you smell propane/)).toBeVisible();
     await expectSound(page, 'card');
     await said.click();
     await expect(card).toContainText('coupler');
@@ -252,7 +252,7 @@ test.describe('without a network', () => {
     await expectSound(page, 'log on the phone');
     await page.setViewportSize(desk);
     const part = (name: string) => page.locator(`[data-part="${name}"]`);
-    await expect(part('done')).toContainText('You’ve got 2 × 30 lb of propane.');
+    await expect(part('done')).toContainText('You’ve got two 30-pound propane cylinders.');
     await expect(part('done').getByRole('listitem')).toHaveCount(7);
     await expect(part('missed')).toContainText('Battery disconnect');
     await expect(part('missed')).not.toContainText('Safety chains');
@@ -296,11 +296,11 @@ test('the unit leaves as a file, and comes into an empty yard as the same unit',
     Password: 'a long enough one',
   };
   for (const [label, text] of Object.entries(given)) await typeInto(other.getByLabel(label), text);
-  await other.getByRole('button', { name: 'Make the account' }).click();
+  await other.getByRole('button', { name: 'Create account' }).click();
   await expect(other.getByRole('heading', { name: 'No units here yet' })).toBeVisible();
   await other.getByLabel('Unit file', { exact: true }).setInputFiles(path);
   // Nobody signs by a file: what was signed stays behind, and whoever brings it in is told.
-  await expect(other.getByText('Signatures don’t come in with a file')).toBeVisible();
+  await expect(other.getByText('Signatures don’t come with a file')).toBeVisible();
   await openFromYard(other, 'TQ-0417');
   await expect(other.getByRole('heading', { level: 1, name: 'Fenlark 24 RKD' })).toBeVisible();
 
@@ -359,7 +359,7 @@ test('one key finds a unit and keeps the place where one stands; another shows e
 
   await page.getByRole('button', { name: 'Find a unit' }).click();
   await page.keyboard.type('no such unit');
-  await expect(page.getByRole('option', { name: 'No unit of this yard is' })).toBeVisible();
+  await expect(page.getByRole('option', { name: 'No unit on this yard' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Find a unit' })).toBeFocused();

@@ -12,7 +12,7 @@ test('a tap on what the sheet says is known by the sheet, not measured', async (
   await page.waitForTimeout(450);
   await line.getByRole('button').first().click();
   await page.waitForTimeout(450);
-  await page.getByRole('button', { name: /as the sheet says$/ }).click();
+  await page.getByRole('button', { name: /like the sheet says$/ }).click();
   await expect
     .poll(async () => (await recordOf(page)).specs.lpCylinders)
     .toMatchObject({ how: 'sheet', version: version + 1 });
@@ -49,7 +49,7 @@ test('a week that lies ahead is no date of a tire', async ({ page }) => {
   await typeInto(wheel.getByLabel('Date, last four after DOT'), '5249');
   await typeInto(wheel.getByLabel('Size', { exact: true }), 'ST205/75R14');
   await wheel.getByRole('button', { name: 'Save, next wheel' }).click();
-  await expect(wheel.getByRole('alert')).toContainText('week 52 of 2049 is still to come');
+  await expect(wheel.getByRole('alert')).toContainText('week 52 of 2049 hasn’t come yet');
   await expect(wheel.getByLabel('Size', { exact: true })).toHaveValue('ST205/75R14');
   await typeInto(wheel.getByLabel('Date, last four after DOT'), '1025');
   await wheel.getByRole('button', { name: 'Save, next wheel' }).click();
@@ -110,5 +110,5 @@ test('a sheet that is opened by its address knows which units follow it', async 
   await page.getByRole('button', { name: 'See what changes' }).click();
   const unit = page.getByRole('listitem').filter({ hasText: 'TQ-0404' });
   await expect(unit.getByRole('checkbox')).toBeChecked();
-  await expect(unit).not.toContainText('did not follow');
+  await expect(unit).not.toContainText('wasn’t on the sheet');
 });

@@ -112,13 +112,13 @@ test('another wheel and another label lose nothing', async ({ page }) => {
   await inUnit(page, 'TQ-0403', 'wheels');
   const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
   await wheel('DoorFront').getByRole('button').first().click();
-  await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
+  await typeInto(wheel('DoorFront').getByLabel('Brand'), 'Brant');
   await wheel('Spare').getByRole('button').first().click();
   await expect(wheel('DoorFront').getByText('typed, not saved yet')).toBeVisible();
   await page.getByRole('link', { name: 'Findings' }).click();
   await page.getByRole('link', { name: 'Wheels' }).click();
   await wheel('DoorFront').getByRole('button').first().click();
-  await expect(wheel('DoorFront').getByLabel('Make')).toHaveValue('Brant');
+  await expect(wheel('DoorFront').getByLabel('Brand')).toHaveValue('Brant');
 
   await page.goto(demo(`/units/${idOf(page)}/labels`));
   const gvwr = page.locator('[data-label-field="gvwr"]').getByRole('textbox');
@@ -135,7 +135,7 @@ test('a wheel that could not be kept is told, and takes no key from the one in h
   await inUnit(page, 'TQ-0404', 'wheels');
   await page.route('**/edits', async (route) => {
     await new Promise((resolve) => setTimeout(resolve, 1000));
-    const problem = { code: 'bad-input', status: 400, detail: 'Make is too long.' };
+    const problem = { code: 'bad-input', status: 400, detail: 'Brand is too long.' };
     await route.fulfill({
       status: 400,
       contentType: 'application/problem+json',
@@ -144,14 +144,14 @@ test('a wheel that could not be kept is told, and takes no key from the one in h
   });
   const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
   await wheel('DoorFront').getByRole('button').first().click();
-  await typeInto(wheel('DoorFront').getByLabel('Make'), 'Brant');
+  await typeInto(wheel('DoorFront').getByLabel('Brand'), 'Brant');
   await wheel('DoorFront').getByRole('button', { name: 'Save', exact: true }).click();
   const next = page.locator('[data-wheel].open');
   await expect(next).not.toHaveAttribute('data-wheel', 'DoorFront');
-  await typeInto(next.getByLabel('Make'), 'Sal');
-  await expect(wheel('DoorFront').getByRole('alert')).toHaveText('Make is too long.');
+  await typeInto(next.getByLabel('Brand'), 'Sal');
+  await expect(wheel('DoorFront').getByRole('alert')).toHaveText('Brand is too long.');
   await page.keyboard.type('low');
-  await expect(next.getByLabel('Make')).toHaveValue('Sallow');
+  await expect(next.getByLabel('Brand')).toHaveValue('Sallow');
   await expect(wheel('DoorFront').getByText('typed, not saved yet')).toBeVisible();
 });
 
@@ -172,7 +172,7 @@ test('a place is corrected from what is known, and what cannot be is said on the
   for (const digit of ['7', '7']) {
     await page.locator('.pad').getByRole('button', { name: digit, exact: true }).click();
   }
-  await expect(editor.getByRole('alert')).toContainText('cannot be 77 ft from the coupler');
+  await expect(editor.getByRole('alert')).toContainText('can’t be 77 ft from the coupler');
   await typeInto(field, '55 ft');
   await expect(editor.getByText(/55 ft back is behind the trailer/)).toBeVisible();
   await typeInto(field, '20 ft');
@@ -226,13 +226,13 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
   await typeInto(page.locator('[data-take="tireSize"]').getByRole('textbox'), 'ST185/80R13');
   await page.reload();
   await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
-  await page.getByRole('button', { name: /^Take it in with/ }).click();
+  await page.getByRole('button', { name: /^Add it with/ }).click();
   await expect(page.locator('.particulars')).toContainText('TQ-0777');
   const { specs } = await recordOf(page);
   expect(specs.labelTireSize).toMatchObject({ how: 'read', value: { text: 'ST205/75R14' } });
   expect(specs.tireSize).toMatchObject({ value: { text: 'ST185/80R13' } });
   await goTo(page, /^7 Running gear/);
-  await expect(page.getByText('Not the tires it left with')).toBeVisible();
+  await expect(page.getByText('Tire size isn’t what the label says')).toBeVisible();
 });
 
 test('a model sheet takes a figure whole, where it stands, and shows what it changes', async ({
@@ -266,7 +266,7 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await typeInto(uvw, '9,700 lb');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'See what changes' }).click();
-  await expect(page.getByText('Heavier empty than it may be full')).toBeVisible();
+  await expect(page.getByText('UVW is over GVWR')).toBeVisible();
   await expect(page.getByText(/GVWR: 7,490 lb → 9,600 lb/).first()).toBeVisible();
   await page
     .getByRole('button', { name: 'Save the sheet, change no units' })
@@ -277,7 +277,7 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await change.getByRole('button', { name: 'Restore this version' }).click();
   await expect(page.getByText('GVWR: 9,600 lb → 7,490 lb')).toBeVisible();
   await page.getByRole('button', { name: 'See what changes' }).click();
-  await page.getByRole('button', { name: /^Keep the sheet/ }).click();
+  await page.getByRole('button', { name: /^Save the sheet/ }).click();
   await expect(page.locator('[data-sheet-change]')).not.toHaveCount(1);
 });
 
@@ -430,7 +430,7 @@ test('a reason that was typed outlives a page, and is gone once the note is let 
     'Rewired by its first owner',
   );
   await note.getByRole('button', { name: 'Accept it' }).click();
-  await expect(note).toContainText('Let stand by Ines Rook: “Rewired by its first owner”');
+  await expect(note).toContainText('Accepted by Ines Rook: “Rewired by its first owner”');
   await page.goto(demo('/unsent'));
   await expect(page.getByText('Typed, not saved yet')).toHaveCount(0);
 });

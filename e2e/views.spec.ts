@@ -75,7 +75,7 @@ test('a place that is measured moves the drawing', async ({ page }) => {
     .filter({ has: page.locator('title', { hasText: /^Second dump outlet$/ }) })
     .last();
   await expect(drawn).toHaveCount(1);
-  await page.getByRole('button', { name: /^Undo place of second dump outlet/ }).click();
+  await page.getByRole('button', { name: /^Undo position of second dump outlet/ }).click();
   await expect(
     page.locator('title', { hasText: 'Second dump outlet, position not measured' }).first(),
   ).toBeAttached();
@@ -87,7 +87,7 @@ test('a viewer looks and changes nothing', async ({ page }) => {
   await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);
   await row(page, 'ccc').getByRole('button').first().click();
-  await expect(row(page, 'ccc').getByText('what may still be put aboard')).toBeVisible();
+  await expect(row(page, 'ccc').getByText('cargo capacity')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
   await expect(page.locator('[data-check="ccc-identity:ccc"]').getByRole('button')).toHaveCount(0);
   await page.getByRole('button', { name: 'Sign out' }).click();

@@ -72,7 +72,7 @@ test('the network may be cut at every step of a walk', async ({ page }) => {
   await said(page).click();
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   // Its log is read on the device.
-  await expect(page.getByText('This is what the device has.')).toBeVisible();
+  await expect(page.getByText('This is what’s on this device.')).toBeVisible();
   await expect(page.getByText('How long is it?')).toBeVisible();
   await cut(false);
   await expect(page.getByRole('heading', { name: 'To follow up' })).toBeVisible();
@@ -160,7 +160,7 @@ test('a full phone says so, marks nothing, and drops nothing that is not sent', 
   await expect(page.getByText(/^card 2 of/)).toBeVisible();
   await page.evaluate(() => localStorage.setItem('full', 'yes'));
   await said(page).click();
-  await expect(page.getByRole('alert')).toContainText('This device could not keep that');
+  await expect(page.getByRole('alert')).toContainText('This device couldn’t save that');
   await expect(page.getByText(/^card 2 of/)).toBeVisible();
   await page.evaluate(() => localStorage.removeItem('full'));
   await said(page).click();

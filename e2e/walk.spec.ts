@@ -29,7 +29,7 @@ test('a walk is planned for an audience, and says why what is left out is left o
   // Faults come before all else, and nobody can take them out.
   await expect(page.getByRole('heading', { name: 'Disclose first' })).toBeVisible();
   const first = page.locator('.stop').first();
-  await expect(first).toContainText('The outer skin stands off the wall');
+  await expect(first).toContainText('The outer skin has come loose from the wall');
   await expect(first.getByRole('checkbox')).toHaveCount(0);
 
   await page.locator('.p-multiselect').click();
@@ -40,7 +40,7 @@ test('a walk is planned for an audience, and says why what is left out is left o
 
   await typeInto(page.getByLabel('Minutes the buyer has'), '1');
   await page.getByLabel('Minutes the buyer has').press('Tab');
-  await expect(page.getByText(/What must be said alone is .* too long/)).toBeVisible();
+  await expect(page.getByText(/What has to be said is .* too long/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Way round' }).selectOption('Inside first');
   await typeInto(page.getByLabel('Minutes the buyer has'), '20');
   await page.getByLabel('Minutes the buyer has').press('Tab');
@@ -153,7 +153,7 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
   await routes.getByText('Ends with the slide closed').click();
   await expectSound(page, 'ways round');
   await routes.getByRole('button', { name: 'Save route' }).click();
-  await expect(routes.getByText('Ferry way is kept.')).toBeVisible();
+  await expect(routes.getByText('Ferry way is saved.')).toBeVisible();
   await expect(page.getByText(/^route Ferry way: as usual → Door side/)).toBeVisible();
 
   await page.goto(demo('/yard'));

@@ -114,7 +114,7 @@ export const enter = async (page: Page, key: string, typed: string, how: string)
   await row(page, key).getByRole('button').first().click();
   await typeInto(row(page, key).getByRole('textbox').first(), typed);
   await row(page, key).getByRole('radio', { name: how }).check({ force: true });
-  const keep = row(page, key).getByRole('button', { name: /^Keep (it|both)$/ });
+  const keep = row(page, key).getByRole('button', { name: /^Save( both)?$/ });
   await keep.click();
   await expect(keep).toHaveCount(0);
 };

@@ -7,7 +7,9 @@ import {
   featureEntry,
   findEntries,
   features,
+  featureKinds,
   featureStates,
+  isPrepared,
   isFeatureKey,
   isSchoolKey,
   isSpecKey,
@@ -220,7 +222,28 @@ describe('the catalog', () => {
       'prep',
       'room',
       'none',
+      'unreadable',
+      'missing',
     ]);
+    expect(featureStates.filter((s) => isPrepared(s.key)).map((s) => s.key)).toEqual([
+      'prep',
+      'room',
+    ]);
+  });
+
+  it('gives each kind of feature states of its own, one of them there and one not', () => {
+    for (const choices of Object.values(featureKinds)) {
+      const states = choices.map(({ key }) => key);
+      expect(new Set(states).size).toBe(states.length);
+      expect(new Set(choices.map(({ label }) => label)).size).toBe(states.length);
+      expect([states[0], states.at(-1)]).toEqual(['standard', 'none']);
+    }
+    const kindOf = (key: FeatureKey) => featureEntry(key).kind ?? 'equipment';
+    expect(
+      ['vinLabel', 'openRecall', 'keys', 'valvesInside', 'awning'].map((key) =>
+        kindOf(key as FeatureKey),
+      ),
+    ).toEqual(['label', 'proof', 'comes', 'position', 'equipment']);
   });
 
   it('lists how a value is known from best to worst, a key for each', () => {

@@ -98,13 +98,29 @@ describe('a spec that is typed', () => {
 
 describe('a feature under one digit or one thumb', () => {
   it('has its states in order, 0 takes it back, and nothing else is one', () => {
-    expect(['1', '6', '0', '7', 'x', '10'].map(stateOfDigit)).toEqual([
+    expect(['1', '6', '0', '7', 'x', '10'].map((key) => stateOfDigit(key))).toEqual([
       'standard',
       'none',
       null,
       undefined,
       undefined,
       undefined,
+    ]);
+  });
+
+  it('has the states of its kind alone', () => {
+    expect(['1', '2', '3', '4'].map((key) => stateOfDigit(key, 'label'))).toEqual([
+      'standard',
+      'unreadable',
+      'none',
+      undefined,
+    ]);
+    expect(['2', '3'].map((key) => stateOfDigit(key, 'proof'))).toEqual(['none', undefined]);
+    expect(statesOffered(undefined, false, 'comes').map(({ label }) => label)).toEqual([
+      'here',
+      'here, from us',
+      'missing',
+      'not included',
     ]);
   });
 

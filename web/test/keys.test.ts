@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { featureStates, knownBy } from '@fair-gable/core/unit/catalog';
+import { featureKinds, knownBy } from '@fair-gable/core/unit/catalog';
 import { givingKeys, isKeyAlone, keyGroups } from '../src/base/keys/keys.ts';
 
 const pressed = (more: object = {}, inField = ''): KeyboardEvent =>
@@ -25,7 +25,8 @@ describe('the page of keys', () => {
 
   it('has a digit for every state of a feature and a letter for every way of knowing', () => {
     const keys = keyGroups.flatMap(({ rows }) => rows.flatMap((row) => row.keys));
-    featureStates.forEach((_, i) => expect(keys).toContain(String(i + 1)));
+    for (const choices of Object.values(featureKinds))
+      choices.forEach((_, i) => expect(keys).toContain(String(i + 1)));
     for (const { letter } of knownBy) expect(keys).toContain(letter.toUpperCase());
   });
 

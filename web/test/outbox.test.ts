@@ -360,4 +360,29 @@ describe('a device of the first version', () => {
     expect(await now.count('units')).toBe(0);
     now.close();
   });
+
+  it('has what waits in a state that its feature can have', async () => {
+    const name = 'fair-gable-states';
+    const old = await openDB(name, 7, {
+      upgrade: (db) => {
+        for (const store of ['kept', 'walks', 'outbox', 'clashes', 'declined'])
+          db.createObjectStore(store, { autoIncrement: true });
+        for (const store of ['units', 'summaries', 'pictures', 'memos'])
+          db.createObjectStore(store, { keyPath: 'id' });
+      },
+    });
+    const change = (key: string, state: string) => ({ part: 'features', key, value: { state } });
+    const edit = (...changes: object[]) => ({
+      kind: 'edit',
+      person: ines,
+      edit: { id: 'e1', changes },
+    });
+    await old.add('outbox', edit(change('vinLabel', 'prep'), change('awning', 'prep')));
+    old.close();
+    const now = await openDevice(name);
+    expect(await now.getAll('outbox')).toEqual([
+      edit(change('vinLabel', 'none'), change('awning', 'prep')),
+    ]);
+    now.close();
+  });
 });

@@ -21,6 +21,7 @@ import { BuyerRow, FollowUpRow, LetterRow } from '../yard/follow-up/entities.ts'
 import { ScreenRow } from '../show/screen/entities.ts';
 import { Walk, WalkEventRow } from '../show/walk/entities.ts';
 import { AmericanNames1797120000000 } from './migrations/1797120000000-american-names.ts';
+import { FittingStates1797206400000 } from './migrations/1797206400000-fitting-states.ts';
 import { First1795564800000 } from './migrations/1795564800000-first.ts';
 import { FirmGround1795651200000 } from './migrations/1795651200000-firm-ground.ts';
 import { HouseViews1795737600000 } from './migrations/1795737600000-house-views.ts';
@@ -89,6 +90,7 @@ const migrations = [
   UnitVerdict1796947200000,
   UnitSummary1797033600000,
   AmericanNames1797120000000,
+  FittingStates1797206400000,
 ];
 const migrationsTable = 'migration';
 /** Any number, the same in every process: only one of them migrates at a time. */

@@ -1,9 +1,11 @@
+import { inText } from '../../base/words/index.ts';
 import { routeOf } from '../../unit/way-round/index.ts';
 import {
   features,
   featureEntry,
   isFeatureKey,
   isFitted,
+  isPrepared,
   isSpecKey,
   leadOf,
   specEntry,
@@ -181,10 +183,13 @@ const lackOf = (record: UnitRecord, { key, madeUpBy = [] }: Feature): string | u
 
 /** What is said of a thing that is not there, or only prepared. */
 const absence = (record: UnitRecord, feature: Feature, state: FeatureState): string | undefined => {
-  if (state === 'none') return lackOf(record, feature);
-  return state === 'prep'
-    ? `It’s prepped for ${feature.noun}, but that isn’t installed.`
-    : `There’s room for ${feature.noun}, but that isn’t installed.`;
+  const said: Partial<Record<FeatureState, string>> = {
+    prep: `It’s prepped for ${feature.noun}, but that isn’t installed.`,
+    room: `There’s room for ${feature.noun}, but that isn’t installed.`,
+    unreadable: `The ${inText(feature.label)} can’t be read, so I can’t go by it.`,
+    missing: `Missing right now: ${feature.noun}.`,
+  };
+  return said[state] ?? lackOf(record, feature);
 };
 
 /** Words for a thing that does less without another, where that is recorded as not there. */
@@ -232,10 +237,9 @@ const besides = (
 ): Pick<Point, 'not' | 'caution' | 'prepared'> => {
   const { not, caution } = extras(record, feature);
   if (isTelling(record, feature)) return { ...(not && { not }), ...(caution && { caution }) };
-  // What is lacking is confused with nothing.
-  if (state === 'none') return {};
-  // What is only prepared is taken for the thing.
-  return { ...(isFitted(state) ? {} : { prepared: true }), ...(not && { not }) };
+  // What is lacking is confused with nothing; what is only prepared is taken for the thing.
+  if (isPrepared(state)) return { prepared: true, ...(not && { not }) };
+  return isFitted(state) && not ? { not } : {};
 };
 
 const featurePoint = (feature: Feature, telling: Telling): readonly Point[] => {

@@ -40,7 +40,19 @@ export {
   type AudienceRow,
 } from './catalog.ts';
 export type { SpecKey, FeatureKey } from './entries/index.ts';
-export { featureStates, isFitted, knownBy, type FeatureState, type HowKnown } from './states.ts';
+export {
+  featureKinds,
+  featureStates,
+  isFitted,
+  isPrepared,
+  knownBy,
+  stateLabel,
+  statesOf,
+  type FeatureKind,
+  type FeatureState,
+  type HowKnown,
+  type StateChoice,
+} from './states.ts';
 export type { Audience } from './audiences.ts';
 export type { SchoolKey } from './schools.ts';
 export { tirePositions } from './entries/tires.ts';

@@ -1,6 +1,7 @@
 import type { Display, UnitKey } from '../../base/quantity/index.ts';
 import type { Audience } from './audiences.ts';
 import type { Choice } from './choice.ts';
+import type { FeatureKind } from './states.ts';
 import type { SchoolKey } from './schools.ts';
 import type { UsualPlace } from './station-entry.ts';
 import type { stations } from './stations.ts';
@@ -144,6 +145,8 @@ export interface SpecEntry extends Entry, Pick<EntryWords, 'say' | 'sayWhen'> {
 }
 
 export interface FeatureEntry extends Entry, Pick<EntryWords, 'lack' | 'sayWithout'> {
+  /** What sort of thing it is, and so which states it can have: equipment where it does not say. */
+  readonly kind?: FeatureKind;
   readonly say: Wordings;
   /** “a rear camera”: for “prepared for …”. */
   readonly noun: string;

@@ -3,7 +3,7 @@ import type { FeatureKey, SpecKey } from '../catalog/index.ts';
 import { entryFor } from '../catalog/index.ts';
 import { inspectedAt } from '../condition/index.ts';
 import { formatDate, monthsBetween } from '../../base/dates/index.ts';
-import { hasFeature, textOf } from '../record/index.ts';
+import { hasFeature, isKnownMissing, textOf } from '../record/index.ts';
 import { asFinding, todayOf } from './as-finding.ts';
 import type { Rule } from './types.ts';
 
@@ -87,12 +87,12 @@ const labelMissing: Rule = {
   source: '49 CFR 567 and 571.110, from memory',
   test: (record) =>
     labels
-      .filter(({ key }) => record.features[key]?.value.state === 'none')
+      .filter(({ key }) => isKnownMissing(record, key))
       .map(({ key, label, proves }) =>
         asFinding({
           field: key,
           severity: 'doubtful',
-          title: `${label.replace(/^./, (first) => first.toUpperCase())} is missing`,
+          title: `${label.replace(/^./, (first) => first.toUpperCase())} ${record.features[key]?.value.state === 'unreadable' ? 'can’t be read' : 'is missing'}`,
           sentence: `The ${label} is gone or can’t be read, and with it the proof of ${proves}. Ask the maker for a new one.`,
         }),
       ),

@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { strangeIn, strangeSentence } from '../../base/problems/index.ts';
-import { withNames } from '../versions/index.ts';
+import { withFittingStates, withNames } from '../versions/index.ts';
 import { modelSheetSchema, type ModelSheet } from './schema.ts';
 
 export const modelSheetFormat = 'fair-gable/model-sheet';
-export const modelSheetVersion = 2;
-/** Version 1 had other names for some fields and choices; they are read as what they are called now. */
-const readableVersions = [1, modelSheetVersion];
+export const modelSheetVersion = 3;
+/**
+ * Version 1 had other names for some fields and choices, which are read as what they are called now; up to version 2 a
+ * label could be an option, which is read as there.
+ */
+const readableVersions = [1, 2, modelSheetVersion];
 
 /** A model sheet as a file. Quantities in internal units, as in unit files. */
 export const modelSheetFileSchema = z
@@ -16,7 +19,7 @@ export const modelSheetFileSchema = z
     sheet: modelSheetSchema,
   })
   .meta({
-    title: 'Fair Gable model sheet, version 2',
+    title: 'Fair Gable model sheet, version 3',
     description:
       'What the maker says of a model of one year: standard things, packages, what changed in mid-year, expected objections. Units as in unit files.',
   });
@@ -67,6 +70,12 @@ export const freeKey = (wanted: string, taken: ReadonlySet<string>): string => {
   return key;
 };
 
+/** What an older file says, in the names and states of today. */
+const asOfToday = (content: unknown, version: unknown): unknown => {
+  const named = version === 1 ? withNames(content) : content;
+  return version === 1 || version === 2 ? withFittingStates(named) : named;
+};
+
 /**
  * A model sheet file's content, checked whole.
  * @returns the sheet, or one sentence that says what is wrong and what to do
@@ -84,14 +93,14 @@ export const readModelSheetFile = (content: unknown): ModelSheetReading => {
   }
   const strange = strangeIn(content);
   if (strange) return { ok: false, message: strangeSentence(strange) };
-  const isFormer = head.data.version === 1;
-  const named = isFormer ? withNames(content) : content;
-  const whole = modelSheetFileSchema.safeParse(withKeysApart(named));
+  const whole = modelSheetFileSchema.safeParse(
+    withKeysApart(asOfToday(content, head.data.version)),
+  );
   if (whole.success) return { ok: true, sheet: whole.data.sheet as unknown as ModelSheet };
   const issue = whole.error.issues[0];
   return {
     ok: false,
-    message: `The sheet does not fit the format at “${issue?.path.join('.') ?? ''}”: ${issue?.message ?? 'unreadable'} Nothing was imported.`,
+    message: `The sheet doesn’t fit the format at “${issue?.path.join('.') ?? ''}”: ${issue?.message ?? 'unreadable'} Nothing was imported.`,
   };
 };
 

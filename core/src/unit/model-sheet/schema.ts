@@ -16,6 +16,7 @@ import {
   placeSchema,
   wordingSchema,
   specProblem,
+  stateProblem,
   specValueSchema,
   type Place,
   type Wording,
@@ -77,6 +78,10 @@ const valuesProblem = (values: Shape): string | undefined => {
   for (const [key, value] of Object.entries(values.specs)) {
     const problem = specProblem(key as SpecKey, value);
     if (problem) return sentence(specEntry(key as SpecKey).label, problem);
+  }
+  for (const [key, state] of Object.entries(values.features)) {
+    const problem = stateProblem(key as FeatureKey, state);
+    if (problem) return sentence(entryFor(key as FeatureKey).label, problem);
   }
   return undefined;
 };

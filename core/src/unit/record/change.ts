@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../catalog/index.ts';
+import {
+  featureEntry,
+  specEntry,
+  stateLabel,
+  statesOf,
+  type FeatureKey,
+  type FeatureState,
+  type HowKnown,
+  type SpecKey,
+  type ValueKind,
+} from '../catalog/index.ts';
 import { isDate } from '../../base/dates/index.ts';
 import { problemOf, type Problem } from '../../base/problems/index.ts';
 import { isSameValue, statementsOf, withStatement } from './evidence.ts';
@@ -124,6 +134,16 @@ export const specProblem = (key: SpecKey, value: SpecValue): Problem | undefined
   return limit?.(value, kind);
 };
 
+/** What is wrong with a feature's state for its kind; undefined when nothing is. */
+export const stateProblem = (key: FeatureKey, state: FeatureState): Problem | undefined => {
+  const choices = statesOf(featureEntry(key).kind);
+  if (choices.some((choice) => choice.key === state)) return undefined;
+  return problemOf('not-a-choice', {
+    typed: stateLabel(state),
+    choices: choices.map(({ label }) => label).join(', '),
+  });
+};
+
 /** What is wrong with a change, apart from its version; undefined when nothing is. */
 export const changeProblem = (change: Change): Problem | undefined => {
   if (!partRow(change.part).isKey(change.key)) {
@@ -131,6 +151,10 @@ export const changeProblem = (change: Change): Problem | undefined => {
   }
   if (!change.value) return undefined;
   if (change.part === 'places') return distanceProblem(change.value.back, 'us');
+  if (change.part === 'features') {
+    const states = [change.value, ...(change.others ?? []).map(({ value }) => value)];
+    return states.map(({ state }) => stateProblem(change.key as FeatureKey, state)).find(Boolean);
+  }
   if (change.part !== 'specs') return undefined;
   const all = [change.value, ...(change.others ?? []).map((other) => other.value)];
   return all.map((value) => specProblem(change.key as SpecKey, value)).find(Boolean);

@@ -33,6 +33,7 @@ export {
   newlyStated,
   statedBy,
   specProblem,
+  stateProblem,
   writtenOut,
   type Change,
 } from './change.ts';

@@ -1,12 +1,14 @@
 import {
   entryFor,
-  featureStates,
+  featureEntry,
   isSpecKey,
   specEntry,
   type FeatureKey,
+  statesOf,
   type FeatureState,
   type HowKnown,
   type SpecKey,
+  type StateChoice,
 } from '../catalog/index.ts';
 import { tidyVin } from '../identity/index.ts';
 import { isBroken, sentence } from '../../base/problems/index.ts';
@@ -71,21 +73,22 @@ const guess = /^(?:(?:about|approx\.?|approximately|ca\.?)\s+|~\s*)/i;
 const yes = new Set(['yes', 'y', 'x', '1', 'true']);
 const no = new Set(['no', 'n', '0', 'false', 'not fitted']);
 
-const stateNamed = (text: string): FeatureState | undefined => {
+/** A state is written by its key, or as its kind calls it. */
+const stateNamed = (text: string, choices: readonly StateChoice[]): FeatureState | undefined => {
   const word = text.toLowerCase();
-  if (yes.has(word)) return 'standard';
-  if (no.has(word)) return 'none';
-  return featureStates.find((row) => row.key === word || row.label === word)?.key;
+  const named = choices.find((row) => row.key === word || row.label === word)?.key;
+  if (named) return named;
+  return yes.has(word) ? 'standard' : no.has(word) ? 'none' : undefined;
 };
-
-const stateWords = featureStates.map((row) => row.label).join(', ');
 
 type Read = Omit<LineValue, 'part' | 'key'> | string;
 
 const readFeature = (key: FeatureKey, text: string, how: HowKnown): Read => {
-  const state = stateNamed(text);
+  const choices = statesOf(featureEntry(key).kind);
+  const state = stateNamed(text, choices);
   if (state) return { value: { state }, how };
-  return `${entryFor(key).label}: “${text}” isn’t a choice we know. Write one of ${stateWords}, yes or no.`;
+  const words = [...new Set([...choices.map(({ label }) => label), 'yes'])].join(', ');
+  return `${entryFor(key).label}: “${text}” isn’t a choice we know. Write one of ${words} or no.`;
 };
 
 const isNumeric = (key: SpecKey): boolean =>

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { SpecKey } from '../catalog/index.ts';
+import type { FeatureKey, SpecKey } from '../catalog/index.ts';
 import { sentence, strangeIn, strangeSentence } from '../../base/problems/index.ts';
 import {
   fieldLabel,
@@ -7,18 +7,21 @@ import {
   parts,
   recordSchema,
   specProblem,
+  stateProblem,
   statementsOf,
   type Entry,
   type Part,
   type UnitRecord,
 } from '../record/index.ts';
-import { withNames } from '../versions/index.ts';
+import { withFittingStates, withNames } from '../versions/index.ts';
 
 /** A unit file's own name for its format, and the version this program writes. */
 export const unitFileFormat = 'fair-gable/unit';
-export const unitFileVersion = 9;
+export const unitFileVersion = 10;
 /** The first version with names in the trade's own words and in one spelling. */
 const withAmericanNames = 9;
+/** The first version in which a feature has only states that its kind has. */
+const withStatesThatFit = 10;
 /** Every version there was: what is older is read as what it says. */
 const readableVersions = Array.from({ length: unitFileVersion }, (_, i) => i + 1);
 
@@ -30,14 +33,15 @@ export const unitFileSchema = z
      * Version 1 had no sizes and no dates, version 2 one word a field, version 3 no condition, version 4 no trials,
      * version 5 no wording of cards, version 6 no figures given only roughly, no counts without a size and no sizes of
      * single tires, version 7 no mark of what another file said; what they had is here as it was. Up to version 8 some fields
-     * and choices had other names, which are read as what they are called now.
+     * and choices had other names, which are read as what they are called now; up to version 9 a label could be an option,
+     * which is read as there.
      */
     version: z.literal(readableVersions),
     id: z.uuid(),
     record: recordSchema,
   })
   .meta({
-    title: 'Fair Gable unit file, version 9',
+    title: 'Fair Gable unit file, version 10',
     description:
       'One stocked unit with its evidence. Lengths in inches, masses in pounds, volumes in US gallons, pressures in psi, power in watts, current in amperes, charge in ampere-hours, airflow in cubic feet a minute, temperatures in kelvin, thermal resistance in h·ft²·°F/BTU, torque in pound-feet, speed in miles an hour.',
   });
@@ -107,6 +111,12 @@ const fieldProblem = (record: z.infer<typeof recordSchema>): string | undefined 
       if (problem) return sentence(labelOf('specs', key), problem);
     }
   }
+  for (const [key, entry] of Object.entries(record.features)) {
+    for (const { value } of statementsOf(entry)) {
+      const problem = stateProblem(key as FeatureKey, value.state);
+      if (problem) return sentence(labelOf('features', key), problem);
+    }
+  }
   return undefined;
 };
 
@@ -115,6 +125,12 @@ const firstIssue = (error: z.ZodError): string => {
   const path = issue?.path.map(String) ?? [];
   const where = path.length > 2 ? labelOf(path[1] ?? '', path[2] ?? '') : path.join('.');
   return `The file doesn’t fit the format at “${where || 'its top'}” (${path.join('.')}: ${issue?.message ?? 'unreadable'}). Nothing was imported. Export it again, or fix that spot.`;
+};
+
+/** What an older file says, in the names and states of today. */
+const asOfToday = (content: unknown, version: number): unknown => {
+  const named = version < withAmericanNames ? withNames(content) : content;
+  return version < withStatesThatFit ? withFittingStates(named) : named;
 };
 
 /**
@@ -134,8 +150,7 @@ export const readUnitFile = (content: unknown): UnitFileReading => {
   }
   const strange = strangeIn(content);
   if (strange) return refuse(strangeSentence(strange));
-  const isFormer = head.data.version < withAmericanNames;
-  const whole = unitFileSchema.safeParse(isFormer ? withNames(content) : content);
+  const whole = unitFileSchema.safeParse(asOfToday(content, head.data.version));
   if (!whole.success) return refuse(firstIssue(whole.error));
   const problem = fieldProblem(whole.data.record);
   if (problem) return refuse(`${problem} Nothing was imported.`);

@@ -156,6 +156,9 @@ export const formerLabels: Readonly<Record<string, SpecKey | FeatureKey>> = {
   'Inside height in the slide': 'slideHeight',
   'Drain for a tote': 'toteDrain',
   'Winterizing suction': 'winterizeKit',
+  'VIN label there and legible': 'vinLabel',
+  'Weight label there and legible': 'weightLabel',
+  'Tire label there and legible': 'tireLabel',
 };
 
 /** What choices were called before, under what they are called now: lists that were written then are still read. */

@@ -1,4 +1,4 @@
-import { isFitted } from '../../unit/catalog/index.ts';
+import { isPrepared } from '../../unit/catalog/index.ts';
 import {
   checkAgain,
   openObjections,
@@ -51,9 +51,7 @@ export interface UnitSummary {
 }
 
 const prepared = (record: UnitRecord): number =>
-  Object.values(record.features).filter(
-    (entry) => entry && !isFitted(entry.value.state) && entry.value.state !== 'none',
-  ).length;
+  Object.values(record.features).filter((entry) => isPrepared(entry?.value.state)).length;
 
 const leftAt = (record: UnitRecord, objections: readonly Objection[]): Left => ({
   disagree: openObjections(objections).filter(({ severity }) => severity !== 'look').length,

@@ -1,5 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { americanNames, formerNames, withNames } from '@fair-gable/core/unit/versions';
+import { throughJson } from '../through-json.ts';
 
 type Names = Readonly<Record<string, string>>;
 
@@ -15,9 +16,6 @@ const columns = [
   { table: 'yard', json: ['house_views', 'routes'] },
   { table: 'membership', json: ['views'] },
 ] as const;
-
-/** So many rows are in memory at once. */
-const atOnce = 500;
 
 /** Keys of a record: one name, or several, as in `tyre-age:tyreDateSpare`. */
 const renameKeys = async (runner: QueryRunner, table: string, names: Names): Promise<void> => {
@@ -37,55 +35,14 @@ const renameKeys = async (runner: QueryRunner, table: string, names: Names): Pro
 /** A pattern of the database's that finds a whole name anywhere in a text. */
 const anyOf = (names: Names): string => String.raw`\m(${Object.keys(names).join('|')})\M`;
 
-interface Row {
-  /** Where the row lies in the table: nobody else writes meanwhile. */
-  readonly at: string;
-  readonly [column: string]: unknown;
-}
-
-const putRenamed = async (
-  runner: QueryRunner,
-  { table, json }: (typeof columns)[number],
-  rows: readonly Row[],
-  names: Names,
-): Promise<void> => {
-  const text = (value: unknown): string | null =>
-    value === null ? null : JSON.stringify(withNames(value, names));
-  const set = json.map((column, i) => `"${column}" = n.c${i}`).join(', ');
-  const given = json.map((_, i) => `$${i + 2}::jsonb[]`).join(', ');
-  await runner.query(
-    `UPDATE "${table}" t SET ${set}
-     FROM unnest($1::text[], ${given}) AS n (at, ${json.map((_, i) => `c${i}`).join(', ')})
-     WHERE t.ctid = n.at::tid`,
-    [rows.map(({ at }) => at), ...json.map((column) => rows.map((row) => text(row[column])))],
-  );
-};
-
-/** A table is gone through once, however long it is. */
-const renameJson = async (
-  runner: QueryRunner,
-  place: (typeof columns)[number],
-  names: Names,
-): Promise<void> => {
-  const all = place.json.map((column) => `"${column}"`).join(', ');
-  const isNamed = place.json.map((column) => `"${column}"::text ~ '${anyOf(names)}'`).join(' OR ');
-  await runner.query(
-    `DECLARE named NO SCROLL CURSOR FOR
-     SELECT ctid::text AS at, ${all} FROM "${place.table}" WHERE ${isNamed}`,
-  );
-  for (;;) {
-    const rows = (await runner.query(`FETCH ${atOnce} FROM named`)) as Row[];
-    if (rows.length === 0) break;
-    await putRenamed(runner, place, rows, names);
-  }
-  await runner.query('CLOSE named');
-};
-
 const rename = async (runner: QueryRunner, names: Names): Promise<void> => {
   const tables = columns.map(({ table }) => `"${table}"`).join(', ');
   await runner.query(`LOCK TABLE ${tables}, "unit" IN SHARE ROW EXCLUSIVE MODE`);
   for (const table of ['record_field', 'record_change']) await renameKeys(runner, table, names);
-  for (const place of columns) await renameJson(runner, place, names);
+  for (const { table, json } of columns) {
+    const where = json.map((column) => `"${column}"::text ~ '${anyOf(names)}'`).join(' OR ');
+    await throughJson(runner, { table, json, where }, (value) => withNames(value, names));
+  }
   // Made anew out of the records.
   await runner.query(
     `UPDATE "unit" SET "summary" = NULL, "summary_shown" = NULL, "summary_for" = NULL`,

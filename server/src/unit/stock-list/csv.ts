@@ -1,22 +1,19 @@
 import Papa from 'papaparse';
 import type { System } from '@fair-gable/core/base/quantity';
-import { featureStates, features, specs } from '@fair-gable/core/unit/catalog';
+import { features, specs, stateLabel } from '@fair-gable/core/unit/catalog';
 import { formatSpec, type UnitRecord } from '@fair-gable/core/unit/record';
 
 /** What a spreadsheet would run as a formula is made plain text; papaparse puts a ' before it. */
 const settings = { escapeFormulae: true, newline: '\r\n' } as const;
-
-const label = (state: string): string =>
-  featureStates.find((row) => row.key === state)?.label ?? state;
 
 const rowOf = (record: UnitRecord, system: System, columns: Columns): readonly string[] => [
   ...columns.specs.map(({ key }) => {
     const entry = record.specs[key];
     return entry ? formatSpec(key, entry.value, system, entry.how) : '';
   }),
-  ...columns.features.map(({ key }) => {
+  ...columns.features.map(({ key, kind }) => {
     const state = record.features[key]?.value.state;
-    return state ? label(state) : '';
+    return state ? stateLabel(state, kind) : '';
   }),
 ];
 

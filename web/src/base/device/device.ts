@@ -8,7 +8,7 @@ import {
 import type { WalkEvent, WalkPlan } from '@fair-gable/core/show/walk';
 import type { KeptSheet } from '@fair-gable/core/unit/model-sheet';
 import type { Change, UnitRecord, Vehicle } from '@fair-gable/core/unit/record';
-import { withNames } from '@fair-gable/core/unit/versions';
+import { withFittingStates, withNames } from '@fair-gable/core/unit/versions';
 import { fieldOf, type Clash, type WaitingEdit } from '@fair-gable/core/yard/outbox';
 import type { Session } from '@fair-gable/core/yard/people';
 import type { UnitSummary } from '@fair-gable/core/yard/summary';
@@ -99,12 +99,16 @@ export interface Device extends DBSchema {
 
 type Upgrade = IDBPTransaction<Device, StoreNames<Device>[], 'versionchange'>;
 
-/** Fields and choices have other names since version 7: what waits here is sent under those; what came from the server comes anew. */
-const renameKept = async (change: Upgrade): Promise<void> => {
+/** What an older page left here, in the names of version 7 and the states of version 8. */
+const asOfToday = (value: unknown, from: number): unknown =>
+  withFittingStates(from < 7 ? withNames(value) : value);
+
+/** What waits here is sent as it is called now; what came from the server comes anew. */
+const bringUpToDate = async (change: Upgrade, from: number): Promise<void> => {
   for (const name of ['kept', 'walks', 'outbox', 'clashes', 'declined'] as const) {
     let cursor = await change.objectStore(name).openCursor();
     while (cursor) {
-      const value = withNames(cursor.value) as never;
+      const value = asOfToday(cursor.value, from) as never;
       if (name === 'clashes') {
         await cursor.delete();
         await change.objectStore(name).put(value, clashKey(value));
@@ -116,7 +120,7 @@ const renameKept = async (change: Upgrade): Promise<void> => {
   await change.objectStore('summaries').clear();
 };
 
-const version = 7;
+const version = 8;
 let opening: Promise<IDBPDatabase<Device>> | undefined;
 
 /** Opens a device's database. What an older version of the page left unsent is still there. */
@@ -142,7 +146,7 @@ export const openDevice = (
         db.createObjectStore('summaries', { keyPath: 'id' });
         change.objectStore('units').createIndex('revision', 'revision');
       }
-      if (from > 0 && from < 7) await renameKept(change);
+      if (from > 0 && from < 8) await bringUpToDate(change, from);
     },
     // A page of a newer version wants to upgrade: let it, and open it anew afterwards.
     blocking: (_from, _to, event) => {

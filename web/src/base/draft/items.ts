@@ -1,7 +1,12 @@
 import { useEventListener } from '@vueuse/core';
 import { computed, shallowReactive, watch } from 'vue';
 import { z } from 'zod';
-import { americanNames, renamed, withNames } from '@fair-gable/core/unit/versions';
+import {
+  americanNames,
+  renamed,
+  withFittingStates,
+  withNames,
+} from '@fair-gable/core/unit/versions';
 import { useSession } from '../session/session.ts';
 
 /** What nobody came back to in so long is forgotten. */
@@ -17,11 +22,13 @@ const namesOf = (start: string): readonly string[] =>
     name.startsWith(start),
   );
 
-/** An item's text with the names of today; a single text is somebody's own words. */
+/** An item's text with the names and states of today; a single text is somebody's own words. */
 const textNow = (text: string): string => {
   try {
     const item = JSON.parse(text) as { readonly value?: unknown };
-    return typeof item.value === 'object' ? JSON.stringify(withNames(item)) : text;
+    return typeof item.value === 'object'
+      ? JSON.stringify(withFittingStates(withNames(item)))
+      : text;
   } catch {
     return text;
   }

@@ -1,4 +1,4 @@
-import { featureStates, knownBy } from '@fair-gable/core/unit/catalog';
+import { knownBy, statesOf, type FeatureKind } from '@fair-gable/core/unit/catalog';
 
 /** One row of the page of keys: what is pressed, and what it does. */
 export interface KeyRow {
@@ -40,6 +40,19 @@ export const givingKeys: readonly GivingKey[] = [
   },
 ];
 
+/** The digits that set a state, by the kind of feature that has the focus. */
+const featurePlaces = [
+  { place: 'Record, on equipment', kind: 'equipment' },
+  { place: 'Record, on a label', kind: 'label' },
+  { place: 'Record, on a loose item', kind: 'comes' },
+  { place: 'Record, on a yes-or-no question', kind: 'proof' },
+] as const satisfies readonly { place: string; kind: FeatureKind }[];
+
+const digitsOf = (kind: FeatureKind) => [
+  ...statesOf(kind).map(({ label }, i) => ({ keys: [String(i + 1)], does: `Set “${label}”` })),
+  { keys: ['0'], does: 'Not checked' },
+];
+
 /** Every key of ours, by the place where it is pressed. What each does can be done by a button too. */
 export const keyGroups: readonly KeyGroup[] = [
   {
@@ -63,13 +76,7 @@ export const keyGroups: readonly KeyGroup[] = [
       { keys: ['Enter'], does: 'Open a field; in it, save what you typed' },
     ],
   },
-  {
-    place: 'Record, on a feature',
-    rows: [
-      ...featureStates.map(({ label }, i) => ({ keys: [String(i + 1)], does: label })),
-      { keys: ['0'], does: 'Not checked' },
-    ],
-  },
+  ...featurePlaces.map(({ place, kind }) => ({ place, rows: digitsOf(kind) })),
   {
     place: 'Record, how a value is known (with Alt while typing)',
     rows: knownBy.map(({ letter, word }) => ({ keys: [letter.toUpperCase()], does: word })),

@@ -2,13 +2,15 @@
 import { computed, nextTick, ref } from 'vue';
 import {
   entryFor,
-  featureStates,
+  featureEntry,
   isFeatureKey,
   isSpecKey,
   specEntry,
   type Feature,
   type FeatureKey,
+  statesOf,
   type FeatureState,
+  type StateChoice,
   type Spec,
   type SpecKey,
 } from '@fair-gable/core/unit/catalog';
@@ -33,7 +35,10 @@ const session = useSession();
 const root = ref<HTMLElement>();
 
 type Key = SpecKey | FeatureKey;
-const states = featureStates.filter(({ key }) => key !== 'ours');
+/** A sheet says what the maker does: not what a yard added, nor what became of a thing on the lot. */
+const onUnits: readonly FeatureState[] = ['ours', 'unreadable', 'missing'];
+const statesFor = (key: FeatureKey): StateChoice[] =>
+  statesOf(featureEntry(key).kind).filter((state) => !onUnits.includes(state.key));
 const textKey = (key: Key): string => `${props.name}.${key}`;
 
 const known = (key: SpecKey): string => {
@@ -130,7 +135,7 @@ const groups = computed(() =>
           <span :id="`${props.name}-${key}`" class="label">{{ entryFor(key).label }}</span>
           <ChoiceList
             :model-value="values.features[key]"
-            :choices="states"
+            :choices="statesFor(key)"
             :aria-labelledby="`${props.name}-${key}`"
             @update:model-value="
               (s: FeatureState | undefined) => (values = withField(values, key, s))

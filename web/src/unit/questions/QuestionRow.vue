@@ -8,8 +8,8 @@ import {
   entryFor,
   isFeatureKey,
   isSpecKey,
-  featureStates,
   specEntry,
+  statesOf,
   type FeatureState,
 } from '@fair-gable/core/unit/catalog';
 import {
@@ -69,7 +69,9 @@ const { draft, keepWith } = useDraft({
   what: () => `Answer: ${question.value.text}`,
   fresh: () => ({ text: '', typed: '', state: undefined as FeatureState | undefined }),
 });
-const states = [...featureStates];
+const states = computed(() => [
+  ...statesOf(entry.value && 'noun' in entry.value ? entry.value.kind : undefined),
+]);
 const reading = computed(
   () => spec.value && readTyped(spec.value, draft.value.typed, session.system),
 );

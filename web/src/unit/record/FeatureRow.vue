@@ -21,6 +21,7 @@ import FieldRow from './FieldRow.vue';
 import {
   afterTap,
   afterTrying,
+  hasFewStates,
   stateOfDigit,
   statesOffered,
   type Tapped,
@@ -51,6 +52,11 @@ const tries = [
   { key: 'works', label: 'Tried: works', brief: ' · tried, works' },
   { key: 'faulty', label: 'Tried: faulty', brief: ' · tried, faulty' },
 ] as const;
+/** A label or a proof is there or not; it does nothing that could be tried. */
+const canBeTried = computed(() => {
+  const { kind = 'equipment' } = props.feature;
+  return isFitted(state.value) && (kind === 'equipment' || kind === 'comes');
+});
 const triedWord = computed(
   () => tries.find(({ key }) => key === entry.value?.value.tried)?.brief ?? '',
 );
@@ -58,7 +64,9 @@ const triedWord = computed(
 /** On the phone the two likeliest choices stand in one row; the others open beside them. */
 const isNarrow = useMediaQuery('(width < 760px)');
 const showAll = ref(false);
-const options = computed(() => statesOffered(state.value, !isNarrow.value || showAll.value));
+const options = computed(() =>
+  statesOffered(state.value, !isNarrow.value || showAll.value, props.feature.kind),
+);
 
 const keepChange = (change: Change): void => void props.keep(change, inText(props.feature.label));
 const save = ({ value, how }: Tapped): void => {
@@ -78,7 +86,7 @@ const setTried = (value: 'works' | 'faulty'): void => {
 
 /** A digit is a state while the row itself has the focus: never in a field that is open in it. */
 const onDigit = (event: KeyboardEvent): void => {
-  const picked = isKeyAlone(event) ? stateOfDigit(event.key) : undefined;
+  const picked = isKeyAlone(event) ? stateOfDigit(event.key, props.feature.kind) : undefined;
   if (picked !== undefined) choose(picked);
 };
 </script>
@@ -123,7 +131,7 @@ const onDigit = (event: KeyboardEvent): void => {
           </template>
         </SelectButton>
         <button
-          v-if="isNarrow && mayWrite"
+          v-if="isNarrow && mayWrite && !hasFewStates(feature.kind)"
           type="button"
           class="other"
           :aria-expanded="showAll"
@@ -137,7 +145,7 @@ const onDigit = (event: KeyboardEvent): void => {
     <template #editor>
       <template v-if="entry && mayWrite">
         <HowKnown :model-value="entry.how" :name="`${id}-how`" @update:model-value="setHow" />
-        <div v-if="isFitted(state)" class="tried">
+        <div v-if="canBeTried" class="tried">
           <span class="small soft">Tried?</span>
           <button
             v-for="{ key, label } in tries"

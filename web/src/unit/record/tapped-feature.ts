@@ -1,4 +1,10 @@
-import { featureStates, type FeatureState, type HowKnown } from '@fair-gable/core/unit/catalog';
+import {
+  statesOf,
+  type FeatureKind,
+  type FeatureState,
+  type HowKnown,
+  type StateChoice,
+} from '@fair-gable/core/unit/catalog';
 import type { Entry, FeatureValue } from '@fair-gable/core/unit/record';
 
 /** What a tap keeps of a feature; null takes it back: not checked. */
@@ -35,17 +41,20 @@ export const afterTrying = (
   return { value, how: howAfter(entry) };
 };
 
-/** The state that a digit stands for: 1 the first; null for 0, not checked after all; nothing for any other key. */
-export const stateOfDigit = (key: string): FeatureState | null | undefined =>
-  key === '0' ? null : /^[1-9]$/.test(key) ? featureStates[Number(key) - 1]?.key : undefined;
+/** The state of a kind that a digit stands for: 1 the first; null for 0, not checked after all; nothing for any other key. */
+export const stateOfDigit = (key: string, kind?: FeatureKind): FeatureState | null | undefined =>
+  key === '0' ? null : /^[1-9]$/.test(key) ? statesOf(kind)[Number(key) - 1]?.key : undefined;
+
+/** Whether all states of a kind have room beside one another on a phone. */
+export const hasFewStates = (kind?: FeatureKind): boolean => statesOf(kind).length <= 4;
 
 /** The states to tap: all of them, or the likelier two where there is little room. */
 export const statesOffered = (
   state: FeatureState | undefined,
   all: boolean,
-): { key: FeatureState; label: string }[] => {
+  kind?: FeatureKind,
+): StateChoice[] => {
   const likely = state && state !== 'none' ? state : 'standard';
-  return featureStates
-    .filter(({ key }) => all || key === likely || key === 'none')
-    .map(({ key, label }) => ({ key, label }));
+  const isFew = hasFewStates(kind);
+  return statesOf(kind).filter(({ key }) => all || isFew || key === likely || key === 'none');
 };

@@ -3,13 +3,14 @@ import InputText from 'primevue/inputtext';
 import { computed, onMounted, ref } from 'vue';
 import { formatQuantity, type System } from '@fair-gable/core/base/quantity';
 import {
-  featureStates,
   knownBy,
+  statesOf,
   wordsFor,
   type FeatureKey,
   type FeatureState,
   type HowKnown,
   type Spec,
+  type StateChoice,
 } from '@fair-gable/core/unit/catalog';
 import {
   adviceFor,
@@ -21,6 +22,7 @@ import {
 import { keypadFor, type Step } from '@fair-gable/core/unit/round';
 import { vTakesFocus } from '../../base/controls/takes-focus.ts';
 import { usePlaceDraft, useSpecDraft } from '../record/field-draft.ts';
+import { hasFewStates } from '../record/tapped-feature.ts';
 import PhotoStrip from '../photo/PhotoStrip.vue';
 import TakePhoto from '../photo/TakePhoto.vue';
 import KeyPad from './KeyPad.vue';
@@ -137,12 +139,14 @@ const chooseOne = (choice: string): void =>
   );
 const confirm = (): void => keep(asTheSheetSays(props.record, props.step), props.usualHow);
 
-const states = computed(() =>
-  showAll.value
-    ? featureStates
-    : featureStates.filter(({ key }) => key === 'standard' || key === 'none'),
-);
-const words: Partial<Record<FeatureState, string>> = { standard: 'It’s there', none: 'Not there' };
+const kind = computed(() => ('noun' in entry.value ? entry.value.kind : undefined));
+/** Of something fitted two choices come first; all of the few that other things have stand beside one another. */
+const thereOrNot = [
+  { key: 'standard', label: 'It’s there' },
+  { key: 'none', label: 'Not there' },
+] as const satisfies readonly StateChoice[];
+const isShort = computed(() => !showAll.value && !hasFewStates(kind.value));
+const states = computed(() => (isShort.value ? thereOrNot : statesOf(kind.value)));
 const choices = computed(() =>
   spec.value?.value.kind === 'choice' ? spec.value.value.choices : [],
 );
@@ -169,9 +173,9 @@ onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }));
         :class="{ offered: record.features[entry.key as FeatureKey]?.value.state === state.key }"
         @click="choose(state.key)"
       >
-        {{ showAll ? state.label : words[state.key] }}
+        {{ state.label }}
       </button>
-      <button v-if="!showAll" type="button" @click="showAll = true">other…</button>
+      <button v-if="isShort" type="button" @click="showAll = true">other…</button>
     </div>
 
     <template v-else-if="choices.length">

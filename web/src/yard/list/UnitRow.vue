@@ -79,7 +79,7 @@ const weights = computed(() =>
           >{{ i > 0 ? ' / ' : '' }}<span :class="{ guess }">{{ figure }}</span></template
         >
       </span>
-      <span class="small soft">{{ system === 'us' ? 'lb' : 'kg' }} as built / gross</span>
+      <span class="small soft">{{ system === 'us' ? 'lb' : 'kg' }} UVW / GVWR</span>
     </span>
     <span class="need" :class="need?.urgency">{{ need?.text ?? '…' }}</span>
   </RouterLink>

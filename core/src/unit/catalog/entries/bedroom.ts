@@ -117,6 +117,7 @@ export const bedroom = {
   features: [
     {
       key: 'walkAroundBed',
+      kind: 'position',
       public: true,
       label: 'Walk-around bed',
       noun: 'a walk-around bed',

@@ -380,6 +380,7 @@ export const construction = {
     },
     {
       key: 'fourSeasonLabel',
+      kind: 'proof',
       public: true,
       label: 'Four-season label',
       noun: 'a four-season label',
@@ -391,6 +392,7 @@ export const construction = {
     },
     {
       key: 'exteriorGloss',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Finish still glossy',

@@ -213,6 +213,7 @@ export const entry = {
     },
     {
       key: 'featureLabels',
+      kind: 'label',
       public: true,
       label: 'Model and feature labels by the door',
       noun: 'labels by the door',

@@ -93,6 +93,7 @@ export const front = {
     },
     {
       key: 'frontDecals',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Front free of bubbles',

@@ -169,9 +169,10 @@ export const labels = {
   features: [
     {
       key: 'vinLabel',
+      kind: 'label',
       public: true,
       unitOnly: true,
-      label: 'VIN label there and legible',
+      label: 'VIN label',
       noun: 'a legible VIN label',
       explain: 'The maker’s certificate: ratings, VIN, date.',
       check: 'Forward on the off-door side; wipe it, photograph it.',
@@ -181,9 +182,10 @@ export const labels = {
     },
     {
       key: 'weightLabel',
+      kind: 'label',
       public: true,
       unitOnly: true,
-      label: 'Weight label there and legible',
+      label: 'Weight label',
       noun: 'a legible weight label',
       explain: 'The yellow label with the cargo capacity.',
       check: 'By the entry door; photograph it.',
@@ -193,9 +195,10 @@ export const labels = {
     },
     {
       key: 'tireLabel',
+      kind: 'label',
       public: true,
       unitOnly: true,
-      label: 'Tire label there and legible',
+      label: 'Tire label',
       noun: 'a legible tire label',
       explain: 'Size, load range and cold pressure.',
       check: 'Beside the VIN label; photograph it.',
@@ -206,6 +209,7 @@ export const labels = {
     },
     {
       key: 'industrySeal',
+      kind: 'label',
       public: true,
       label: 'Standards seal',
       noun: 'a standards seal',
@@ -217,6 +221,7 @@ export const labels = {
     },
     {
       key: 'labelPhotos',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Labels photographed',
@@ -228,6 +233,7 @@ export const labels = {
     },
     {
       key: 'weightCorrection',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Weight correction label',

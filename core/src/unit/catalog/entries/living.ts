@@ -281,6 +281,7 @@ export const living = {
     },
     {
       key: 'tvSightLines',
+      kind: 'position',
       public: true,
       label: 'TV seen from the seats',
       partOf: 'tv',

@@ -40,6 +40,7 @@ export const looseItems = {
   features: [
     {
       key: 'sewerHoseThere',
+      kind: 'comes',
       public: true,
       label: 'Sewer hose and adapters',
       noun: 'a sewer hose',
@@ -52,6 +53,7 @@ export const looseItems = {
     },
     {
       key: 'powerCordThere',
+      kind: 'comes',
       public: true,
       label: 'Power cord',
       noun: 'the power cord',
@@ -62,6 +64,7 @@ export const looseItems = {
     },
     {
       key: 'adapter3015',
+      kind: 'comes',
       public: true,
       label: '30 to 15 A adapter',
       noun: 'an adapter to a household outlet',
@@ -73,6 +76,7 @@ export const looseItems = {
     },
     {
       key: 'waterHose',
+      kind: 'comes',
       public: true,
       label: 'Drinking-water hose',
       noun: 'a drinking-water hose',
@@ -84,6 +88,7 @@ export const looseItems = {
     },
     {
       key: 'pressureRegulator',
+      kind: 'comes',
       public: true,
       label: 'Water-pressure regulator',
       noun: 'a water-pressure regulator',
@@ -94,6 +99,7 @@ export const looseItems = {
     },
     {
       key: 'cranks',
+      kind: 'comes',
       public: true,
       label: 'Cranks and jack tool',
       noun: 'the cranks',
@@ -104,6 +110,7 @@ export const looseItems = {
     },
     {
       key: 'lpHose',
+      kind: 'comes',
       public: true,
       label: 'LP hose',
       noun: 'an LP hose',
@@ -115,6 +122,7 @@ export const looseItems = {
     },
     {
       key: 'looseGrill',
+      kind: 'comes',
       public: true,
       label: 'Grill or griddle',
       noun: 'a grill or griddle',
@@ -126,6 +134,7 @@ export const looseItems = {
     },
     {
       key: 'windshieldCoverLoose',
+      kind: 'comes',
       public: true,
       label: 'Loose front window cover',
       noun: 'a loose cover for the front window',
@@ -137,6 +146,7 @@ export const looseItems = {
     },
     {
       key: 'spareCushions',
+      kind: 'comes',
       public: true,
       label: 'Filler cushions',
       noun: 'the filler cushions',
@@ -147,6 +157,7 @@ export const looseItems = {
     },
     {
       key: 'fridgeBracket',
+      kind: 'comes',
       public: true,
       label: 'Fridge hold-open bracket',
       noun: 'a bracket that holds the fridge open',
@@ -158,6 +169,7 @@ export const looseItems = {
     },
     {
       key: 'wheelChocks',
+      kind: 'comes',
       public: true,
       label: 'Wheel chocks',
       noun: 'wheel chocks',
@@ -169,6 +181,7 @@ export const looseItems = {
     },
     {
       key: 'keys',
+      kind: 'comes',
       public: true,
       unitOnly: true,
       label: 'Keys',
@@ -180,6 +193,7 @@ export const looseItems = {
     },
     {
       key: 'manuals',
+      kind: 'comes',
       public: true,
       unitOnly: true,
       label: 'Manuals',
@@ -191,6 +205,7 @@ export const looseItems = {
     },
     {
       key: 'filledCylinders',
+      kind: 'comes',
       public: true,
       unitOnly: true,
       label: 'Filled cylinders',
@@ -202,6 +217,7 @@ export const looseItems = {
     },
     {
       key: 'starterKit',
+      kind: 'comes',
       public: true,
       label: 'Starter kit',
       noun: 'a starter kit',

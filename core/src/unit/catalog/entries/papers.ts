@@ -207,6 +207,7 @@ export const papers = {
   features: [
     {
       key: 'openRecall',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'No open recalls',
@@ -220,6 +221,7 @@ export const papers = {
     },
     {
       key: 'serviceRecord',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Service record',
@@ -231,6 +233,7 @@ export const papers = {
     },
     {
       key: 'titleClear',
+      kind: 'proof',
       public: true,
       unitOnly: true,
       label: 'Title in hand',

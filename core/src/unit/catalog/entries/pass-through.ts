@@ -90,6 +90,7 @@ export const passThrough = {
     },
     {
       key: 'storageClear',
+      kind: 'position',
       public: true,
       label: 'Nothing blocking the pass-through',
       noun: 'a clear pass-through',

@@ -196,6 +196,7 @@ export const rear = {
     },
     {
       key: 'rearStabilizerReach',
+      kind: 'position',
       public: true,
       label: 'Rear jacks cranked from behind',
       noun: 'rear jacks you crank from behind',

@@ -158,6 +158,7 @@ export const safety = {
     },
     {
       key: 'gasShutOff',
+      kind: 'proof',
       public: true,
       label: 'Propane shut-off',
       noun: 'a marked propane shut-off',

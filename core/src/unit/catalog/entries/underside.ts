@@ -118,6 +118,7 @@ export const underside = {
     },
     {
       key: 'valvesInside',
+      kind: 'position',
       public: true,
       label: 'Dump valves in the heated space',
       noun: 'dump valves in the heated space',

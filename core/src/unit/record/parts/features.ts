@@ -1,6 +1,13 @@
 import { z } from 'zod';
-import { featureStates, isFeatureKey, type FeatureState } from '../../catalog/index.ts';
-import { entryLabel, labelIn } from '../values/entry-label.ts';
+import {
+  featureEntry,
+  featureStates,
+  isFeatureKey,
+  stateLabel,
+  type FeatureKey,
+  type FeatureState,
+} from '../../catalog/index.ts';
+import { entryLabel } from '../values/entry-label.ts';
 import { keysOf } from '../values/spot.ts';
 import { part } from './part.ts';
 
@@ -20,8 +27,8 @@ export const features = part({
   schema: featureValueSchema,
   isKey: isFeatureKey,
   label: entryLabel,
-  text: ({ state, tried }) => {
-    const label = labelIn(featureStates, state);
+  text: ({ state, tried }, { key }) => {
+    const label = stateLabel(state, featureEntry(key as FeatureKey).kind);
     return tried ? `${label}, tried and ${tried === 'works' ? 'works' : 'faulty'}` : label;
   },
   isDisputable: true,

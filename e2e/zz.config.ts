@@ -1,0 +1,2 @@
+import base from './playwright.config.ts';
+export default { ...base, use: { ...base.use, actionTimeout: 9000 } };
