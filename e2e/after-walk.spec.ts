@@ -139,7 +139,7 @@ test('a number that changes while one presents is the new one, on the card and b
   await maren
     .locator('.way')
     .filter({ hasText: 'Skerry 31 TH' })
-    .getByRole('link', { name: 'Look in' })
+    .getByRole('link', { name: 'Watch' })
     .click();
   await expect(card(maren)).toContainText(now);
   await expectSound(maren, 'looking in');

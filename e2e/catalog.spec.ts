@@ -40,7 +40,9 @@ test('codes are read out, dates and sizes are typed in any usual way', async ({ 
   await openUnit(page, 'TQ-0381');
   await goTo(page, /^11 Label panel/);
   await row(page, 'vin').getByRole('button').first().click();
-  await expect(row(page, 'vin')).toContainText('The check digit is right; model year 1995 or 2025.');
+  await expect(row(page, 'vin')).toContainText(
+    'The check digit is right; model year 1995 or 2025.',
+  );
   await row(page, 'buildDate').getByRole('button').first().click();
   await typeInto(row(page, 'buildDate').getByRole('textbox').first(), '10/24');
   await expect(row(page, 'buildDate')).toContainText('Oct 2024');

@@ -247,7 +247,7 @@ for (const { what, who, at: go, open, field, typed, keep, offline } of editors) 
     const again = await context.newPage();
     await again.setViewportSize(desk);
     await again.goto(demo('/yard'));
-    await again.getByRole('link', { name: '1 typed and not kept yet' }).click();
+    await again.getByRole('link', { name: '1 typed and not saved yet' }).click();
     await again.locator('section', { hasText: 'Typed, not saved yet' }).getByRole('link').click();
     await expect.poll(() => new URL(again.url()).pathname).toBe(new URL(there).pathname);
     await shows(again);

@@ -197,8 +197,8 @@ test('settings: one’s own units, three modes, and a new password by a manager�
   await page.goto(link);
   await expectSound(page, 'password by link');
   await typeInto(page.getByLabel('Password'), 'tide-table-33');
-  await page.getByRole('button', { name: 'Accept it' }).click();
-  await page.getByRole('link', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: 'Accept' }).click();
+  await page.getByRole('link', { name: 'Sign in with your password' }).click();
   await typeInto(page.getByLabel('E-mail'), 'petra@thornquay.example');
   await typeInto(page.getByLabel('Password'), 'tide-table-33');
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -279,7 +279,7 @@ test('a guest presenter sees no price, changes nothing, and gives a walk that op
 }) => {
   await signIn(page, 'ivo');
   await openUnit(page, 'TQ-0402');
-  await goTo(page, /^24 Papers/);
+  await goTo(page, /^24 Paperwork/);
   await expect(row(page, 'askingPrice')).toContainText('—');
   await row(page, 'series').getByRole('button').first().click();
   await expect(row(page, 'series').getByRole('textbox')).toHaveCount(0);

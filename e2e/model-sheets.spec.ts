@@ -18,7 +18,7 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   await expect(page.getByText(/of them only from the model sheet/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Sheet', exact: true }).click();
-  await page.getByRole('button', { name: /^Take over \d+ fields from the sheet/ }).click();
+  await page.getByRole('button', { name: /^Fill in \d+ fields from the sheet/ }).click();
   await expect(page.getByRole('status').filter({ hasText: 'fields filled in' })).toBeVisible();
   await expect(page.getByText('everything matches the sheet')).toBeVisible();
 
@@ -30,8 +30,8 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   await expect(difference).toContainText('3.1 ft³');
   await expect(difference).toContainText('4 ft³');
   await expectSound(page, 'the unit’s sheet');
-  await difference.getByRole('button', { name: /^Offer/ }).click();
-  await expect(difference).toContainText('offered');
+  await difference.getByRole('button', { name: /^Suggest/ }).click();
+  await expect(difference).toContainText('suggested');
 
   await page.getByRole('link', { name: 'Pell 14 T 2026' }).click();
   await expect(page.getByText('Fridge size: 4 ft³')).toBeVisible();
@@ -39,7 +39,7 @@ test('a sheet fills a new unit, and what is otherwise is offered, taken over, an
   await page.getByRole('button', { name: 'Add it', exact: true }).click();
   await expectSound(page, 'the sheet being changed');
   await page.getByRole('button', { name: 'See what changes' }).click();
-  await expect(page.getByRole('heading', { name: /^What this touches: \d+ units/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^What this changes: \d+ units/ })).toBeVisible();
   await expectSound(page, 'what it touches');
   await page.getByRole('button', { name: /^Save the sheet and change \d+ unit/ }).click();
   await expect(page.getByRole('heading', { name: 'Packages and options' })).toBeVisible();

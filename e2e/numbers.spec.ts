@@ -12,7 +12,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await page.goto(numbers);
   const list = page.getByRole('navigation', { name: 'The buyer’s questions' });
   await expect(list.getByRole('link')).toHaveCount(6);
-  await expect(list.getByRole('link', { name: /What may I still load\?/ })).toContainText(
+  await expect(list.getByRole('link', { name: /How much can I still load\?/ })).toContainText(
     '1,466 lb',
   );
   // 47 gal × 8.345 lb = 392 lb less in the fresh tank.
@@ -20,7 +20,7 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await fresh.focus();
   for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowLeft');
   await expect(page.getByText('0 gal, empty').first()).toBeVisible();
-  await expect(list.getByRole('link', { name: /What may I still load\?/ })).toContainText(
+  await expect(list.getByRole('link', { name: /How much can I still load\?/ })).toContainText(
     '1,858 lb',
   );
   await expect(page.locator('.sentence')).toContainText('There’s room for 1,858 lb more');
@@ -36,13 +36,11 @@ test('a buyer’s questions have their answers, and everything may be tried', as
   await expect(page.locator('.sentence')).toContainText('There’s room for 1,466 lb more');
   await expect(page.getByText('everything saved')).toBeVisible();
 
-  await list.getByRole('link', { name: /What should tow it\?/ }).click();
+  await list.getByRole('link', { name: /What can tow it\?/ }).click();
   await typeInto(page.getByLabel('Payload', { exact: true }), '900');
   await page.getByLabel('Payload', { exact: true }).press('Tab');
   await expect(page.getByLabel('Payload, where it is from')).toContainText('door label');
-  await expect(page.locator('.sentence')).toContainText(
-    'It’s too much for this vehicle: it’s',
-  );
+  await expect(page.locator('.sentence')).toContainText('It’s too much for this vehicle: it’s');
   await page.getByRole('button', { name: '20% to spare' }).click();
   await expect(page.getByRole('rowheader', { name: /^20% to spare/ })).toBeVisible();
   await expectSound(page, 'what should tow it');
@@ -141,7 +139,7 @@ test('somebody who walks in is answered without a unit', async ({ page }) => {
   await page.setViewportSize(phone);
   await atYard(page);
   await page.getByRole('link', { name: 'Numbers', exact: true }).click();
-  await page.getByRole('link', { name: /What should tow it\?/ }).click();
+  await page.getByRole('link', { name: /What can tow it\?/ }).click();
   await expect(page.locator('.sentence')).toContainText(
     'can tow a trailer of up to about 8,462 lb, loaded',
   );
@@ -168,8 +166,8 @@ test('on a phone each question is one screen', async ({ page }) => {
   for (const [question, heading] of [
     [/How many nights/, 'How many nights without hookups?'],
     [/Are the tires/, 'Are the tires enough?'],
-    [/What may I/, 'How much can I still load?'],
-    [/What should/, 'What can tow it?'],
+    [/How much can I/, 'How much can I still load?'],
+    [/What can tow/, 'What can tow it?'],
     [/Does the label/, 'Does the label add up?'],
     [/What does the scale/, 'What does the scale say?'],
   ] as const) {

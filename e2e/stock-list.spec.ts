@@ -30,7 +30,7 @@ test('a list is looked at, its good lines are taken in, and again nothing change
   await typeInto(page.getByRole('searchbox'), 'decor');
   await page.getByRole('option', { name: 'Decor', exact: true }).click();
   await expect(says).toContainText('1 unit here');
-  await page.getByRole('button', { name: 'Take in what can be read: 3 units' }).click();
+  await page.getByRole('button', { name: 'Import what can be read: 3 units' }).click();
   await openFromYard(page, 'TQ-0481');
   await page.goto(demo('/yard/list'));
   await offer();
@@ -89,7 +89,7 @@ test('the yard is looked through, by words and by a sentence that is kept', asyn
   await expect(units).toHaveCount(all);
   await page.getByRole('button', { name: 'For the ferry', exact: true }).click();
   await expect(units).toHaveCount(short);
-  await page.getByRole('button', { name: 'Drop the view For the ferry' }).click();
+  await page.getByRole('button', { name: 'Delete the view For the ferry' }).click();
   await expect(page.getByRole('button', { name: 'For the ferry', exact: true })).toHaveCount(0);
 });
 

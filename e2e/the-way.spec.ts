@@ -51,7 +51,7 @@ test('a spec is corrected at its station, a check objects in the margin and is s
     note.getByLabel(/Why are the numbers right/),
     'Label of a heavier sister, maker asked.',
   );
-  await note.getByRole('button', { name: 'Accept it' }).click();
+  await note.getByRole('button', { name: 'Accept' }).click();
   await expect(note).toContainText(
     'Accepted by Ines Rook: “Label of a heavier sister, maker asked.”',
   );

@@ -429,7 +429,7 @@ test('a reason that was typed outlives a page, and is gone once the note is let 
   await expect(note.getByLabel(/Why are the numbers right/)).toHaveValue(
     'Rewired by its first owner',
   );
-  await note.getByRole('button', { name: 'Accept it' }).click();
+  await note.getByRole('button', { name: 'Accept' }).click();
   await expect(note).toContainText('Accepted by Ines Rook: “Rewired by its first owner”');
   await page.goto(demo('/unsent'));
   await expect(page.getByText('Typed, not saved yet')).toHaveCount(0);

@@ -197,10 +197,11 @@ describe('what is aboard', () => {
     );
     const items = looseItems(record);
     expect(items.find(({ feature }) => feature.key === 'cranks')).toMatchObject({
-      there: 'there',
+      state: 'standard',
+      isHere: true,
       where: 'pass-through, door side',
     });
-    expect(items.filter(({ there }) => there === 'not-looked')).toHaveLength(items.length - 1);
+    expect(items.filter(({ state }) => state === undefined)).toHaveLength(items.length - 1);
   });
 
   it('adds up what was fitted, on the papers too, and takes it back whole', () => {

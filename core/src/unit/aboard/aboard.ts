@@ -1,13 +1,8 @@
-import {
-  features,
-  isFeatureKey,
-  isFitted,
-  type Feature,
-  type FeatureKey,
-} from '../catalog/index.ts';
+import { features, isFeatureKey, type Feature, type FeatureState } from '../catalog/index.ts';
 import { labelLine } from '../cargo-label/index.ts';
 import {
   amountOf,
+  hasFeature,
   textOf,
   type Change,
   type Entry,
@@ -15,18 +10,14 @@ import {
   type UnitRecord,
 } from '../record/index.ts';
 
-/** A loose item: whether it is there, and where it is kept. */
+/** A loose item: whether it is here, and where it is stowed. */
 export interface LooseItem {
   readonly feature: Feature;
-  readonly there: 'there' | 'missing' | 'not-looked';
+  /** Left out where nobody looked. */
+  readonly state: FeatureState | undefined;
+  readonly isHere: boolean;
   readonly where: string | undefined;
 }
-
-const thereOf = (record: UnitRecord, key: FeatureKey): LooseItem['there'] => {
-  const state = record.features[key]?.value.state;
-  if (state === undefined) return 'not-looked';
-  return isFitted(state) ? 'there' : 'missing';
-};
 
 /** What goes with a unit without being fixed to it, in the order of the catalog. */
 export const looseItems = (record: UnitRecord): readonly LooseItem[] =>
@@ -34,7 +25,8 @@ export const looseItems = (record: UnitRecord): readonly LooseItem[] =>
     .filter(({ station }) => station === 'loose-items')
     .map((feature) => ({
       feature,
-      there: thereOf(record, feature.key),
+      state: record.features[feature.key]?.value.state,
+      isHere: hasFeature(record, feature.key),
       where: record.stowed[feature.key]?.value.where,
     }));
 

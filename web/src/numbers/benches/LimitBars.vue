@@ -19,9 +19,9 @@ const share = (used: number, rating: number): number => Math.min(Math.max(used /
 <template>
   <ul class="limits">
     <li v-for="limit in limits" :key="limit.key" :class="{ over: limit.left < 0 }">
-      <span
+      <span :class="{ first: limit.key === first }"
         >{{ limit.label }}, {{ formatQuantity(limit.rating, 'weight', system)
-        }}<strong v-if="limit.key === first"> (the limit)</strong></span
+        }}<span v-if="limit.key === first" class="visually-hidden">, the limit</span></span
       >
       <span class="bar" aria-hidden="true"
         ><span :style="{ width: `${(share(limit.used, limit.rating) / 1.15) * 100}%` }"></span
@@ -42,6 +42,10 @@ li {
   align-items: center;
   gap: 12px;
   min-height: 32px;
+}
+
+.first {
+  font-weight: 700;
 }
 
 .bar {

@@ -153,7 +153,7 @@ const extremes = computed(() => {
       />
       <HitchChart
         v-if="curve"
-        :label="`Hitch share, ${inText(specEntry(swept).label)} from empty to full`"
+        :label="`Hitch percentage, ${inText(specEntry(swept).label)} from empty to full`"
         :points="curve"
         :now="level"
       />

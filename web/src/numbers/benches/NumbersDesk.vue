@@ -61,7 +61,7 @@ const given = computed<BenchProps>(() => ({
       >
         <span class="soft">{{ one.question }}</span>
         <strong v-if="one.answer" :class="{ about: one.about }">{{ one.answer }}</strong>
-        <span v-else class="amber">first: {{ one.missing }}</span>
+        <span v-else class="amber">needs {{ one.missing }} first</span>
       </RouterLink>
     </nav>
     <section v-if="current && here" :aria-labelledby="`question-${current.key}`">

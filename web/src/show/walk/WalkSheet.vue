@@ -83,7 +83,7 @@ const stations = computed(() => {
       <li v-for="{ station, left, total } in stations" :key="station.key">
         <button type="button" :disabled="left === 0" @click="emit('jump', station.key)">
           <span>{{ station.number }} {{ station.label }}</span>
-          <span class="soft">{{ left === 0 ? 'all given' : `${left} of ${total} left` }}</span>
+          <span class="soft">{{ left === 0 ? 'all done' : `${left} of ${total} left` }}</span>
         </button>
       </li>
     </ul>

@@ -13,7 +13,13 @@ import {
   looseItems,
   type LooseItem,
 } from '@fair-gable/core/unit/aboard';
-import { featureEntry, isFeatureKey } from '@fair-gable/core/unit/catalog';
+import {
+  featureEntry,
+  isFeatureKey,
+  stateLabel,
+  statesOf,
+  type FeatureState,
+} from '@fair-gable/core/unit/catalog';
 import { sides, byWhom, type YardUnit } from '@fair-gable/core/unit/record';
 import { useClock } from '../../base/clock/index.ts';
 import { featureChoices } from '../../base/controls/field-choices.ts';
@@ -47,13 +53,13 @@ const { draft: stowing } = useDraft({
   fresh: (): StowingDraft => ({}),
 });
 
-const tick = ({ feature }: LooseItem, there: boolean): Promise<boolean> =>
+const tick = ({ feature }: LooseItem, state: FeatureState): Promise<boolean> =>
   save(
     [
       {
         part: 'features',
         key: feature.key,
-        value: { state: there ? 'standard' : 'none' },
+        value: { state },
         how: 'seen',
         basedOn: record.value.features[feature.key]?.version ?? 0,
       },
@@ -71,7 +77,8 @@ const stow = async ({ feature: { key, label } }: LooseItem): Promise<void> => {
   if (isKept) stowing.value = withoutStowing(stowing.value, key);
 };
 
-const there = { there: 'there', missing: 'not there', 'not-looked': 'not looked at' } as const;
+const wordFor = ({ feature, state }: LooseItem): string =>
+  state === undefined ? 'not checked' : stateLabel(state, feature.kind);
 
 const clock = useClock();
 const { draft: line, keepWith } = useDraft({
@@ -102,8 +109,8 @@ const strike = (id: string): Promise<boolean> =>
     <header class="page-head">
       <h2 id="aboard-title">What’s in it</h2>
       <p class="soft">
-        {{ items.filter((item) => item.there === 'there').length }} of {{ items.length }} loose
-        items there; we added {{ formatQuantity(total, 'weight', session.system) }}
+        {{ items.filter(({ isHere }) => isHere).length }} of {{ items.length }} loose items here; we
+        added {{ formatQuantity(total, 'weight', session.system) }}
       </p>
     </header>
     <p v-if="problem" class="page-part wrong" role="alert">{{ problem }}</p>
@@ -114,31 +121,26 @@ const strike = (id: string): Promise<boolean> =>
           <li v-for="item in items" :key="item.feature.key" :data-loose="item.feature.key">
             <strong>{{ item.feature.label }}</strong>
             <span
-              v-if="!mayWrite || item.there === 'not-looked'"
+              v-if="!mayWrite || item.state === undefined"
               class="small status"
-              :class="{ soft: item.there !== 'missing', amber: item.there === 'missing' }"
-              >{{ there[item.there] }}</span
+              :class="item.state === undefined || item.isHere ? 'soft' : 'amber'"
+              >{{ wordFor(item) }}</span
             >
             <div v-if="mayWrite" class="ticks" role="group" :aria-label="item.feature.label">
               <button
+                v-for="choice in statesOf(item.feature.kind)"
+                :key="choice.key"
                 type="button"
-                :aria-pressed="item.there === 'there'"
-                @click="tick(item, true)"
+                :aria-pressed="item.state === choice.key"
+                @click="tick(item, choice.key)"
               >
-                There
-              </button>
-              <button
-                type="button"
-                :aria-pressed="item.there === 'missing'"
-                @click="tick(item, false)"
-              >
-                Not there
+                {{ choice.label }}
               </button>
             </div>
             <InputText
-              v-if="item.there === 'there' && mayWrite"
+              v-if="item.isHere && mayWrite"
               :model-value="stowingText(stowing, item.feature.key) ?? item.where ?? ''"
-              :aria-label="`Where ${inText(item.feature.label)} is kept`"
+              :aria-label="`Where ${inText(item.feature.label)} is stowed`"
               placeholder="stowed where?"
               maxlength="120"
               @update:model-value="(text) => type(item.feature.key, text ?? '')"
@@ -253,8 +255,10 @@ li strong {
 
 .ticks {
   display: flex;
+  flex-wrap: wrap;
   grid-row: 1 / span 2;
   grid-column: 2;
+  justify-content: flex-end;
   gap: 6px;
 }
 

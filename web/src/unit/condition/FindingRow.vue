@@ -168,7 +168,7 @@ const signedWords = computed(() => {
           <Button
             v-if="mayWrite"
             severity="secondary"
-            :label="`Record it so: ${inText(gravity)}`"
+            :label="`Record it as: ${inText(gravity)}`"
             @click="save({ ...finding, gravity: proposed, saidFirst: true })"
           />
         </p>

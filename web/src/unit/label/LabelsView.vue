@@ -209,7 +209,7 @@ const standIn = (): Promise<boolean> =>
           <TakePhoto
             :unit="unit.id"
             :of="targets"
-            :label="photo ? 'Take it again' : `Photo of the ${label.label}`"
+            :label="photo ? 'Retake' : `Photo of the ${label.label}`"
             @taken="tick"
           />
           <Button

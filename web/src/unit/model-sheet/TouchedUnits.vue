@@ -57,7 +57,7 @@ const textOf = (unit: string, change: Change): string => {
   const had = entryOf(yard.units.get(unit)?.record ?? emptyRecord, part, key);
   const sheetSaid =
     had?.how === 'sheet' ? had : had?.others?.find((other) => other.how === 'sheet');
-  const before = sheetSaid ? words(sheetSaid.value, 'sheet') : 'not said';
+  const before = sheetSaid ? words(sheetSaid.value, 'sheet') : 'not listed';
   const beside = had && had.how !== 'sheet' ? `; shown stays ${words(had.value, had.how)}` : '';
   return `${fieldLabel(part, key)}: ${before} → ${words(value, how)}${beside}`;
 };
@@ -78,7 +78,7 @@ const doubts = computed(() => {
       {{
         units.length === 0
           ? 'No unit on this yard changes'
-          : `What this touches: ${counted(units.length, 'unit')}`
+          : `What this changes: ${counted(units.length, 'unit')}`
       }}
     </h2>
     <ul v-if="doubts.length" class="doubts" aria-label="Doubts">

@@ -132,7 +132,7 @@ const print = (): void => window.print();
       <p class="soft">{{ sheet.source }}</p>
       <Button
         v-if="session.may('record') && toTake.length"
-        :label="`Take over ${counted(toTake.length, 'field')} from the sheet`"
+        :label="`Fill in ${counted(toTake.length, 'field')} from the sheet`"
         :loading="busy"
         @click="take"
       />
@@ -177,7 +177,7 @@ const print = (): void => window.print();
                   severity="secondary"
                   size="small"
                   label="Suggest for the sheet"
-                  :aria-label="`Offer ${fieldLabel(d.part, d.key)} to the sheet`"
+                  :aria-label="`Suggest ${fieldLabel(d.part, d.key)} for the sheet`"
                   :disabled="busy"
                   @click="offer(d)"
                 />

@@ -31,7 +31,7 @@ const outline = computed(() => outlineOf(props.record));
 const path = computed(() => pathBox(outline.value, 'up'));
 const viewBox = computed(() => {
   const { x, y, width, height } = path.value;
-  return [x - 72, y - 20, width + 134, height + 40].join(' ');
+  return [x - 72, y - 20, width + 144, height + 40].join(' ');
 });
 
 const layers = [
@@ -54,7 +54,7 @@ const stateOf = (station: StationKey): StationState =>
   stationState(props.record, station, props.objections);
 
 const stateWords: Readonly<Record<StationState, string>> = {
-  open: 'not looked at',
+  open: 'not checked',
   partly: 'partly known',
   done: 'all known',
   wrong: 'numbers disagree',

@@ -39,7 +39,7 @@ const sides = computed(() => [
     how: theirs.value?.how,
     who: theirs.value
       ? `${word(theirs.value.how)}, ${byWhom(theirs.value)}, ${when(theirs.value.at)}`
-      : 'undone meanwhile',
+      : 'undone in the meantime',
   },
   {
     key: 'mine',

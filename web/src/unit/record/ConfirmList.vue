@@ -20,9 +20,9 @@ const session = useSession();
 
 const whys = {
   conflict: 'two sources disagree',
-  guess: 'only a guess',
-  missing: 'nobody has read it',
-  told: 'only told',
+  guess: 'only an estimate',
+  missing: 'not read yet',
+  told: 'only what we were told',
 } as const;
 
 const shown = (record: UnitRecord, { part, key }: ToConfirm): string => {

@@ -191,7 +191,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :here="here"
         label="The unit, and where you are"
       />
-      <span>Walk round</span>
+      <span>Map</span>
     </button>
     <Drawer v-model:visible="walking" position="bottom" class="round" header="Map">
       <FieldFinder

@@ -66,7 +66,7 @@ const loadAgain = (): void => window.location.reload();
     <RouterLink
       v-if="drafts.list.length > 0"
       :to="{ name: 'unsent' }"
-      :aria-label="`${drafts.list.length} typed and not kept yet`"
+      :aria-label="`${drafts.list.length} typed and not saved yet`"
       >✎ {{ drafts.list.length }}<span class="what"> typed, not kept</span></RouterLink
     >
     <RouterLink

@@ -54,7 +54,7 @@ const isWords = computed(
 );
 const isMeasure = computed(() => ['quantity', 'counted', 'size'].includes(props.spec.value.kind));
 const word = computed(
-  () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not looked at',
+  () => knownBy.find((row) => row.key === entry.value?.how)?.word ?? 'not checked',
 );
 const isDisputed = computed(() =>
   props.objections.some((o) => !o.settled && o.severity !== 'look'),

@@ -95,9 +95,9 @@ const take = async (): Promise<void> => {
           <SelectField
             v-if="oneByOne.includes(group.title)"
             v-model="draft.own[key]"
-            :label="`How ${inText(specEntry(key).label)} is known`"
+            :label="`How you know ${inText(specEntry(key).label)}`"
             :choices="howChoices"
-            :placeholder="`as the others: ${draft.hows[group.title]}`"
+            :placeholder="`same as the others: ${draft.hows[group.title]}`"
             clearable
             class="own"
           />

@@ -24,7 +24,7 @@ const shown = computed(() => {
   return value && how ? fieldText(part, entry.key, value, how, props.system) : '—';
 });
 const word = computed(
-  () => knownBy.find(({ key }) => key === known.value?.how)?.word ?? 'not looked at',
+  () => knownBy.find(({ key }) => key === known.value?.how)?.word ?? 'not checked',
 );
 </script>
 
@@ -36,7 +36,7 @@ const word = computed(
     }}</span>
     <EvidenceMark :how="known?.how" bare />
     <DraftMark :place="`${unit}.${step.part}.${step.entry.key}`" class="why" />
-    <span v-if="step.state !== 'seen'" class="small soft why">{{ later ? 'put off' : word }}</span>
+    <span v-if="step.state !== 'seen'" class="small soft why">{{ later ? 'later' : word }}</span>
   </button>
 </template>
 

@@ -133,7 +133,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         @change="choose"
       />
       <Button
-        :label="name ? `Another file than ${name}` : 'Choose a CSV file'"
+        :label="name ? `Choose a different file than ${name}` : 'Choose a CSV file'"
         :severity="name ? 'secondary' : undefined"
         :loading="busy && !preview"
         @click="input?.click()"
@@ -263,7 +263,7 @@ const figure = (n: number): string => n.toLocaleString('en-US');
         />
         <Button
           v-else
-          :label="`Take in what can be read: ${counted(counts.good, 'unit')}`"
+          :label="`Import what can be read: ${counted(counts.good, 'unit')}`"
           :disabled="counts.good === 0"
           :loading="busy"
           @click="take(true)"

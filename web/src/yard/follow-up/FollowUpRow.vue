@@ -68,14 +68,14 @@ const dueWords = computed(() => {
         v-model="draft.who"
         maxlength="80"
         placeholder="who"
-        :aria-label="`Who sees to: ${followUp.text}`"
+        :aria-label="`Who does it: ${followUp.text}`"
         @blur="keepWho"
         @keydown.enter="keepWho"
       />
       <button
         type="button"
         class="drop"
-        :aria-label="`Take off the list: ${followUp.text}`"
+        :aria-label="`Remove: ${followUp.text}`"
         @click="emit('drop')"
       >
         <X aria-hidden="true" />

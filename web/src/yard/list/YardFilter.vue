@@ -60,7 +60,7 @@ const emptied = async (work: () => Promise<void>): Promise<void> => {
         <button
           v-if="isOpen"
           type="button"
-          :aria-label="`Drop the view ${s.name}`"
+          :aria-label="`Delete the view ${s.name}`"
           @click="emptied(() => drop(s.name))"
         >
           ×

@@ -71,7 +71,7 @@ const setLimit = ({ key, name: called, display }: Limit, typed: string, system: 
 };
 /** The figures a yard is most often asked for. */
 const figureChoices = [
-  { key: null, label: 'whatever is known' },
+  { key: null, label: 'known or not' },
   ...(
     [
       'gvwr',

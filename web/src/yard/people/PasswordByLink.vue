@@ -47,7 +47,7 @@ const accept = (): Promise<boolean> =>
     <div v-if="isSet" class="card">
       <BrandMark />
       <h1>{{ link?.kind === 'invitation' ? 'You’re on the yard' : 'Your password is set' }}</h1>
-      <RouterLink :to="{ name: 'sign-in' }">Sign in</RouterLink>
+      <RouterLink :to="{ name: 'sign-in' }">Sign in with your password</RouterLink>
     </div>
     <form v-else class="card" @submit.prevent="set">
       <BrandMark />
@@ -58,7 +58,7 @@ const accept = (): Promise<boolean> =>
         <h1>{{ link.yard }} invites you as {{ link.role }}</h1>
         <div v-if="session.session">
           <p>You are signed in as {{ session.session.person.email }}.</p>
-          <Button type="button" label="Accept it" :loading="busy" @click="accept" />
+          <Button type="button" label="Accept" :loading="busy" @click="accept" />
         </div>
         <template v-else>
           <p>
@@ -92,7 +92,7 @@ const accept = (): Promise<boolean> =>
       <Button
         v-if="link && !(link.kind === 'invitation' && session.session)"
         type="submit"
-        :label="link.kind === 'invitation' ? 'Accept it' : 'Set it'"
+        :label="link.kind === 'invitation' ? 'Accept' : 'Set password'"
         :loading="busy"
       />
     </form>

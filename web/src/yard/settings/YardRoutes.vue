@@ -186,7 +186,7 @@ const fresh = (): void => {
           <button
             type="button"
             :disabled="draft.legs.length === 1"
-            :aria-label="`${legLabel(leg)} not by itself`"
+            :aria-label="`Remove ${legLabel(leg)}`"
             @click="without(leg)"
           >
             <X aria-hidden="true" />

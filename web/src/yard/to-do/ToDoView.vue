@@ -24,8 +24,8 @@ const shown = ref(step);
 const chore = ref<Chore>();
 const order = ref<'weight' | 'walk'>('weight');
 const orders = [
-  { key: 'weight', label: 'by what hangs on it' },
-  { key: 'walk', label: 'as you walk' },
+  { key: 'weight', label: 'most important first' },
+  { key: 'walk', label: 'in walking order' },
 ];
 
 const { rows: found, lacking } = useLeftRows();

@@ -22,7 +22,7 @@ onMounted(() => {
 
 const unitName = (id: string): string => {
   const unit = units.summaries.get(id);
-  return unit ? nameOf(unit.record) : 'a unit of this yard';
+  return unit ? nameOf(unit.record) : 'a unit on this yard';
 };
 const told = (item: Parameters<typeof describe>[0]) => describe(item, unitName, session.system);
 
