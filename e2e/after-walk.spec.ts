@@ -44,10 +44,10 @@ test('a card is worded by us: claims are graded, the words hold till the record 
   await page.getByRole('button', { name: 'Reword it: Fresh tank' }).click();
   const form = page.getByRole('dialog', { name: 'Fresh tank' });
   await typeInto(form.getByLabel('What you say'), 'The best in its class for water.');
-  await expect(form.getByText('does not hold')).toBeVisible();
+  await expect(form.getByText('doesn’t hold')).toBeVisible();
   await expectSound(page, 'wording a card');
   await typeInto(form.getByLabel('What you say'), 'Water for two careful people.');
-  await expect(form.getByText('does not hold')).toHaveCount(0);
+  await expect(form.getByText('doesn’t hold')).toHaveCount(0);
   await form.getByRole('button', { name: 'always' }).click();
   await form.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Water for two careful people.')).toBeVisible();

@@ -170,7 +170,7 @@ const editors: readonly Editor[] = [
     offline: 'is said',
   },
   {
-    what: 'a way round',
+    what: 'a route',
     who: 'maren',
     at: at('/settings'),
     open: async (page) => {

@@ -234,7 +234,7 @@ test('settings: oneâ€™s own units, three modes, and a new password by a managerâ
   await expect(role).toHaveText(had);
   await maren.unroute('**/api/people/*');
   maren.once('dialog', (dialog) => void dialog.accept());
-  await petra.getByRole('button', { name: /^Take off/ }).click();
+  await petra.getByRole('button', { name: /^Remove/ }).click();
   await expect(petra).toHaveCount(0);
   await maren.context().close();
 });

@@ -107,7 +107,7 @@ for (const [name, size] of Object.entries({ desk, phone })) {
     }
     await page.goto(demo('/yard/left'));
     await page.getByRole('button', { name: /^to repair/ }).click();
-    await page.getByRole('button', { name: 'as you walk' }).click();
+    await page.getByRole('button', { name: 'in walking order' }).click();
     await expect(page.locator('[data-left]').first()).toBeVisible();
     await expectSound(page, 'what is left');
   });

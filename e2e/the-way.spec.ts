@@ -90,7 +90,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
     VIN: '1M8GDM9AXKP042788',
     GVWR: '5,000',
     UVW: '1,800 kg',
-    Axles: '25000',
+    'GAWR (each axle)': '25000',
     'Overall length': "22'6",
     'Fresh tank': '30 gal',
   };
@@ -114,7 +114,7 @@ test('a new unit is taken in from nothing by typing its labels', async ({ page }
   await goTo(page, /^1 Hitch/);
   await row(page, 'coupler').getByRole('button', { name: 'standard' }).click();
   await expect(row(page, 'coupler')).toContainText('seen or counted');
-  await row(page, 'powerJack').getByRole('button', { name: 'none' }).press('1');
+  await row(page, 'powerJack').getByRole('button', { name: 'not fitted' }).press('1');
   await expect(row(page, 'powerJack').getByRole('button', { name: 'standard' })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -141,7 +141,7 @@ test.describe('without a network', () => {
     // Somebody’s wish goes before what a card is worth; for what is taken in something else gives way.
     for (const sentence of [
       /two 30-pound propane cylinders/,
-      /^The coupler drops over/,
+      /coupler drops over/,
       /^Your safety chains cross/,
       /unhitched, this breakaway cable/,
       /^The tongue jack’s electric/,
@@ -232,7 +232,7 @@ test.describe('without a network', () => {
     await expect(page.getByText('do not say')).toBeVisible();
     await page.getByRole('button', { name: /missed so far/ }).click();
     await expect(
-      page.getByRole('button', { name: /Safety chains.*come-back pile/s }),
+      page.getByRole('button', { name: /Safety chains.*to come back to/s }),
     ).toBeVisible();
     await page.getByRole('button', { name: /Safety chains/ }).click();
     await expect(card).toContainText('cross under here');

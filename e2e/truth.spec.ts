@@ -31,7 +31,7 @@ test('a label that says another VIN asks whose it is before anything is replaced
   await expect(page.getByText('Whose label is this?')).toBeVisible();
   await expect(page.getByText('GVWR: 3,900 lb now, 3,200 lb before')).toBeVisible();
   await page.getByRole('button', { name: 'It’s another unit’s: change nothing' }).click();
-  await expect(page.getByText('Nothing was changed.')).toBeVisible();
+  await expect(page.getByText('Nothing changed.')).toBeVisible();
   expect((await recordOf(page)).specs.gvwr.value).toEqual(before);
 
   await typeInto(field, '3,900 lb');

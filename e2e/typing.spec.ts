@@ -145,7 +145,7 @@ test('a wheel that could not be kept is told, and takes no key from the one in h
   const wheel = (key: string): Locator => page.locator(`[data-wheel="${key}"]`);
   await wheel('DoorFront').getByRole('button').first().click();
   await typeInto(wheel('DoorFront').getByLabel('Brand'), 'Brant');
-  await wheel('DoorFront').getByRole('button', { name: 'Save', exact: true }).click();
+  await wheel('DoorFront').getByRole('button', { name: 'Save, next wheel' }).click();
   const next = page.locator('[data-wheel].open');
   await expect(next).not.toHaveAttribute('data-wheel', 'DoorFront');
   await typeInto(next.getByLabel('Brand'), 'Sal');
@@ -221,11 +221,11 @@ test('Tab goes from field to field while a unit is taken in, and the tire label 
   // How it is known, whether one by one, and the VIN.
   for (let i = 0; i < 3; i++) await page.keyboard.press('Tab');
   await page.keyboard.type('9TPPT1419T1000777');
-  await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
+  await expect(page.getByLabel('VIN', { exact: true })).toHaveValue('9TPPT1419T1000777');
   await typeInto(page.locator('[data-take="labelTireSize"]').getByRole('textbox'), 'ST205/75R14');
   await typeInto(page.locator('[data-take="tireSize"]').getByRole('textbox'), 'ST185/80R13');
   await page.reload();
-  await expect(page.getByLabel('VIN')).toHaveValue('9TPPT1419T1000777');
+  await expect(page.getByLabel('VIN', { exact: true })).toHaveValue('9TPPT1419T1000777');
   await page.getByRole('button', { name: /^Add it with/ }).click();
   await expect(page.locator('.particulars')).toContainText('TQ-0777');
   const { specs } = await recordOf(page);

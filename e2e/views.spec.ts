@@ -22,7 +22,7 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   const states = row(page, 'ladder').getByRole('button');
   await row(page, 'ladder').getByRole('button', { name: 'standard' }).focus();
   await page.keyboard.press('4');
-  await expect(states.filter({ hasText: /^prep$/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(states.filter({ hasText: /^prep only$/ })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('0');
   await expect(row(page, 'ladder')).toContainText('not checked');
   await goTo(page, /^13 Construction/);
@@ -87,7 +87,7 @@ test('a viewer looks and changes nothing', async ({ page }) => {
   await openUnit(page, 'TQ-0365');
   await goTo(page, /^11 Label panel/);
   await row(page, 'ccc').getByRole('button').first().click();
-  await expect(row(page, 'ccc').getByText('cargo capacity')).toBeVisible();
+  await expect(row(page, 'ccc').getByText('What you can still load')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
   await expect(page.locator('[data-check="ccc-identity:ccc"]').getByRole('button')).toHaveCount(0);
   await page.getByRole('button', { name: 'Sign out' }).click();

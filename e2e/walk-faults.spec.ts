@@ -68,7 +68,7 @@ test('the network may be cut at every step of a walk', async ({ page }) => {
   await cut(true);
   await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await page.getByRole('button', { name: /missed so far/ }).click();
-  await page.getByRole('button', { name: /come-back pile/ }).click();
+  await page.getByRole('button', { name: /to come back to/ }).click();
   await said(page).click();
   await page.getByRole('button', { name: 'Finish', exact: true }).click();
   // Its log is read on the device.

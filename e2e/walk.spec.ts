@@ -41,7 +41,7 @@ test('a walk is planned for an audience, and says why what is left out is left o
   await typeInto(page.getByLabel('Minutes the buyer has'), '1');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.getByText(/What has to be said is .* too long/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Way round' }).selectOption('Inside first');
+  await page.getByRole('combobox', { name: 'Route' }).selectOption('Inside first');
   await typeInto(page.getByLabel('Minutes the buyer has'), '20');
   await page.getByLabel('Minutes the buyer has').press('Tab');
   await expect(page.locator('.stop h2').nth(1)).toContainText(/Control panel|Kitchen|Living/);
@@ -67,7 +67,7 @@ test('nothing is said to be left out before it is planned', async ({ page }) => 
 test('two taps in one breath on a card are two: the second is what is wished', async ({ page }) => {
   await atYard(page);
   await planOf(page, 'TQ-0417');
-  const box = page.getByRole('checkbox', { name: /^The coupler drops over/ });
+  const box = page.getByRole('checkbox', { name: /coupler drops over/ });
   const settled = () => expect(page.locator('.sum:not(.busy)')).toBeVisible();
   await box.check();
   await settled();
@@ -135,7 +135,7 @@ test('a rehearsal counts what was missed, and leaves no log', async ({ page }) =
   expect(((await now) as { walks: unknown[] }).walks).toHaveLength(before);
 });
 
-test('a yard writes its own way round, by key, and plans by it', async ({ page }) => {
+test('a yard writes its own route, by key, and plans by it', async ({ page }) => {
   await page.setViewportSize(desk);
   await signIn(page, 'maren');
   await page.goto(demo('/settings'));
@@ -150,19 +150,19 @@ test('a yard writes its own way round, by key, and plans by it', async ({ page }
   await page.keyboard.press('Enter');
   await expect(parts.nth(2)).toContainText('Hitch and front');
   await expect(later).toBeFocused();
-  await routes.getByText('Ends with the slide closed').click();
-  await expectSound(page, 'ways round');
+  await routes.getByText('End with the slide closed').click();
+  await expectSound(page, 'routes');
   await routes.getByRole('button', { name: 'Save route' }).click();
   await expect(routes.getByText('Ferry way is saved.')).toBeVisible();
   await expect(page.getByText(/^route Ferry way: as usual → Door side/)).toBeVisible();
 
   await page.goto(demo('/yard'));
   await planOf(page, 'TQ-0417');
-  await page.getByRole('combobox', { name: 'Way round' }).selectOption('Ferry way');
+  await page.getByRole('combobox', { name: 'Route' }).selectOption('Ferry way');
   await expect(page.locator('.stop h2').first()).not.toContainText('Hitch');
 
   await page.goto(demo('/settings'));
-  await routes.getByRole('combobox', { name: 'Way round' }).selectOption('Ferry way');
+  await routes.getByRole('combobox', { name: 'Route' }).selectOption('Ferry way');
   await routes.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(routes.getByText('Removed.')).toBeVisible();
 });

@@ -121,7 +121,7 @@ describe('a claim is graded by what is known', () => {
     expect(riskyIn(text, against(withFeatures(warm)))).toEqual([]);
   });
 
-  it('does not hold on hearsay or a guess', () => {
+  it('does not hold on what we were told or a guess', () => {
     for (const how of ['told', 'guessed'] as const) {
       expect(grades(text, against(withFeatures(warm, how)))).toEqual(['four-season open']);
     }
@@ -276,7 +276,7 @@ describe('a figure of the outside fridge', () => {
 });
 
 describe('a wording that is offered instead', () => {
-  it('says no guess, no hearsay, and nothing that nobody has written down', () => {
+  it('says no guess, nothing we were only told, and nothing that nobody has written down', () => {
     for (const how of ['guessed', 'told'] as const) {
       const record = withSpec(emptyRecord, 'freshTank', pounds(47), how);
       const [claim] = claimsIn('You can boondock for a week.', against(record));

@@ -317,7 +317,7 @@ describe('wheels', () => {
   });
 
   it('have no age where nobody has read a date', () => {
-    expect(ageWords(undefined, '2026-04-10')).toBe('nobody has read its date');
+    expect(ageWords(undefined, '2026-04-10')).toBe('its date isn’t read');
   });
 
   it('name the one that is not like the others, and none where there is none', () => {

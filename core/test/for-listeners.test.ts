@@ -17,7 +17,7 @@ import {
   type What,
 } from '@fair-gable/core/show/walk';
 import type { UnitRecord } from '@fair-gable/core/unit/record';
-import { usualRoute } from '@fair-gable/core/unit/way-round';
+import { usualRoute } from '@fair-gable/core/unit/route';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const fenlark = demoRecord('TQ-0417');

@@ -11,7 +11,7 @@ import {
 } from '@fair-gable/core/show/plan';
 import { emptyRecord } from '@fair-gable/core/unit/record';
 import { listedAt, roundOf, type AtStop } from '@fair-gable/core/unit/round';
-import { legs, movedLeg, usualRoute } from '@fair-gable/core/unit/way-round';
+import { legs, movedLeg, usualRoute } from '@fair-gable/core/unit/route';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 const untouched: AtStop = { later: [], all: false };
@@ -91,7 +91,7 @@ describe('what is wished of a walk', () => {
   });
 });
 
-describe('a part of a way round', () => {
+describe('a part of a route', () => {
   it('goes where it is moved, and the others keep their order', () => {
     const last = usualRoute.legs.length - 1;
     expect(movedLeg(usualRoute, 0, last).legs.at(-1)).toBe(usualRoute.legs[0]);

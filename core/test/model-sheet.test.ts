@@ -328,7 +328,7 @@ describe('as ordered against as arrived', () => {
     expect([weighing('5590'), weighing('5610')]).toEqual([[], ['uvw']]);
   });
 
-  it('does not send hearsay back', () => {
+  it('does not send back what we were told', () => {
     const heard = values({ sleeps: '4' });
     const saying = (how: HowKnown) =>
       unitDifferences(withSpec(named(), 'sleeps', '6', how), heard).length;
@@ -415,7 +415,7 @@ describe('a sheet that can’t be read', () => {
     [but({ values: { features: { wings: 'standard' } } }), 'wings'],
     [
       but({ packages: [{ key: 'a', name: 'A', adds: {}, forbids: ['b'] }] }),
-      '“A” forbids a package that is not on this sheet.',
+      '“A” forbids a package that isn’t on this sheet.',
     ],
   ])('says so: %#', (content, words) => {
     const read = readModelSheetFile(content);

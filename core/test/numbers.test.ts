@@ -357,7 +357,7 @@ describe('what should tow it', () => {
     expect(outcome.missing.map(({ label }) => label)).toContain(
       'Payload, on the driver’s door label',
     );
-    expect(outcome.sentence).toContain('of payload with you aboard: read it off the driver’s door');
+    expect(outcome.sentence).toContain('of payload with you in it: read it off the driver’s door');
     expect(towOutcomeSchema.safeParse(outcome).success).toBe(true);
   });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { routeOf } from '@fair-gable/core/unit/way-round';
+import { routeOf } from '@fair-gable/core/unit/route';
 import { stations } from '@fair-gable/core/unit/catalog';
 import { checkRecord } from '@fair-gable/core/unit/checks';
 import {

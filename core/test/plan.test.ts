@@ -39,7 +39,7 @@ import {
   stationsOn,
   usualRoute,
   usualRoutes,
-} from '@fair-gable/core/unit/way-round';
+} from '@fair-gable/core/unit/route';
 import { demoSheets } from './demo-sheets.ts';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { byHighs, loadHighs } from './highs.ts';

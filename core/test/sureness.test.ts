@@ -20,7 +20,7 @@ import { demoFiles, demoRecord, us } from './demo-units.ts';
 
 /*
  * A result is as well known as the worst input that it leans on, what is assumed included: of every engine, whatever
- * input changes the result, a guess of it makes the result a guess, and hearsay of it makes it hearsay at best.
+ * input changes the result, a guess of it makes the result a guess, and being told it makes the result told at best.
  */
 const seed = 14;
 const known = (amount: number): Given => ({ amount, how: 'read' });

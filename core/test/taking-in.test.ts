@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { routeOf } from '@fair-gable/core/unit/way-round';
+import { routeOf } from '@fair-gable/core/unit/route';
 import { parseQuantity } from '@fair-gable/core/base/quantity';
 import { changesToFit, fittedPounds, looseItems } from '@fair-gable/core/unit/aboard';
 import { labelKinds, specEntry, specs } from '@fair-gable/core/unit/catalog';
@@ -295,7 +295,7 @@ describe('questions', () => {
     expect(ofSameModel(nameless, [nameless, other]).map((u) => u.id)).toEqual(['x']);
   });
 
-  it('are answered for every unit of the model, as hearsay', () => {
+  it('are answered for every unit of the model, as told', () => {
     const [asked] = questionsAbout(units[0], units);
     if (!asked) throw new Error('no question');
     const value = {

@@ -12,7 +12,7 @@ import {
   type UnitRecord,
   type Wording,
 } from '@fair-gable/core/unit/record';
-import { usualRoute } from '@fair-gable/core/unit/way-round';
+import { usualRoute } from '@fair-gable/core/unit/route';
 import { demoFiles, demoRecord, us } from './demo-units.ts';
 import { demoSheets } from './demo-sheets.ts';
 

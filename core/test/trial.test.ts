@@ -55,7 +55,7 @@ describe('a buyer’s questions', () => {
   });
 
   it('are answered for the unit as its record has it, by hand', () => {
-    // TQ-0417: 5,572 as built, 47 gal × 8.345 = 392, propane 60: 6,024 of 7,490 lb.
+    // TQ-0417: 5,572 dry, 47 gal × 8.345 = 392, propane 60: 6,024 of 7,490 lb.
     const record = demoRecord('TQ-0417');
     expect(asked(record, 'load')?.answer).toBe('1,466 lb');
     expect(asked(record, 'nights')?.answer).toBe('about 2, the gray tank fills first');

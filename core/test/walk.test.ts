@@ -350,7 +350,7 @@ describe('talking points', () => {
     (_, record) => {
       const points = pointsOf(record, us);
       for (const point of points) expect(pointSchema.safeParse(point).error).toBeUndefined();
-      // What is said first stands before the way round.
+      // What is said first stands before the route.
       const stations = points.filter((p) => !p.first).map((p) => p.station);
       const blocks = stations.filter((s, i) => s !== stations[i - 1]);
       expect(new Set(blocks).size).toBe(blocks.length);

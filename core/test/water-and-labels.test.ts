@@ -219,7 +219,7 @@ describe('a label that is read again', () => {
     expect(otherReadings(record, [{ key: 'vin', value: vin }])).toEqual([]);
   });
 
-  it('is not asked about over hearsay', () => {
+  it('is not asked about over what we were told', () => {
     expect(otherReadings({ ...emptyRecord, specs: { vin: entry('told') } }, [other])).toEqual([]);
   });
 });

@@ -66,7 +66,7 @@ const readPem = async (name: string, path: string): Promise<Buffer> => {
   const content = await readFile(path).catch(() => undefined);
   if (content?.includes('-----BEGIN')) return content;
   throw new NetworkProblem(
-    `${name}=${path} ${content ? 'is not a PEM file' : 'cannot be read'}. Give the path of the ${name === 'TLS_CERT' ? 'certificate' : 'key'}, in PEM form.`,
+    `${name}=${path} ${content ? 'is not a PEM file' : 'can’t be read'}. Give the path of the ${name === 'TLS_CERT' ? 'certificate' : 'key'}, in PEM form.`,
   );
 };
 

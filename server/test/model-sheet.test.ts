@@ -218,7 +218,7 @@ describe('several sources of one field', () => {
     const { status, body } = await ines('POST', `/api/units/${id}/edits`, editOf([change]));
     expect([status, body.detail]).toEqual([
       400,
-      'GVWR holds the wrong kind of value. It wants a quantity.',
+      'GVWR has the wrong kind of value. It needs a quantity.',
     ]);
   });
 });

@@ -114,7 +114,7 @@ describe('the numbers over the API', () => {
     expect(status).toBe(200);
     expect(body.value).toBeUndefined();
     expect(body.missing.length).toBeGreaterThan(0);
-    expect(body.sentence).toContain('cannot be said yet');
+    expect(body.sentence).toContain('can’t say yet');
   });
 
   it.each([

@@ -173,17 +173,17 @@ describe('changes', () => {
     [
       'a field there is not',
       { ...specChange('gvwr', 1), key: 'wingspan' },
-      /specs\.wingspan” is not in this version/,
+      /specs\.wingspan” isn’t a field in this version/,
     ],
     [
       'the wrong kind',
       { ...specChange('gvwr', 1), value: { kind: 'text', text: 'heavy' } },
-      /^GVWR holds the wrong kind/,
+      /^GVWR has the wrong kind/,
     ],
     [
       'an over-long text',
       specChange('vin', 'X'.repeat(40)),
-      /^VIN is 40 characters long; there is room for 24/,
+      /^VIN is 40 characters long; there’s room for 24/,
     ],
     [
       'a state there is not',
@@ -199,7 +199,7 @@ describe('changes', () => {
         how: 'measured',
         basedOn: 0,
       },
-      /^Awning cannot be 750 ft from the coupler/,
+      /^Awning can’t be 750 ft from the coupler/,
     ],
     ['somebody else’s name', { ...specChange('gvwr', 1), by: 'Osk' }, /by/],
   ])('to %s are refused in a sentence, nothing saved', async (_, bad, words) => {

@@ -37,6 +37,7 @@ const facts = keysOf({
   value: true,
   ours: true,
   silent: true,
+  kind: true,
   noun: true,
   madeUpBy: true,
   saidBy: true,

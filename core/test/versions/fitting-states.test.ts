@@ -120,7 +120,10 @@ describe('a state that a thing cannot have', () => {
 it('a model sheet of version 2 is read with states that fit', () => {
   const [sheet] = demoSheets;
   const file = toModelSheetFile(sheet!);
-  const values = { ...sheet!.values, features: { ...sheet!.values.features, valvesInside: 'option' } };
+  const values = {
+    ...sheet!.values,
+    features: { ...sheet!.values.features, valvesInside: 'option' },
+  };
   const content = { ...file, sheet: { ...sheet, values } };
   const read = (version: number) =>
     readModelSheetFile(JSON.parse(JSON.stringify({ ...content, version })));

@@ -16,7 +16,7 @@ import { audiences, type Audience } from '@fair-gable/core/unit/catalog';
 import type { ModelSheet } from '@fair-gable/core/unit/model-sheet';
 import { textOf } from '@fair-gable/core/unit/record';
 import type { UnitFile } from '@fair-gable/core/unit/unit-file';
-import { routesOf, usualRoute } from '@fair-gable/core/unit/way-round';
+import { routesOf, usualRoute } from '@fair-gable/core/unit/route';
 import { followUpKinds } from '@fair-gable/core/yard/follow-up';
 import { clockOf } from '../base/access/index.ts';
 import { withinYard, type WithinYard } from '../base/database/index.ts';

@@ -331,7 +331,7 @@ const sentenceFor = (
   }
   const asksFor =
     value.limits.length === 0 && value.least
-      ? `It needs ${hedged(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you aboard: read it off the driver’s door.`
+      ? `It needs ${hedged(show(value.least.payload), confidenceOf([input.loaded, input.share, input.aboard, input.hardware]))} of payload with you in it: read it off the driver’s door.`
       : '';
   return [
     trailerWords(input, value, show),

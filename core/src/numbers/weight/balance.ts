@@ -22,7 +22,7 @@ export const hitchPart = (back: number, axle: number): number => 1 - back / axle
 
 /**
  * A trailer with items on it.
- * @param empty as built, or as it was weighed
+ * @param empty dry, or weighed
  * @param axle inches from the coupler to the middle of the axles; above 0
  * @example balance({ total: 5200, hitch: 640 }, 216, [{ weight: 250, back: 84 }]).hitch // 792.8
  */

@@ -23,11 +23,11 @@ const label = z.string().min(1).max(80);
 /** What goes into the question “What may I still load?”. Pounds and inches. */
 export const weightInputSchema = z
   .strictObject({
-    /** As built. */
+    /** UVW. */
     uvw: positiveSchema.optional(),
     /** What the label says may be loaded: with the GVWR it gives a dry weight that nobody read. */
     ccc: measureSchema.optional(),
-    /** On the hitch, as built. */
+    /** On the hitch, dry. */
     hitch: measureSchema.optional(),
     /** Coupler to the middle of the axles. */
     axle: positiveSchema.extend({ amount: z.number().min(12).max(720) }).optional(),

@@ -1,5 +1,5 @@
 import { inText } from '../../base/words/index.ts';
-import { routeOf } from '../../unit/way-round/index.ts';
+import { routeOf } from '../../unit/route/index.ts';
 import {
   features,
   featureEntry,

@@ -119,7 +119,7 @@ const insteadOfGuess = {
 } as const;
 
 /**
- * A sentence as it is said by how well it is known: hearsay is marked as such, what is only guessed is left to be
+ * A sentence as it is said by how well it is known: what we were told is marked as such, what is only guessed is left to be
  * checked. What the maker's sheet says is said plainly; its mark stands beside it.
  */
 export const asKnown = ({ words, how, heldBack }: Worded): string => {

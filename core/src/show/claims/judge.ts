@@ -38,7 +38,7 @@ export interface Evidence {
   readonly about?: readonly SpecKey[];
 }
 
-/** Hearsay proves nothing: what was read, measured or seen on the unit itself, or said by its maker. */
+/** What somebody told us proves nothing; this does: what was read, measured or seen on the unit itself, or said by its maker. */
 const isEvidence = (how: string | undefined): boolean =>
   how === 'read' || how === 'measured' || how === 'seen' || how === 'sheet';
 

@@ -393,8 +393,8 @@ export const claimRows: readonly ClaimRow[] = [
       '(?:(?:dry|empty|unloaded|loaded|fully loaded|gross|hitch|tongue|as built)(?: weight)?,? (?:it |of |is |weight )?(?:is )?)?(?:only )?weighs? (?:in at |just |only |under |about |barely |less than )?[\\d,.]*\\d(?: ?(?:lbs?|pounds|kg|kilos?))?(?: (?:dry|empty|unloaded|loaded|fully loaded|as built|on the hitch|on the tongue))?',
       '(?:it’s|it is) (?:just|only) [\\d,.]*\\d ?(?:lbs?|pounds|kg|kilos?)(?: (?:dry|empty|unloaded|loaded|fully loaded|as built))?',
     ],
-    needs: 'which weight: empty as built, as it stands, or as it may be loaded',
-    instead: 'Empty as built {uvw}, and as it may be loaded {gvwr}: one is towed loaded.',
+    needs: 'which weight: UVW, as it sits, or GVWR',
+    instead: 'Dry it’s {uvw}, and fully loaded it can be {gvwr}: you tow it loaded.',
     judged: { by: 'weight' },
   },
   {
@@ -535,7 +535,7 @@ export const claimRows: readonly ClaimRow[] = [
   },
 ];
 
-/** Comparatives that the yard’s own stock can decide: the words, of which number, and which way round. */
+/** Comparatives that the yard’s own stock can decide: the words, of which number, and in which direction. */
 export interface ComparedRow {
   readonly key: SpecKey;
   readonly words: readonly string[];

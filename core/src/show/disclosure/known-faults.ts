@@ -177,7 +177,7 @@ export const buyersChecks: Readonly<Record<string, ForBuyer>> = {
 /** What rests on a guess is nothing to tell a buyer as a fact. */
 const isSure = ({ guesses }: Objection): boolean => guesses.length === 0;
 
-/** Whether any of its figures is hearsay. */
+/** Whether any of its figures is only what we were told. */
 const isHearsay = (record: UnitRecord, found: readonly Objection[]): boolean =>
   found.some(({ field }) => field in record.specs && howOf(record, field as 'vin') === 'told');
 

@@ -7,7 +7,7 @@ import { needRows, type NeedKey } from '../cards/index.ts';
 import { mayRun, needsOf } from './needs.ts';
 import { planGrid, planWalk, type PlanPoint, type PlanProblem } from './planner.ts';
 import { secondsFor, usualPace, type Point } from '../cards/index.ts';
-import { stationsOn, type Route } from '../../unit/way-round/index.ts';
+import { stationsOn, type Route } from '../../unit/route/index.ts';
 import { interestWords, stationBonus, worthOfPoint, type Listener } from './value.ts';
 import { idAbout, isAbout } from '../about/index.ts';
 
@@ -108,7 +108,7 @@ interface Circumstances {
   readonly pinned: ReadonlySet<string>;
 }
 
-/** Where one begins; what is said first is said there, before the way round. */
+/** Where one begins; what is said first is said there, before the route. */
 const start = 'first';
 
 const modelOf = (points: readonly Point[], given: Circumstances): PlanProblem => {

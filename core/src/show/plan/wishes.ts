@@ -1,12 +1,12 @@
 import type { NeedKey } from '../cards/index.ts';
 import type { Audience } from '../../unit/catalog/index.ts';
-import { usualRoute } from '../../unit/way-round/index.ts';
+import { usualRoute } from '../../unit/route/index.ts';
 
 /** What somebody wants of a walk. */
 export interface Wishes {
   readonly minutes: number;
   readonly audiences: readonly Audience[];
-  /** The key of a way round. */
+  /** The key of a route. */
   readonly route: string;
   /** What is out or plugged in already. */
   readonly ready: readonly NeedKey[];

@@ -29,7 +29,7 @@ import {
 export const cargoLabelInputSchema = z
   .strictObject({
     gvwr: positiveSchema.optional(),
-    /** As built. */
+    /** UVW. */
     uvw: positiveSchema.optional(),
     /** The carrying capacity that the label states. */
     ccc: measureSchema.optional(),

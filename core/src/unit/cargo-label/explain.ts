@@ -114,7 +114,7 @@ export const explanationWords = (
       ? ['cylinders aren’t recorded yet']
       : []),
     ...(all.some(({ words, couldBe }) => couldBe && words.includes('battery'))
-      ? ['nobody has checked for a battery yet']
+      ? ['we haven’t checked for a battery yet']
       : []),
   ];
   const why = unrecorded.length > 0 ? `: ${unrecorded.join(', and ')}` : '';

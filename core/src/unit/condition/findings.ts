@@ -73,7 +73,7 @@ export const isDisclosedFirst = (found: FoundThing): boolean => {
   );
 };
 
-/** What still stands comes before what was repaired, then what is told first, then the worst, then the way round. */
+/** What still stands comes before what was repaired, then what is told first, then the worst, then the route. */
 const byWeight = (a: FoundThing, b: FoundThing): number =>
   Number(Boolean(a.finding.repaired)) - Number(Boolean(b.finding.repaired)) ||
   Number(isDisclosedFirst(b)) - Number(isDisclosedFirst(a)) ||

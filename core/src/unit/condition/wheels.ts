@@ -57,7 +57,7 @@ const yearsOld = (years: number): string => {
  * @param today `2026-04-10`
  */
 export const ageWords = (date: DotDate | undefined, today: string): string => {
-  if (date === undefined) return 'nobody has read its date';
+  if (date === undefined) return 'its date isn’t read';
   const week = dotWeek(date);
   if (builtOn(date) > today) return `${week} hasn’t come yet: read its date again`;
   const years = Math.floor(tireMonths(date, today) / 12);

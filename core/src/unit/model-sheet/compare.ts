@@ -122,7 +122,7 @@ const kindOf = (sheet: FieldValue, unit: FieldValue): UnitDifference['kind'] => 
   return isFitted(sheet.state) ? 'missing' : 'extra';
 };
 
-/** What somebody found on the unit itself: hearsay and guesses are nothing to send back. */
+/** What somebody found on the unit itself: what we were told and guesses are nothing to send back. */
 const onItself: readonly HowKnown[] = ['read', 'measured', 'seen'];
 
 const difference = (

@@ -143,7 +143,7 @@ const inCommon = (all: readonly SheetValues[]): SheetValues =>
     places: sameIn(all.map(({ places }) => places)),
   }) as SheetValues;
 
-/** What this unit has by its sheet, as built and as ordered; undefined where the yard has no such sheet. */
+/** What this unit has by its sheet, as ordered; undefined where the yard has no such sheet. */
 export const inheritedBy = (
   record: UnitRecord,
   sheets: readonly ModelSheet[],

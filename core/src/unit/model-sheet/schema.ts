@@ -163,7 +163,7 @@ const sheetProblem = (sheet: {
   const twice = keys.find((key, i) => keys.indexOf(key) !== i);
   if (twice) return `Two packages have the key “${twice}”: give one another.`;
   const lost = sheet.packages.find((p) => p.forbids.some((key) => !keys.includes(key)));
-  return lost && `“${lost.name}” forbids a package that is not on this sheet.`;
+  return lost && `“${lost.name}” forbids a package that isn’t on this sheet.`;
 };
 
 export interface SheetPackage {

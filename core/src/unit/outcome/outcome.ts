@@ -48,7 +48,7 @@ export interface Missing {
   readonly field?: string | undefined;
 }
 
-/** No better than the worst input: `stated`, `told` where hearsay went in, `about` where a guess or an assumption did. */
+/** No better than the worst input: `stated`, `told` where something we were told went in, `about` where a guess or an assumption did. */
 export type Confidence = 'stated' | 'told' | 'about';
 
 /** What an engine answers. Without a value it says what is missing, never a silent default. */

@@ -77,7 +77,7 @@ export const fieldAsked = ({
   return part === 'features' && isFeatureKey(key) ? { part, key } : undefined;
 };
 
-/** What the answer says of the field asked about; it is hearsay, and a better source stays shown. */
+/** What the answer says of the field asked about; it is what we were told, and a better source stays shown. */
 export type AnswerValue = Pick<
   Extract<Change, { part: 'specs' | 'features' }>,
   'part' | 'key' | 'value'

@@ -1,4 +1,4 @@
-import { routeOf } from '../way-round/index.ts';
+import { routeOf } from '../route/index.ts';
 import {
   features,
   isFeatureKey,
@@ -21,7 +21,7 @@ import {
 export type StepPart = 'specs' | 'features' | 'places';
 
 /**
- * How a step stands: `open`, nobody has looked; `offered`, the sheet says it and it wants confirming; `seen`, somebody
+ * How a step stands: `open`, nobody has looked; `offered`, the sheet says it and it needs confirming; `seen`, somebody
  * stood there. What only the sheet says was never seen here, and is counted apart.
  */
 export type StepState = 'open' | 'offered' | 'seen';

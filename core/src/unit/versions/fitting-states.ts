@@ -56,9 +56,7 @@ const saidFitting = (json: Json): Json => {
   const { part, key, feature } = json;
   if (part !== 'features' || typeof key !== 'string' || !isFeatureKey(key)) return json;
   const said = fittingIn(key, json) as Json;
-  return typeof feature === 'string'
-    ? { ...said, feature: fittingText(key, feature) }
-    : said;
+  return typeof feature === 'string' ? { ...said, feature: fittingText(key, feature) } : said;
 };
 
 /** Anything that JSON can say, with every feature in a state that its kind has. */

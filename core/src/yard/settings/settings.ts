@@ -3,7 +3,7 @@ import { isTimeZone } from '../../base/dates/index.ts';
 import { nameSchema } from '../../base/words/index.ts';
 import { yardWaterSchema } from '../../numbers/water/index.ts';
 import { isSchoolKey, schoolEntry, schools, type SchoolKey } from '../../unit/catalog/index.ts';
-import { routeSchema } from '../../unit/way-round/index.ts';
+import { routeSchema } from '../../unit/route/index.ts';
 import { keepDays } from '../follow-up/index.ts';
 
 export const systemSchema = z.enum(['us', 'metric']);
@@ -42,7 +42,7 @@ export const glossarySchema = z
   )
   .max(60);
 
-/** Ways round as this yard has written them. */
+/** Routes as this yard has written them. */
 export const routesSchema = z
   .array(routeSchema)
   .max(20)

@@ -9,7 +9,7 @@ import {
 import { rules } from '../../unit/checks/index.ts';
 import { applies, entryOf, statementsOf, type UnitRecord } from '../../unit/record/index.ts';
 
-/** Why a field wants somebody to go and look: a guess, sources that disagree, hearsay, or nothing known. */
+/** Why a field wants somebody to go and look: a guess, sources that disagree, only told, or nothing known. */
 export type Why = 'conflict' | 'guess' | 'missing' | 'told';
 
 /** A field to measure or confirm, and what hangs on it. */
@@ -79,7 +79,7 @@ const atPart = (
 
 /**
  * What is to be measured or confirmed on a unit, by how much hangs on it: the checks that lean on it and
- * the cards that say it. Hearsay on which nothing hangs is let be.
+ * the cards that say it. What we were told and nothing depends on is left alone.
  */
 export const toConfirm = (record: UnitRecord): readonly ToConfirm[] =>
   [...atPart(record, 'specs', specs), ...atPart(record, 'features', features)]

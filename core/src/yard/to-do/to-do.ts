@@ -33,8 +33,8 @@ export interface LeftRow {
 const whys: Readonly<Record<Why, { readonly chore: Chore; readonly text: string }>> = {
   conflict: { chore: 'confirm', text: 'sources disagree' },
   guess: { chore: 'measure', text: 'only guessed' },
-  missing: { chore: 'measure', text: 'nobody has looked' },
-  told: { chore: 'confirm', text: 'only hearsay' },
+  missing: { chore: 'measure', text: 'not checked yet' },
+  told: { chore: 'confirm', text: 'only what we were told' },
 };
 
 type Base = Pick<LeftRow, 'unit' | 'unitName'>;

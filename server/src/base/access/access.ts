@@ -4,7 +4,7 @@ import type { DataSource } from 'typeorm';
 import { may, type Right, type Role } from '@fair-gable/core/base/rights';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { YardWater } from '@fair-gable/core/numbers/water';
-import type { Route } from '@fair-gable/core/unit/way-round';
+import type { Route } from '@fair-gable/core/unit/route';
 import type { SavedView } from '@fair-gable/core/yard/list';
 import { type HouseViews } from '@fair-gable/core/yard/settings';
 import { inYard, type InYard } from '../database/index.ts';

@@ -3,7 +3,7 @@ import type { Role } from '@fair-gable/core/base/rights';
 import type { System } from '@fair-gable/core/base/quantity';
 import type { YardWater } from '@fair-gable/core/numbers/water';
 import type { GlossaryRow } from '@fair-gable/core/unit/identity';
-import type { Route } from '@fair-gable/core/unit/way-round';
+import type { Route } from '@fair-gable/core/unit/route';
 import type { SavedView } from '@fair-gable/core/yard/list';
 import type { HouseViews } from '@fair-gable/core/yard/settings';
 

@@ -39,7 +39,7 @@ export const sessionPlugin = fp(
       secret,
       cookieName,
       saveUninitialized: false,
-      // Written when it changes, not on every request; the store notes when it was last seen.
+      // Written when it changes, not on every request; the session store notes when it was last seen.
       rolling: false,
       store,
       cookie: {

@@ -34,7 +34,7 @@ const notAPicture = new Refusal(
 );
 const broken = new Refusal(
   'bad-picture',
-  'The picture cannot be read: it is damaged, or larger than any camera takes. Take the photo again; nothing was kept.',
+  'The picture can’t be read: it’s damaged, or larger than any camera takes. Take the photo again; nothing was kept.',
 );
 
 /**

@@ -21,7 +21,7 @@ const statusOf = (code: string | undefined): number => {
 const noRequest = (status: number): string =>
   JSON.stringify({
     ...problemDetails(
-      new Refusal('bad-input', 'The request cannot be read. Nothing was saved; send it again.'),
+      new Refusal('bad-input', 'The request can’t be read. Nothing was saved; send it again.'),
     ),
     status,
   });

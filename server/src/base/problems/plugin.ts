@@ -38,7 +38,7 @@ const fromValidation = (
 ): Refusal => {
   const first = error.validation?.[0];
   const path = first?.instancePath.split('/').filter(Boolean).join('.') ?? '';
-  const plain = `${path || 'The input'}: ${first?.message ?? 'cannot be read'}. Correct it and send again; nothing was saved.`;
+  const plain = `${path || 'The input'}: ${first?.message ?? 'can’t be read'}. Correct it and send again; nothing was saved.`;
   const own = rooms.map(({ refusedBody }) => refusedBody?.(body)).find(Boolean);
   return new Refusal('bad-input', own ?? plain, { field: path });
 };
@@ -102,7 +102,7 @@ const toRefusal = (
     );
   }
   if (error.statusCode && error.statusCode < 500) {
-    return new Refusal('bad-input', 'The request cannot be read. Nothing was saved.');
+    return new Refusal('bad-input', 'The request can’t be read. Nothing was saved.');
   }
   return new Refusal(
     'unexpected',

@@ -192,7 +192,7 @@ const refuseProblems = ({ problems, bad, rows }: ReadList): void => {
   if (!first) return;
   throw new Refusal(
     'bad-file',
-    `${bad.length} of ${rows} lines have something that cannot be read, the first is line ${first.line}: ${first.sentence} Nothing was taken in. Correct the list, or take in what can be read.`,
+    `${bad.length} of ${rows} lines have something that can’t be read, the first is line ${first.line}: ${first.sentence} Nothing was imported. Correct the list, or import what can be read.`,
   );
 };
 

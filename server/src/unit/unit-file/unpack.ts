@@ -16,7 +16,7 @@ export const unitName = 'unit.json';
 const photoName = /^photos\/([0-9a-f-]{36})\.jpg$/;
 
 const badZip = (why: string): Refusal =>
-  new Refusal('bad-file', `${why} Nothing was taken in. Export the unit again.`);
+  new Refusal('bad-file', `${why} Nothing was imported. Export the unit again.`);
 
 /** What may be unpacked, and how large it may be; anything else in a zip is left packed. */
 const limitOf = (name: string): number | undefined => {

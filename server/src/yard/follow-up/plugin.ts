@@ -92,7 +92,7 @@ const buyersPlugin = async (app: App, { source }: Options) => {
       schema: schemaOf(followUpApi['GET /api/buyers'], {
         tags,
         summary: 'The buyers whose names this yard keeps',
-        description: 'Each until a day; afterwards they are forgotten by themselves.',
+        description: 'Each until a day; after that they are deleted automatically.',
         example: {
           answer: {
             buyers: [{ buyer: sampleBuyer, keepUntil: sampleKeepUntil, walks: [sample.walk] }],

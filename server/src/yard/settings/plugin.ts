@@ -7,7 +7,7 @@ import { changeYard } from './settings.ts';
 
 const tags = ['yard'];
 
-/** How a yard goes by: its name, units, time zone, ways round and views; and what was changed about it and its people. */
+/** How a yard goes by: its name, units, time zone, routes and views; and what was changed about it and its people. */
 export const settingsPlugin = async (app: App, { source }: { source: DataSource }) => {
   app.put(
     '/api/yard',

@@ -3,7 +3,7 @@ import { percent } from '@fair-gable/core/base/words';
 import { waterStyles, type YardWater } from '@fair-gable/core/numbers/water';
 import { schoolEntry, schools, type SchoolKey } from '@fair-gable/core/unit/catalog';
 import type { GlossaryRow } from '@fair-gable/core/unit/identity';
-import { legs, routesOf, type Route } from '@fair-gable/core/unit/way-round';
+import { legs, routesOf, type Route } from '@fair-gable/core/unit/route';
 import type { YardSettings } from '@fair-gable/core/yard/settings';
 import { noteOnYard, Yard, type Noted } from '../../base/access/index.ts';
 import type { WithinYard } from '../../base/database/index.ts';

@@ -17,7 +17,7 @@ import {
 } from '@fair-gable/core/show/claims';
 import { stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { sheetFor } from '@fair-gable/core/unit/model-sheet';
-import { stationsOn, usualRoute } from '@fair-gable/core/unit/way-round';
+import { stationsOn, usualRoute } from '@fair-gable/core/unit/route';
 import { briefIn } from '@fair-gable/core/yard/summary';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import ChoiceField from '../../base/controls/ChoiceField.vue';
@@ -99,7 +99,7 @@ const claims = computed(() =>
 );
 const gradeWords: Readonly<Record<Grade, string>> = {
   holds: 'holds',
-  not: 'does not hold',
+  not: 'doesn’t hold',
   open: 'not known',
 };
 const instead = (claim: Claim): void => {

@@ -20,7 +20,7 @@ import {
 import { audiences, stationEntry, type StationKey } from '@fair-gable/core/unit/catalog';
 import { operableOf, operableWords } from '@fair-gable/core/unit/condition';
 import { nameOf, type YardUnit } from '@fair-gable/core/unit/record';
-import { stationsOn } from '@fair-gable/core/unit/way-round';
+import { stationsOn } from '@fair-gable/core/unit/route';
 import { useAttempt } from '../../base/attempt/index.ts';
 import { useClock } from '../../base/clock/index.ts';
 import TickBox from '../../base/controls/TickBox.vue';

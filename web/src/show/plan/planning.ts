@@ -19,7 +19,7 @@ import {
   type Wishes,
 } from '@fair-gable/core/show/plan';
 import type { UnitRecord } from '@fair-gable/core/unit/record';
-import { routesOf, usualRoute, type Route } from '@fair-gable/core/unit/way-round';
+import { routesOf, usualRoute, type Route } from '@fair-gable/core/unit/route';
 import { useTried } from '../../base/draft/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { walkWorker } from './worker.ts';

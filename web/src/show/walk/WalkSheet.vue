@@ -93,7 +93,7 @@ const stations = computed(() => {
           <span>{{ p.label }}</span>
           <span class="soft"
             >{{ stationEntry(p.station).label
-            }}{{ walks.state?.cards.get(p.id) === 'later' ? ', come back to' : '' }}</span
+            }}{{ walks.state?.cards.get(p.id) === 'later' ? ', to come back to' : '' }}</span
           >
         </button>
       </li>

@@ -126,7 +126,7 @@ const signedWords = computed(() => {
       <strong>{{ kind.label }}</strong>
       <span class="soft">{{ stationEntry(finding.station).label }}</span>
       <span class="grave">{{ finding.repaired ? 'Repaired' : gravity }}</span>
-      <span v-if="isDisclosedFirst(found)" class="first">said first</span>
+      <span v-if="isDisclosedFirst(found)" class="first">disclose first</span>
       <span v-if="finding.note" class="note">{{ finding.note }}</span>
       <span v-if="signedWords" class="small note">{{ signedWords }}</span>
       <span v-else-if="needsTechnician(found)" class="small note amber"

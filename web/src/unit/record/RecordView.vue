@@ -5,7 +5,7 @@ import Drawer from 'primevue/drawer';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
-import { routeOf } from '@fair-gable/core/unit/way-round';
+import { routeOf } from '@fair-gable/core/unit/route';
 import {
   wordsFor,
   features,

@@ -4,7 +4,7 @@ import Drawer from 'primevue/drawer';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted, inText } from '@fair-gable/core/base/words';
-import { routeOf } from '@fair-gable/core/unit/way-round';
+import { routeOf } from '@fair-gable/core/unit/route';
 import {
   isStationKey,
   stationEntry,

@@ -36,7 +36,9 @@ const word = computed(
     }}</span>
     <EvidenceMark :how="known?.how" bare />
     <DraftMark :place="`${unit}.${step.part}.${step.entry.key}`" class="why" />
-    <span v-if="step.state !== 'seen'" class="small soft why">{{ later ? 'later' : word }}</span>
+    <span v-if="step.state !== 'seen'" class="small soft why">{{
+      later ? 'skipped for now' : word
+    }}</span>
   </button>
 </template>
 

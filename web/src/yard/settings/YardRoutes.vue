@@ -12,7 +12,7 @@ import {
   usualRoutes,
   type LegKey,
   type Route,
-} from '@fair-gable/core/unit/way-round';
+} from '@fair-gable/core/unit/route';
 import SelectField from '../../base/controls/SelectField.vue';
 import { ask } from '../../base/api/client.ts';
 import { useDraft, useDrafts } from '../../base/draft/index.ts';
@@ -20,7 +20,7 @@ import FormNews from '../../base/controls/FormNews.vue';
 import { useAttempt } from '../../base/attempt/index.ts';
 import { useSession } from '../../base/session/session.ts';
 
-/** The ways round that this yard walks: the order of their parts, by drag or by key. */
+/** The routes that this yard walks: the order of their parts, by drag or by key. */
 const emit = defineEmits<{ changed: [] }>();
 const session = useSession();
 const { busy, done, problem, attempt } = useAttempt();

@@ -8,7 +8,7 @@ export const papers = {
       unitOnly: true,
       label: 'Stock number',
       basic: true,
-      explain: 'The yard’s own number for this unit; two units in stock cannot share one.',
+      explain: 'The yard’s own number for this unit; two units in stock can’t share one.',
       check: 'On the window tag or the key tag.',
       silent: 'our own number; buyers go by the name',
       audiences: [],

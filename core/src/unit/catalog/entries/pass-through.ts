@@ -1,6 +1,6 @@
 import type { StationEntries } from '../types.ts';
 
-/** The store behind the hitch, from side to side. */
+/** The storage behind the hitch, from side to side. */
 export const passThrough = {
   specs: [
     {

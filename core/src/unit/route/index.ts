@@ -9,4 +9,4 @@ export {
   usualRoutes,
   type LegKey,
   type Route,
-} from './way-round.ts';
+} from './route.ts';

@@ -34,7 +34,7 @@ export type LegKey = (typeof legs)[number]['key'];
 
 const legKeys = legs.map(({ key }) => key) as [LegKey, ...LegKey[]];
 
-/** A way round that has a name; a yard may write its own. */
+/** A route that has a name; a yard may write its own. */
 export const routeSchema = z.strictObject({
   key: z.string().regex(/^[a-z0-9-]{3,40}$/),
   label: z.string().trim().min(1).max(60),
@@ -151,10 +151,10 @@ export const stationsOn = (record: UnitRecord, { legs: order }: Route): readonly
 export const routeOf = (record: UnitRecord): readonly StationKey[] =>
   hitchFirstDoorSide(stationPlaces(record, layoutLength(record)));
 
-/** The most common way round. */
+/** The most common route. */
 export const usualRoute = usualRoutes[0] as Route;
 
-/** A way round with one part moved; as it is where there is no such place. */
+/** A route with one part moved; as it is where there is no such place. */
 export const movedLeg = (route: Route, from: number, to: number): Route => {
   const leg = route.legs[from];
   if (!leg || to < 0 || to >= route.legs.length) return route;
