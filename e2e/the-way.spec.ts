@@ -145,9 +145,9 @@ test.describe('without a network', () => {
       /^Your safety chains cross/,
       /unhitched, this breakaway cable/,
       /^The tongue jack’s electric/,
-      /^The house battery is/,
+      /house battery/,
       /^Turn this battery disconnect/,
-      /47 gal of fresh/,
+      /47 gallons of fresh/,
       /^The gray tank/,
     ]) {
       await planned(page);
@@ -226,7 +226,7 @@ test.describe('without a network', () => {
 
     await page.getByRole('button', { name: 'Jump to…' }).click();
     await page.getByRole('button', { name: /^10 Utilities/ }).click();
-    await expect(card).toContainText('47 gal of fresh');
+    await expect(card).toContainText('47 gallons of fresh');
     await expect(page.getByRole('status')).toContainText('Fenlark');
     await said.click();
     await expect(page.getByText('do not say')).toBeVisible();
