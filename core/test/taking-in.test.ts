@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { routeOf } from '@fair-gable/core/unit/route';
 import { parseQuantity } from '@fair-gable/core/base/quantity';
 import { changesToFit, fittedPounds, looseItems } from '@fair-gable/core/unit/aboard';
-import { labelKinds, specEntry, specs } from '@fair-gable/core/unit/catalog';
+import { features, labelKinds, specEntry, specs } from '@fair-gable/core/unit/catalog';
 import { openObjections, checkRecord } from '@fair-gable/core/unit/checks';
 import { readScanned } from '@fair-gable/core/unit/identity';
 import {
@@ -16,6 +16,7 @@ import {
 } from '@fair-gable/core/unit/questions';
 import {
   applyChange,
+  changeProblem,
   emptyRecord,
   fieldText,
   inverseOf,
@@ -256,6 +257,20 @@ describe('what is aboard', () => {
       key: 'rearCamera',
       value: { state: 'ours' },
     });
+  });
+
+  it('says of any feature only what its kind can be: of a label that it is there', () => {
+    const said = features.map(({ key }) => {
+      const line = { what: 'It', feature: key, weight: 2, on: '2026-04-01' };
+      const changes = changesToFit(emptyRecord, id(1), line);
+      expect([key, changes.map(changeProblem).find(Boolean)]).toEqual([key, undefined]);
+      return [key, (changes.at(-1)?.value as { readonly state?: string }).state] as const;
+    });
+    const states = new Map<string, string | undefined>(said);
+    expect([states.get('weightCorrection'), states.get('wheelChocks')]).toEqual([
+      'standard',
+      'ours',
+    ]);
   });
 });
 

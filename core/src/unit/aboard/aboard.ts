@@ -1,4 +1,12 @@
-import { features, isFeatureKey, type Feature, type FeatureState } from '../catalog/index.ts';
+import {
+  featureEntry,
+  features,
+  isFeatureKey,
+  statesOf,
+  type Feature,
+  type FeatureKey,
+  type FeatureState,
+} from '../catalog/index.ts';
 import { labelLine } from '../cargo-label/index.ts';
 import {
   amountOf,
@@ -57,16 +65,21 @@ export const leftToLabel = (record: UnitRecord): number | undefined => {
   return labelLine(gross) - fittedPounds(record);
 };
 
-/** So that a feature that was fitted here says so. */
+/** What a feature that was added here is said to be: of a label, a proof or a position only that it is there. */
+const addedState = (key: FeatureKey): FeatureState =>
+  statesOf(featureEntry(key).kind).some((choice) => choice.key === 'ours') ? 'ours' : 'standard';
+
+/** So that a feature that was added here says so. */
 const featureChange = (record: UnitRecord, key: string | undefined): readonly Change[] => {
   if (key === undefined || !isFeatureKey(key)) return [];
   const entry = record.features[key];
-  if (entry?.value.state === 'ours') return [];
+  const state = addedState(key);
+  if (entry?.value.state === state) return [];
   return [
     {
       part: 'features',
       key,
-      value: { state: 'ours' },
+      value: { state },
       how: 'seen',
       basedOn: entry?.version ?? 0,
       others: [],
