@@ -252,13 +252,13 @@ test('a model sheet takes a figure whole, where it stands, and shows what it cha
   await expect(gvwr).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByText('GVWR: 7,490 lb → 9,600 lb')).toBeVisible();
-  // What can’t be read stays as it was typed, and is said beside the field.
+  // What can’t be read stays as typed, and is said beside the field.
   const uvw = labels.locator('[data-sheet-field="uvw"]').getByRole('textbox');
   await typeInto(uvw, 'light');
   await page.keyboard.press('Tab');
   await expect(uvw).toHaveValue('light');
   await expect(page.getByText('One value can’t be read yet')).toBeVisible();
-  // Another page, and back: it is as it was left.
+  // Another page, and back: it is unchanged.
   await page.goto(demo('/yard'));
   await page.goto(address);
   await labels.getByText(/^11 Label panel/).click();

@@ -117,7 +117,7 @@ describe('a claim that does not hold', () => {
   const record = demoRecord('TQ-0417');
   const asked = { record, stock: [], system: us.system };
 
-  it('is put in other words where it stands, and the rest is as it was written', () => {
+  it('is put in other words where it stands, and the rest is as written', () => {
     const text = 'Look at it. It has a four-season package, and bunks.';
     const [claim] = claimsIn(text, asked);
     expect(claim?.grade).not.toBe('holds');

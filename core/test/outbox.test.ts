@@ -114,7 +114,7 @@ describe('any way of editing without a network', () => {
     return isFresh ? changes.reduce((r, c) => applyChange(r, c, 'Ines', at), record) : undefined;
   };
 
-  it('arrives as it was shown, whatever was edited in which order, and however often it was cut', () => {
+  it('arrives as shown, whatever was edited in which order, and however often it was cut', () => {
     const step = fc.record({
       key: fc.constantFrom('gvwr', 'uvw', 'ccc' as const),
       amount: fc.integer({ min: 1, max: 9 }),

@@ -191,7 +191,7 @@ describe('a scanned code', () => {
 });
 
 describe('what is aboard', () => {
-  it('is every loose item of the catalog, as it was looked at', () => {
+  it('is every loose item of the catalog, as looked at', () => {
     const record = put(
       put(emptyRecord, { part: 'features', key: 'cranks', value: { state: 'standard' } }),
       { part: 'stowed', key: 'cranks', value: { where: 'pass-through, door side' } },

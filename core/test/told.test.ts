@@ -194,7 +194,7 @@ describe('a card in somebody’s own words', () => {
 describe('while one presents', () => {
   const now = (record: UnitRecord): readonly Point[] => pointsOf(record, us);
 
-  it('a card is as it was planned as long as the record is', () => {
+  it('a card is as planned as long as the record is', () => {
     for (const { record } of demoFiles) {
       const points = now(record);
       for (const point of points) expect(cardNow(point, points)).toEqual({ point });

@@ -585,7 +585,7 @@ describe('what is wrong', () => {
 });
 
 describe('a word that agrees but for rounding', () => {
-  it('is kept beside the better known one, as it was said and by whom', () => {
+  it('is kept beside the better known one, as said and by whom', () => {
     const weight = (amount: number, how: HowKnown, record: UnitRecord) => {
       const value = { kind: 'quantity', amount };
       const basedOn = record.specs.hitchWeight?.version ?? 0;

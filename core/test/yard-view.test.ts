@@ -72,7 +72,7 @@ describe('the yard as one looks at it', () => {
       unknown: 'gvwr' as const,
     };
     expect(sentenceOf(view, 'us')).toBe(
-      'All units, UVW up to 5,000 lb, from 2024 or newer, that sleep 4 or more, with GVWR not known, by length',
+      'All units, UVW up to 5,000 lb, 2024 or newer, that sleep 4 or more, with GVWR not known, by length',
     );
     expect(viewSchema.parse({ text: '', sort: 'gvwr' })).toMatchObject({ driest: null });
   });

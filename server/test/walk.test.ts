@@ -33,7 +33,7 @@ const post = (events: readonly unknown[], id = plan.id) =>
   ask('POST', `/api/walks/${id}/events`, { events });
 
 describe('a walk', () => {
-  it('is kept once, as it was planned first', async () => {
+  it('is kept once, as planned first', async () => {
     expect((await put(plan)).status).toBe(204);
     expect((await put(plan)).status).toBe(204);
     expect((await put({ ...plan, minutes: 99 })).body.code).toBe('other-body');

@@ -12,7 +12,7 @@ declare module 'vue-router' {
 
 export const router = createRouter({
   history: createWebHistory(),
-  // A page begins at its top and comes back as it was left; within a unit's station or round the page itself sees to it.
+  // A page begins at its top and comes back as left; within a unit's station or round the page itself sees to it.
   scrollBehavior: (to, from, saved) => {
     if (saved) return saved;
     const isSamePage = to.name === from.name && to.params['id'] === from.params['id'];

@@ -17,7 +17,7 @@ describe('an objection as a line', () => {
     expect(objectionIn(line.replace('Step count', label))).toEqual(objection);
   });
 
-  it('is read back as it was written, whatever brings it up', () => {
+  it('is read back as written, whatever brings it up', () => {
     for (const { key } of [...specs, ...features]) {
       const objection = { says: 'They say.', answer: 'We answer.', about: key };
       const back = objectionIn(objectionLine(objection));

@@ -10,7 +10,7 @@ import { figuresIn } from './spoken.ts';
 export interface Claim extends Judgement {
   readonly key: string;
   readonly about: string;
-  /** As it was said. */
+  /** As said. */
   readonly words: string;
   /** Where it stands in the text. */
   readonly at: number;

@@ -175,7 +175,7 @@ export const judge = (row: ClaimRow, words: string, evidence: Evidence): Judgeme
 /** By so much may differ what is said with “about”, and what is said flatly: somebody rounds. */
 const roughly = { about: 0.06, flat: 0.02 } as const;
 
-/** Whether a figure is as it was said: about so much, under it, over it, or just so. */
+/** Whether a figure is as said: about so much, under it, over it, or just so. */
 const isAsSaid = ({ amount, hedge }: SpokenFigure, value: number): boolean => {
   const off = Math.abs(amount - value) / value;
   if (/under/.test(hedge)) return value <= amount && off <= 0.15;

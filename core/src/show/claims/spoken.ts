@@ -55,7 +55,7 @@ export const sizedRows: readonly Sized[] = [
 const beforeNumber =
   'about|around|roughly|almost|nearly|just under|under|over|more than|at least|up to|a good|some';
 
-/** A figure with its unit, as it was said. */
+/** A figure with its unit, as said. */
 export interface SpokenFigure {
   readonly key: SpecKey;
   /** Internal units. */

@@ -41,7 +41,7 @@ export interface WalkLog {
   readonly missed: readonly Point[];
   /** Taken out of the plan on the way, for want of time. */
   readonly leftOut: readonly Point[];
-  /** Minutes that the buyer had, as it was planned last. */
+  /** Minutes that the buyer had, as planned last. */
   readonly minutes: number;
   readonly marks: readonly LogMark[];
   readonly stations: readonly StationTime[];

@@ -53,7 +53,7 @@ const fittingAt = (vin: string, place: number): readonly string[] =>
 
 /**
  * What there is to say about a VIN as read.
- * @param typed as it was typed
+ * @param typed as typed
  */
 export const readVin = (typed: string): VinReading => {
   const vin = tidyVin(typed);

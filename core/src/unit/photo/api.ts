@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { contract } from '../../base/contract/index.ts';
 
-/** The largest a photo may be as it was taken, bytes. */
+/** The largest a photo may be as taken, bytes. */
 export const photoLimit = 12_000_000;
 
 const one = z.strictObject({ id: z.uuid(), photo: z.uuid() });

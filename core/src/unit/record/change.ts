@@ -222,7 +222,7 @@ export const newlyStated = (
 };
 
 /**
- * A record with one change applied; the given one is left as it was.
+ * A record with one change applied; the given one is left unchanged.
  * @param by the person's name
  * @param at ISO time
  * @param version of the field after the change; by default one more than it had
@@ -276,7 +276,7 @@ export const knownOtherwise = (
 };
 
 /**
- * The change that takes another back: the field as it was before.
+ * The change that takes another back: the field becomes what it was before.
  * @param before the record before the change
  * @param versionNow the field's version after it
  */

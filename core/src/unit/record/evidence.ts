@@ -144,7 +144,7 @@ export const isAsSheet = (key: string, sheet: object, unit: object): boolean => 
 /**
  * All that is said of a field, best known first, after one more source has spoken. Each source has one
  * word: a later one corrects its earlier one. Who agrees is not kept beside, and a guess gives way.
- * @param had what was said before, in any order; left as it was
+ * @param had what was said before, in any order; left unchanged
  * @param key of the field
  */
 export const withStatement = <V extends object, S extends Known<V>>(

@@ -17,7 +17,7 @@ export const distanceProblem = (inches: number, system: System): Problem | undef
 };
 
 /**
- * A distance from the coupler as it was typed, in inches.
+ * A distance from the coupler as typed, in inches.
  * @example typedDistance('77', 'us') // { ok: false, problem: { code: 'too-far', … } }
  */
 export const typedDistance = (text: string, system: System): Parsed<number> => {

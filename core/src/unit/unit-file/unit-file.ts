@@ -78,7 +78,7 @@ const asFiled = <E extends Entry<unknown>>(entry: E): E => {
 
 /**
  * A record as it comes in by a file: who wrote what and when is as the file says, and is marked so; changes are counted anew.
- * @param record of the file; left as it was
+ * @param record of the file; left unchanged
  */
 export const asTheFileSays = (record: UnitRecord): UnitRecord =>
   Object.fromEntries(

@@ -166,7 +166,7 @@ export const sentenceOf = (view: YardView, system: System): string => {
     longest !== null && `up to ${formatQuantity(longest, 'feet', system)}`,
     heaviest !== null && `GVWR up to ${formatQuantity(heaviest, 'weight', system)}`,
     driest !== null && `UVW up to ${formatQuantity(driest, 'weight', system)}`,
-    fromYear !== null && `from ${fromYear} or newer`,
+    fromYear !== null && `${fromYear} or newer`,
     sleeps !== null && `that sleep ${sleeps} or more`,
     unknown !== null && `with ${inText(specEntry(unknown).label)} not known`,
     has.length > 0 && `with ${listed(has.map((key) => inText(featureEntry(key).label)))}`,

@@ -81,7 +81,7 @@ export const verdictOf = ({ record, look, objections }: Checked): Verdict => ({
 
 /**
  * A unit's summary.
- * @param checked its record, as it was checked
+ * @param checked its record, as checked
  */
 export const summaryOf = (id: string, revision: number, checked: Checked): UnitSummary => ({
   id,

@@ -15,7 +15,7 @@ export const answering = async <T>(work: () => T | Promise<T>): Promise<Answered
   }
 };
 
-/** The value that came back. @throws Refusal as it was thrown there */
+/** The value that came back. @throws Refusal as thrown there */
 export const valueOf = <T>(answered: Answered<T>): T => {
   if ('value' in answered) return answered.value;
   throw new Refusal(answered.refused.code, answered.refused.detail);

@@ -312,7 +312,7 @@ export const addUnits = async (
 };
 
 /**
- * Takes in a whole unit as it was elsewhere, evidence and versions included.
+ * Takes in a whole unit from elsewhere, evidence and versions included.
  * @param alsoWithin what else belongs to it, in the same transaction
  * @throws Refusal already-here, stock-number-taken, vin-taken
  */

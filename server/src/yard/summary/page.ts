@@ -25,7 +25,7 @@ const statement = `
   FROM page JOIN unit u ON u.yard_id = page.yard_id AND u.id = page.id ${order}`;
 
 /**
- * A page of the yard in brief, in the order in which its units were taken in. As it was written when it was kept, but for those units
+ * A page of the yard in brief, in the order in which its units were taken in. As written when it was kept, but for those units
  * of which nothing is kept that is of today, of this program and of the record as it is: they are checked first.
  * @returns JSON text: `{ total, units }`
  */

@@ -10,7 +10,7 @@ import {
   type System,
 } from '@fair-gable/core/base/quantity';
 
-/** A quantity typed in any usual way, shown back as it was understood; internal units in and out. */
+/** A quantity typed in any usual way, shown back as understood; internal units in and out. */
 const props = withDefaults(
   defineProps<{
     label: string;

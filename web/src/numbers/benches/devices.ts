@@ -29,7 +29,7 @@ const rounded = (pounds: number): number => Math.round(pounds / scaleStep) * sca
 const forgotten = { least: 40, most: 220 } as const;
 
 /**
- * The stand-in of a scale: the unit as it was worked out, and what nobody told, rounded as scales do.
+ * The stand-in of a scale: the unit as figured, and what nobody told, rounded as scales do.
  * @param rig pounds: the vehicle with all in it, the trailer's whole and axle load
  */
 export const standInScale = (

@@ -8,7 +8,7 @@ import { useRecordOf } from '../../unit/units/record.ts';
 import { usePresenting } from '../plan/presenting.ts';
 
 export interface CardsNow {
-  /** A card as the record has it at this moment; as it was planned while the record is not here. */
+  /** A card as the record has it at this moment; as planned while the record is not here. */
   readonly now: ComputedRef<CardNow | undefined>;
   /** Faults that were found since the walk was planned. */
   readonly faults: ComputedRef<readonly Point[]>;

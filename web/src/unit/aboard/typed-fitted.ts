@@ -13,7 +13,7 @@ export interface FittedDraft {
   side: Fitted['side'];
 }
 
-/** What was fitted, as it was typed, or the sentence that says what of it can’t be read. */
+/** What was fitted, as typed, or the sentence that says what of it can’t be read. */
 export const typedFitted = (draft: FittedDraft, system: System): Fitted | string => {
   const { feature, side, on } = draft;
   const weight = parseQuantity(draft.weight, 'weight', system);

@@ -8,7 +8,7 @@ import { when } from '../../base/clock/index.ts';
 import { useSession } from '../../base/session/session.ts';
 import { changesOfSheet } from './changes.ts';
 
-/** Who changed a sheet, when, in what, and how many units that touched; each can be put back as it was before. */
+/** Who changed a sheet, when, in what, and how many units that touched; each can be put back as before. */
 const props = defineProps<{ sheet: string; version: number; mayWrite: boolean }>();
 const emit = defineEmits<{ back: [sheet: ModelSheet] }>();
 

@@ -29,7 +29,7 @@ const props = defineProps<{
   units: readonly Touched[];
   busy: boolean;
   sheet: ModelSheet;
-  /** As it was kept so far. */
+  /** As kept so far. */
   before: ModelSheet | undefined;
 }>();
 const emit = defineEmits<{ keep: [units: readonly string[]]; back: [] }>();

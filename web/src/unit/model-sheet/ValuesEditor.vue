@@ -54,7 +54,7 @@ const without = (key: Key): void => {
   );
 };
 
-/** Takes what is typed; what can’t be read stays as it was typed. An empty field says nothing. */
+/** Takes what is typed; what can’t be read stays as typed. An empty field says nothing. */
 const take = (key: SpecKey): void => {
   const text = texts.value[textKey(key)];
   if (text === undefined) return;

@@ -4,7 +4,7 @@ import { useId } from 'vue';
 import { knownBy, type HowKnown as How } from '@fair-gable/core/unit/catalog';
 import HowKnown from '../../base/evidence/HowKnown.vue';
 
-/** What is typed of a row and how it is known: kept by Enter, left as it was, said by a letter. */
+/** What is typed of a row and how it is known: kept by Enter, left unchanged, said by a letter. */
 defineProps<{
   /** On the button that keeps it. */
   label: string;

@@ -12,7 +12,7 @@ import SpecInput from './SpecInput.vue';
 import { inPlaceOfOthers, isDisputedBy, keptSpec, specChange } from './typed-spec.ts';
 import { readTyped } from './typing.ts';
 
-/** A spec while it is typed, and how it is known. What is typed stays until it is kept, or left as it was. */
+/** A spec while it is typed, and how it is known. What is typed stays until it is kept, or left unchanged. */
 const props = defineProps<{
   unit: string;
   spec: Spec;

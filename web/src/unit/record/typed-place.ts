@@ -31,7 +31,7 @@ export const readDistance = (label: string, text: string, system: System): Typed
   return { inches: read.value, echo: inBoth.join(' = '), problem: '' };
 };
 
-/** The change that keeps a place as it was typed, or the sentence that says what of it can’t be read. */
+/** The change that keeps a place as typed, or the sentence that says what of it can’t be read. */
 export const placeChange = (
   draft: PlaceDraft,
   entry: Spec | Feature,

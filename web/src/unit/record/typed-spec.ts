@@ -19,7 +19,7 @@ export interface SpecDraft {
 type Known = Entry<SpecValue> | undefined;
 type How = Pick<SpecDraft, 'how' | 'basedOn'>;
 
-/** The change that says a spec's value as it was typed; null takes it back. */
+/** The change that says a spec's value as typed; null takes it back. */
 export const specChange = (
   { key }: Spec,
   value: SpecValue | null,

@@ -48,7 +48,7 @@ export const stepChange = (
   { how, basedOn }: { readonly how: HowKnown; readonly basedOn: number },
 ): Change => ({ part, key: entry.key, value, how, basedOn }) as Change;
 
-/** A feature’s state as it was seen. */
+/** A feature’s state as seen. */
 export const stateChange = (record: UnitRecord, step: Step, state: FeatureState): Change =>
   stepChange(step, { state }, { how: 'seen', basedOn: entryAt(record, step)?.version ?? 0 });
 
@@ -58,7 +58,7 @@ export const asTheSheetSays = (record: UnitRecord, step: Step): Change => {
   return stepChange(step, known?.value, { how: 'sheet', basedOn: known?.version ?? 0 });
 };
 
-/** A place as it was taped, or where it was only tapped on the outline, as a guess; the rest of it as it was. */
+/** A place as taped, or where it was only tapped on the outline, as a guess; the rest of it as it was. */
 export const placeAt = (record: UnitRecord, step: Step, draft: PlaceDraft, system: System) => {
   const { inches } = readStep(step, draft.back, system);
   const had = entryAt(record, step)?.value ?? {};

@@ -5,7 +5,7 @@ import type { ScaleValue, WeightValue } from '../../weight/index.ts';
 import { workOf, type Question } from '../asking.ts';
 import { loading, weighing } from '../weighed.ts';
 
-/** What lies on the axles: as it was weighed, else as it was worked out, and no surer than that. */
+/** What lies on the axles: as weighed, else as figured, and no surer than that. */
 const onAxlesOf = (load: Outcome<WeightValue>, scale: Outcome<ScaleValue>): Given | undefined => {
   if (scale.value) return { amount: scale.value.axles, how: 'measured' };
   const axles = load.value?.axles;

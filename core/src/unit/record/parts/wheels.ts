@@ -7,7 +7,7 @@ import { part } from './part.ts';
 
 const inches = z.number().min(0).max(2);
 
-/** One wheel with its tire, as it was looked at; its date is a spec of its own. */
+/** One wheel with its tire, as looked at; its date is a spec of its own. */
 export const wheelSchema = z.strictObject({
   make: z.string().trim().min(1).max(40).optional(),
   /** As it stands on this tire: the others may be of another. */
