@@ -17,6 +17,7 @@ test('the keyboard walks round the outline and sets states', async ({ page }) =>
   await goTo(page, /^9 Rear/);
   await page.keyboard.press('PageUp');
   await expect(page.getByRole('heading', { level: 2, name: '6 Outside kitchen' })).toBeVisible();
+  await expect(page).toHaveTitle(/^Outside kitchen · .+ · Fair Gable$/);
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('heading', { level: 2, name: '9 Rear' })).toBeVisible();
   const states = row(page, 'ladder').getByRole('button');

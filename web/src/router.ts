@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from './base/session/session.ts';
+import { callPage } from './base/title/index.ts';
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -7,6 +8,8 @@ declare module 'vue-router' {
     open?: true;
     /** Fills the screen, without the frame. */
     bare?: true;
+    /** What the page is called; a unit’s pages say it themselves. */
+    title?: string;
   }
 }
 
@@ -23,58 +26,84 @@ export const router = createRouter({
     {
       path: '/sign-in',
       name: 'sign-in',
-      meta: { open: true, bare: true },
+      meta: { title: 'Sign in', open: true, bare: true },
       component: () => import('./yard/people/SignIn.vue'),
     },
     {
       path: '/first-account',
       name: 'first-account',
-      meta: { open: true, bare: true },
+      meta: { title: 'First account', open: true, bare: true },
       component: () => import('./yard/people/FirstAccount.vue'),
     },
     {
       path: '/password',
       name: 'password',
-      meta: { open: true, bare: true },
+      meta: { title: 'Password', open: true, bare: true },
       component: () => import('./yard/people/PasswordByLink.vue'),
     },
     {
       path: '/settings',
       name: 'settings',
+      meta: { title: 'Settings' },
       component: () => import('./yard/settings/SettingsView.vue'),
     },
-    { path: '/unsent', name: 'unsent', component: () => import('./yard/unsent/UnsentView.vue') },
-    { path: '/yard', name: 'yard', component: () => import('./yard/list/YardView.vue') },
-    { path: '/yard/left', name: 'yard-left', component: () => import('./yard/to-do/ToDoView.vue') },
+    {
+      path: '/unsent',
+      name: 'unsent',
+      meta: { title: 'Not sent yet' },
+      component: () => import('./yard/unsent/UnsentView.vue'),
+    },
+    {
+      path: '/yard',
+      name: 'yard',
+      meta: { title: 'Yard' },
+      component: () => import('./yard/list/YardView.vue'),
+    },
+    {
+      path: '/yard/left',
+      name: 'yard-left',
+      meta: { title: 'To do' },
+      component: () => import('./yard/to-do/ToDoView.vue'),
+    },
     { path: '/yard/to-confirm', redirect: { name: 'yard-left' } },
     {
       path: '/yard/list',
       name: 'take-list',
+      meta: { title: 'Import a list' },
       component: () => import('./unit/stock-list/TakeList.vue'),
     },
     {
       path: '/model-sheets',
       name: 'model-sheets',
+      meta: { title: 'Model sheets' },
       component: () => import('./unit/model-sheet/SheetsView.vue'),
     },
     {
       path: '/model-sheets/:sheet',
       name: 'model-sheet',
+      meta: { title: 'Model sheet' },
       props: true,
       component: () => import('./unit/model-sheet/SheetView.vue'),
     },
     {
       path: '/numbers/:question?',
       name: 'walk-in',
+      meta: { title: 'Numbers' },
       props: true,
       component: () => import('./numbers/benches/WalkInView.vue'),
     },
     {
       path: '/vehicles',
       name: 'vehicles',
+      meta: { title: 'Vehicles' },
       component: () => import('./numbers/vehicles/VehiclesView.vue'),
     },
-    { path: '/yard/take-in', name: 'take-in', component: () => import('./unit/record/TakeIn.vue') },
+    {
+      path: '/yard/take-in',
+      name: 'take-in',
+      meta: { title: 'Add a unit' },
+      component: () => import('./unit/record/TakeIn.vue'),
+    },
     {
       path: '/units/:id',
       component: () => import('./unit/page/UnitView.vue'),
@@ -146,13 +175,14 @@ export const router = createRouter({
       path: '/walks/:walk',
       props: true,
       name: 'give',
-      meta: { bare: true },
+      meta: { title: 'Walk', bare: true },
       component: () => import('./show/walk/GiveView.vue'),
     },
     {
       path: '/walks/:walk/look',
       props: true,
       name: 'look-in',
+      meta: { title: 'Watching a walk' },
       component: () => import('./show/walk/LookView.vue'),
     },
     {
@@ -161,8 +191,18 @@ export const router = createRouter({
       meta: { open: true, bare: true },
       component: () => import('./show/screen/ScreenView.vue'),
     },
-    { path: '/walks', name: 'walks', component: () => import('./yard/walks/WalksView.vue') },
-    { path: '/:any(.*)*', name: 'lost', component: () => import('./base/controls/LostView.vue') },
+    {
+      path: '/walks',
+      name: 'walks',
+      meta: { title: 'Walks' },
+      component: () => import('./yard/walks/WalksView.vue'),
+    },
+    {
+      path: '/:any(.*)*',
+      name: 'lost',
+      meta: { title: 'Nothing here' },
+      component: () => import('./base/controls/LostView.vue'),
+    },
   ],
 });
 
@@ -178,4 +218,8 @@ router.beforeEach(async (to) => {
     return false;
   }
   return session ? true : { name: 'sign-in', query: { then: to.fullPath } };
+});
+
+router.afterEach(({ meta, path }) => {
+  if (!path.startsWith('/units/')) callPage(meta.title);
 });

@@ -3,10 +3,12 @@ import { Download } from '@lucide/vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { inText } from '@fair-gable/core/base/words';
+import { stations } from '@fair-gable/core/unit/catalog';
 import { nameOf, particularsOf } from '@fair-gable/core/unit/record';
 import { knownOf } from '@fair-gable/core/yard/to-do';
 import LostView from '../../base/controls/LostView.vue';
 import { reasonOf } from '../../base/api/client.ts';
+import { callPage } from '../../base/title/index.ts';
 import { useSheets } from '../model-sheet/sheets.ts';
 import { useUnits } from '../units/units.ts';
 
@@ -74,6 +76,17 @@ const places = [
 ] as const;
 const place = computed(() =>
   places.find(({ parts }) => parts.some(({ name }) => name === route.name)),
+);
+
+/** Which page of which unit it is: at a station its name, elsewhere that of the part. */
+watch(
+  () => {
+    const part = place.value?.parts.find(({ name }) => name === route.name);
+    const station = stations.find(({ key }) => key === route.params['station']);
+    return [station?.label ?? part?.label, unit.value && nameOf(unit.value.record)] as const;
+  },
+  (called) => callPage(...called),
+  { immediate: true },
 );
 
 /** On a phone the parts run beyond the edge: the one where one is comes into the middle. */

@@ -1,0 +1,1 @@
+export { callPage, pageTitle } from './title.ts';
