@@ -142,7 +142,7 @@ const views: readonly View[] = [
     size: desk,
     go: async (page) => {
       await atPlace(page, 'TQ-0438', 'labels');
-      await page.getByRole('button', { name: /No camera here/ }).click();
+      await page.getByRole('button', { name: /No camera/ }).click();
       await page.getByRole('button', { name: 'Read its code' }).click();
       await page.getByText('The code was read').waitFor();
     },

@@ -159,7 +159,7 @@ describe('what was found on a unit', () => {
     expect(data.find((row) => row['Field'] === 'Tank heaters')).toEqual({
       Field: 'Tank heaters',
       'By the sheet': 'option',
-      'On this unit': 'none',
+      'On this unit': 'not fitted',
       'Known by': 'seen or counted',
       Who: 'Ines Rook',
       When: '2026-04-09',

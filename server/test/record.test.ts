@@ -188,7 +188,7 @@ describe('changes', () => {
     [
       'a state there is not',
       { part: 'features', key: 'awning', value: { state: 'perhaps' }, how: 'seen', basedOn: 0 },
-      /state/,
+      /^Awning can’t be “perhaps”/,
     ],
     [
       'a place off the trailer',

@@ -41,7 +41,7 @@ describe('the stock list', () => {
       GVWR: '7,490 lb',
       'Main bed': '60 × 74 in',
       'Build date': 'Dec 2025',
-      'Slide topper': 'prep',
+      'Slide topper': 'prep only',
       'Height with A/C': 'about 10 ft 11 in',
       'Galley gray tank': '',
     });

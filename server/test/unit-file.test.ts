@@ -128,8 +128,8 @@ describe('a unit file', () => {
     ['a foreign file', { rows: [] }, /isn’t a Fair Gable unit file/],
     [
       'a later version',
-      { format: 'fair-gable/unit', version: 10 },
-      /version 10; this program reads up to 9/,
+      { format: 'fair-gable/unit', version: 11 },
+      /version 11; this program reads up to 10/,
     ],
     ['a broken one', { format: 'fair-gable/unit', version: 1, id: 'x' }, /“id”/],
   ])('refuses %s in a sentence', async (_, content, words) => {

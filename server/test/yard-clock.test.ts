@@ -39,7 +39,7 @@ describe('a yard’s clock', () => {
     const answer = await maren('PUT', '/api/yard', { name, system, timeZone: 'Mars/Olympus' });
     expect([answer.status, answer.body.detail]).toEqual([
       400,
-      expect.stringContaining('Time zone: choose one of the list'),
+      expect.stringContaining('Time zone: choose one from the list'),
     ]);
   });
 
