@@ -144,7 +144,7 @@ const views: readonly View[] = [
       await atPlace(page, 'TQ-0438', 'labels');
       await page.getByRole('button', { name: /No camera/ }).click();
       await page.getByRole('button', { name: 'Read its code' }).click();
-      await page.getByText('The code was read').waitFor();
+      await page.getByText('We read the code').waitFor();
     },
   },
   {
