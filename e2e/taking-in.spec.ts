@@ -62,7 +62,7 @@ test('what was read off one label is not put into another', async ({ page }) => 
   await page.getByRole('button', { name: /^Stock tag/ }).click();
   read();
   await expect(page.getByRole('alert')).toHaveText(/^VIN label: you left it before its code/);
-  await expect(page.getByText('typed, not kept')).toHaveCount(0);
+  await expect(page.getByText('typed, not saved')).toHaveCount(0);
 });
 
 test('an answer goes to every unit of the model', async ({ page }) => {

@@ -57,7 +57,7 @@ const given = async (page: Page): Promise<void> => {
   await press(page, 'Shown', 2);
   await press(page, 'Asked');
   await page.getByLabel('In a few words').fill('How long does it last without a hookup?');
-  await press(page, 'Keep it');
+  await press(page, 'Save');
   await press(page, /^Said/, 3);
   await press(page, 'Jump to…');
   await page.getByRole('button', { name: /^10 Utilities/ }).click();

@@ -2,6 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import {
   entryFor,
+  featureStates,
+  type FeatureKey,
   type FeatureState,
   type HowKnown,
   type SpecKey,
@@ -16,6 +18,7 @@ import {
   followsSheet,
   forbiddenPairs,
   inheritedBy,
+  isForSheets,
   modelSheetJsonSchema,
   modelSheetVersion,
   noValues,
@@ -25,6 +28,7 @@ import {
   seriesSheetOf,
   sheetDifferences,
   sheetFor,
+  sheetStatesOf,
   toModelSheetFile,
   unitDifferences,
   type ModelSheet,
@@ -402,6 +406,20 @@ describe('the sheets of the demo yard', () => {
   });
 });
 
+describe('a sheet says what the maker does', () => {
+  it('and not what a yard added, or what became of a thing on its lot', () => {
+    const offered = (key: FeatureKey) => sheetStatesOf(key).map((state) => state.key);
+    expect(offered('industrySeal')).toEqual(['standard', 'none']);
+    expect(offered('waterHose')).toEqual(['standard', 'none']);
+    expect(offered('awning')).toEqual(['standard', 'option', 'prep', 'room', 'none']);
+  });
+  it('so nothing of the kind is suggested for it', () => {
+    const suggested = featureStates.filter(({ key }) => isForSheets({ state: key }));
+    expect(suggested.map(({ key }) => key)).toEqual(['standard', 'option', 'prep', 'room', 'none']);
+    expect(isForSheets({ kind: 'text', text: 'gas' })).toBe(true);
+  });
+});
+
 describe('a sheet that can’t be read', () => {
   const [good] = contents as { sheet: Record<string, unknown> }[];
   const but = (more: object) => ({ ...good, sheet: { ...good?.sheet, ...more } });
@@ -413,6 +431,14 @@ describe('a sheet that can’t be read', () => {
       'VIN is each unit’s own: leave it off the sheet.',
     ],
     [but({ values: { features: { wings: 'standard' } } }), 'wings'],
+    [
+      but({ values: { features: { industrySeal: 'unreadable' } } }),
+      '“unreadable” is said of one unit, not of its model. Say what the maker does',
+    ],
+    [
+      { ...but({ values: { features: { industrySeal: 'option' } } }), version: modelSheetVersion },
+      'Standards seal can’t be “option”',
+    ],
     [
       but({ packages: [{ key: 'a', name: 'A', adds: {}, forbids: ['b'] }] }),
       '“A” forbids a package that isn’t on this sheet.',

@@ -37,7 +37,9 @@ it('a feature in a state that its kind has not becomes one that is there, or not
   await write('keys', 'ours');
   await write('awning', 'room');
   await write('openRecall', 'ours');
+  await at.source.query(`UPDATE unit SET summary = '{"of": "before"}'`);
   await at.source.runMigrations();
+  expect(await rows(`SELECT id FROM unit WHERE summary->>'of' = 'before'`)).toEqual([]);
   expect(
     await Promise.all(['vinLabel', 'tireLabel', 'keys', 'awning', 'openRecall'].map(stateOf)),
   ).toEqual(['none', 'standard', 'ours', 'room', 'standard']);

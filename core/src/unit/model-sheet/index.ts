@@ -21,6 +21,7 @@ export {
   type Build,
 } from './compose.ts';
 export { doubtsOfSheet } from './doubts.ts';
+export { isForSheets, sheetStatesOf } from './states.ts';
 export { changesBySheet, changesToFollow, followsSheet } from './follow.ts';
 export {
   differenceText,

@@ -22,6 +22,7 @@ import {
   type Wording,
   type SpecValue,
 } from '../record/index.ts';
+import { sheetStateProblem } from './states.ts';
 
 const words = z.string().trim().min(1).max(400);
 const month = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'A month, as 2026-02.');
@@ -82,6 +83,8 @@ const valuesProblem = (values: Shape): string | undefined => {
   for (const [key, state] of Object.entries(values.features)) {
     const problem = stateProblem(key as FeatureKey, state);
     if (problem) return sentence(entryFor(key as FeatureKey).label, problem);
+    const ofUnit = sheetStateProblem(key as FeatureKey, state);
+    if (ofUnit) return ofUnit;
   }
   return undefined;
 };

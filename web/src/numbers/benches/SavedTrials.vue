@@ -45,7 +45,7 @@ const keepIt = async (): Promise<void> => {
     on: clock.today,
     trial: props.trial,
   };
-  await keepWith(() => save([changeOf(crypto.randomUUID(), kept)], `a trial, ${kept.name}`));
+  await keepWith(() => save([changeOf(crypto.randomUUID(), kept)], `a what-if, ${kept.name}`));
 };
 const toCard = (id: string, kept: KeptTrial): Promise<boolean> =>
   save([changeOf(id, { ...kept, card: !kept.card })], `the card of ${kept.name}`);

@@ -229,13 +229,8 @@ const stationTitle = (key: StationKey): string =>
           :choices="routes"
           @update:model-value="(to) => change({ route: to })"
         />
-        <div
-          v-if="canBeReady.length"
-          class="wide ready"
-          role="group"
-          aria-label="Get ready on the lot"
-        >
-          <span class="label">Get ready on the lot</span>
+        <div v-if="canBeReady.length" class="wide ready" role="group" aria-label="Ready on the lot">
+          <span class="label">Ready on the lot</span>
           <label v-for="need in canBeReady" :key="need">
             <input
               type="checkbox"

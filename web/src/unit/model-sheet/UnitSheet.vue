@@ -7,6 +7,7 @@ import { entryFor, knownBy } from '@fair-gable/core/unit/catalog';
 import {
   changesToFollow,
   forbiddenPairs,
+  isForSheets,
   packagesOn,
   unitDifferences,
   type UnitDifference,
@@ -173,7 +174,7 @@ const print = (): void => window.print();
               <td class="way">
                 <span v-if="isOffered(d)" class="small soft">suggested</span>
                 <Button
-                  v-else-if="session.may('record')"
+                  v-else-if="session.may('record') && isForSheets(d.unit.value)"
                   severity="secondary"
                   size="small"
                   label="Suggest for the sheet"

@@ -2,19 +2,16 @@
 import { computed, nextTick, ref } from 'vue';
 import {
   entryFor,
-  featureEntry,
   isFeatureKey,
   isSpecKey,
   specEntry,
   type Feature,
   type FeatureKey,
-  statesOf,
   type FeatureState,
-  type StateChoice,
   type Spec,
   type SpecKey,
 } from '@fair-gable/core/unit/catalog';
-import type { SheetValues } from '@fair-gable/core/unit/model-sheet';
+import { sheetStatesOf, type SheetValues } from '@fair-gable/core/unit/model-sheet';
 import { emptyRecord } from '@fair-gable/core/unit/record';
 import ChoiceList from '../../base/controls/ChoiceList.vue';
 import { useSession } from '../../base/session/session.ts';
@@ -35,10 +32,6 @@ const session = useSession();
 const root = ref<HTMLElement>();
 
 type Key = SpecKey | FeatureKey;
-/** A sheet says what the maker does: not what a yard added, nor what became of a thing on the lot. */
-const onUnits: readonly FeatureState[] = ['ours', 'unreadable', 'missing'];
-const statesFor = (key: FeatureKey): StateChoice[] =>
-  statesOf(featureEntry(key).kind).filter((state) => !onUnits.includes(state.key));
 const textKey = (key: Key): string => `${props.name}.${key}`;
 
 const known = (key: SpecKey): string => {
@@ -135,7 +128,7 @@ const groups = computed(() =>
           <span :id="`${props.name}-${key}`" class="label">{{ entryFor(key).label }}</span>
           <ChoiceList
             :model-value="values.features[key]"
-            :choices="statesFor(key)"
+            :choices="[...sheetStatesOf(key)]"
             :aria-labelledby="`${props.name}-${key}`"
             @update:model-value="
               (s: FeatureState | undefined) => (values = withField(values, key, s))

@@ -67,7 +67,7 @@ const loadAgain = (): void => window.location.reload();
       v-if="drafts.list.length > 0"
       :to="{ name: 'unsent' }"
       :aria-label="`${drafts.list.length} typed and not saved yet`"
-      >✎ {{ drafts.list.length }}<span class="what"> typed, not kept</span></RouterLink
+      >✎ {{ drafts.list.length }}<span class="what"> typed, not saved</span></RouterLink
     >
     <RouterLink
       v-if="outbox.unsent > 0 && edits.saving === 0"

@@ -179,7 +179,7 @@ export const useEdits = defineStore('edits', () => {
       if (entry) undos.replace(entry);
       throw error;
     }
-    news.show(`kept: ${what}`);
+    news.show(`saved: ${what}`);
     const left = inverse(id, before, whole);
     if (entry) undos.replace(entry, left.length > 0 ? { ...entry, changes: left } : undefined);
   };

@@ -27,7 +27,7 @@ const words: Readonly<Record<string, (change: YardChange) => string>> = {
   'house-view': ({ subject, from, to }) => `${subject}: ${from ?? 'no view'} → ${to ?? 'no view'}`,
   route: ({ subject, from, to }) => `route ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   glossary: ({ subject, from, to }) => `${subject}: ${from ?? 'not ours'} → ${to ?? 'not ours'}`,
-  'keep-buyers': ({ from, to }) => `buyers’ names are kept ${to}, were ${from}`,
+  'keep-buyers': ({ from, to }) => `buyers’ names kept for ${to}, was ${from}`,
   water: ({ subject, from, to }) =>
     `water, ${subject}: ${from ?? 'as usual'} → ${to ?? 'as usual'}`,
   'buyer-forgotten': () => 'a buyer was deleted, with messages to them',

@@ -5,27 +5,16 @@ import {
   spokenCount,
   spokenQuantity,
   spokenSize,
-  type Display,
   type System,
 } from '../../../base/quantity/index.ts';
 import { specEntry, type Blank, type SpecKey, type ValueKind } from '../../catalog/index.ts';
-import { isExact, type SpecOf, type SpecValue } from './spec.ts';
+import { isExact, withBounds, type SpecOf, type SpecValue } from './spec.ts';
 
 type Noun = Blank['noun'];
 type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 
 const withNoun = (count: number, noun: NonNullable<Noun>, between = ''): string =>
   `${spokenCount(count)} ${between}${count === 1 ? noun.one : noun.many}`;
-
-const quantitySaid = (
-  { amount, bound, to }: SpecOf<'quantity'>,
-  display: Display,
-  system: System,
-): string => {
-  const text = spokenQuantity(amount, display, system);
-  if (to !== undefined) return `${text} to ${spokenQuantity(to, display, system)}`;
-  return bound ? `${bound} ${text}` : text;
-};
 
 const numberSaid = ({ number }: SpecOf<'number'>, kind: Kind<'number'>): string => {
   if (kind.noun) return withNoun(number, { one: kind.noun, many: `${kind.noun}s` });
@@ -42,11 +31,10 @@ const plain: {
     const row = choices.find(({ key }) => key === choice);
     return row?.said ?? row?.label ?? choice;
   },
-  quantity: (value, { display }, system) => quantitySaid(value, display, system),
-  counted: ({ count, each }, { display }, system) =>
-    each === undefined
-      ? spokenCount(count)
-      : `${spokenCount(count)} of ${spokenQuantity(each, display, system)}`,
+  quantity: (value, { display }, system) =>
+    withBounds(value, (amount) => spokenQuantity(amount, display, system)),
+  // How many of which size takes a noun: `each`.
+  counted: ({ count }) => spokenCount(count),
   size: ({ sides }, { display }, system) => spokenSize(sides, display, system),
   date: ({ date }, _, system) => spokenDate(date, system),
 };

@@ -4,12 +4,11 @@ import {
   formatQuantity,
   formatSize,
   formatWhole,
-  type Display,
   type System,
 } from '../../../base/quantity/index.ts';
 import { counted } from '../../../base/words/index.ts';
 import { specEntry, type HowKnown, type SpecKey, type ValueKind } from '../../catalog/index.ts';
-import { isExact, type SpecOf, type SpecValue } from './spec.ts';
+import { isExact, withBounds, type SpecOf, type SpecValue } from './spec.ts';
 
 /**
  * A spec's value as the trade writes it; a guess bears “about”, everywhere.
@@ -32,16 +31,6 @@ const choiceLabel = (
 
 type Kind<K extends ValueKind['kind']> = Extract<ValueKind, { kind: K }>;
 
-const quantityText = (
-  { amount, bound, to }: SpecOf<'quantity'>,
-  display: Display,
-  system: System,
-): string => {
-  const text = formatQuantity(amount, display, system);
-  if (to !== undefined) return `${text} to ${formatQuantity(to, display, system)}`;
-  return bound ? `${bound} ${text}` : text;
-};
-
 /** How each kind of value is written. */
 const written: {
   readonly [K in ValueKind['kind']]: (value: SpecOf<K>, kind: Kind<K>, system: System) => string;
@@ -52,7 +41,8 @@ const written: {
     return noun ? counted(number, noun) : String(number);
   },
   choice: ({ choice }, kind) => choiceLabel(kind, choice),
-  quantity: (value, { display }, system) => quantityText(value, display, system),
+  quantity: (value, { display }, system) =>
+    withBounds(value, (amount) => formatQuantity(amount, display, system)),
   counted: ({ count, each }, { display }, system) =>
     each === undefined ? `${count} × ?` : formatCounted({ count, each }, display, system),
   size: ({ sides }, { display }, system) => formatSize(sides, display, system),

@@ -42,6 +42,18 @@ export type SpecOf<K extends ValueKind['kind']> = Extract<SpecValue, { kind: K }
 export const figureOf = ({ amount: from, to }: SpecOf<'quantity'>): number =>
   to === undefined ? from : (from + to) / 2;
 
+/**
+ * A quantity in words, with how far it goes: about so much, under it, from here to there.
+ * @param write an amount, internal units
+ */
+export const withBounds = (
+  { amount: from, bound, to }: SpecOf<'quantity'>,
+  write: (amount: number) => string,
+): string => {
+  if (to !== undefined) return `${write(from)} to ${write(to)}`;
+  return bound ? `${bound} ${write(from)}` : write(from);
+};
+
 /** Whether a value says one figure and no more or less: not about, not under, not from here to there. */
 export const isExact = (value: SpecValue): boolean =>
   value.kind !== 'quantity' || (value.bound === undefined && value.to === undefined);
